@@ -1,0 +1,70 @@
+package elvaro.core.cost;
+
+import static elvaro.core.working.Figures.kilograms;
+import static elvaro.core.working.Figures.money;
+
+import elvaro.core.ledger.Piles;
+import elvaro.core.working.Working;
+import java.util.Optional;
+
+/**
+ * What a kilogram of steak cost, after what the by-products are worth. Reference section 1. Minor units of currency.
+ *
+ * @param landed all that was spent
+ * @param credit what usable trim, fat and bone are worth
+ * @param steakGrams P
+ */
+public record SteakCost(double landed, double credit, int steakGrams) {
+
+    /** What the by-products fetch, minor units per kg. */
+    public record ByProductPrices(double usableTrim, double fat, double bone) {}
+
+    public static SteakCost of(Landed landed, Piles piles, ByProductPrices prices) {
+        double credit =
+                (piles.usableTrim() * prices.usableTrim() + piles.fat() * prices.fat() + piles.bone() * prices.bone())
+                        / 1000;
+        return new SteakCost(landed.total(), credit, piles.steak());
+    }
+
+    /** (landed − credit)/P, also the price at which the steaks break even; empty where there is no steak. */
+    public Optional<Double> perKilogram() {
+        return steakGrams == 0 ? Optional.empty() : Optional.of((landed - credit) / steakGrams * 1000);
+    }
+
+    /**
+     * Share of the price that is left over the cost.
+     *
+     * @param priceMinorPerKg above 0
+     */
+    public Optional<Double> marginAt(double priceMinorPerKg) {
+        if (!(priceMinorPerKg > 0)) {
+            throw new IllegalArgumentException("A margin needs a price above 0");
+        }
+        return perKilogram().map(cost -> (priceMinorPerKg - cost) / priceMinorPerKg);
+    }
+
+    /**
+     * Price per kg at which the given share of it is left over.
+     *
+     * @param margin 0 or more, below 1
+     */
+    public Optional<Double> priceFor(double margin) {
+        if (!(margin >= 0 && margin < 1)) {
+            throw new IllegalArgumentException("A margin is a share of the price, from 0 up to 1");
+        }
+        return perKilogram().map(cost -> cost / (1 - margin));
+    }
+
+    public Working working() {
+        return new Working(
+                "Cost per kg steak",
+                "(landed − by-product credit) / P",
+                "(%s − %s) / %s = %s"
+                        .formatted(
+                                money(landed),
+                                money(credit),
+                                kilograms(steakGrams),
+                                perKilogram().map(cost -> money(cost)).orElse("no steak")),
+                "Reference, section 1");
+    }
+}

@@ -1,0 +1,135 @@
+package elvaro.core.ledger;
+
+import static elvaro.core.working.Figures.kilograms;
+import static elvaro.core.working.Figures.percent;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+
+/**
+ * Finished ledgers side by side: which did best and worst by each measure, and which stream made the difference.
+ */
+public final class Comparison {
+    private Comparison() {}
+
+    /** The measures a ledger is judged by. */
+    public enum Measure {
+        SHRINK("Shrink", false, Ledger::shrinkFraction),
+        STEAK_YIELD("Steak yield", true, Ledger::steakYield),
+        USABLE_YIELD("Usable yield", true, Ledger::usableYield),
+        TRIM("Trim", false, Ledger::trimFraction),
+        DISCARD("Discard", false, Ledger::discardFraction);
+
+        private final String label;
+        private final boolean moreIsBetter;
+        private final ToDoubleFunction<Ledger> value;
+
+        Measure(String label, boolean moreIsBetter, ToDoubleFunction<Ledger> value) {
+            this.label = label;
+            this.moreIsBetter = moreIsBetter;
+            this.value = value;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        public double of(Ledger ledger) {
+            return value.applyAsDouble(ledger);
+        }
+    }
+
+    /**
+     * @param measure what is judged
+     * @param best index of the best ledger
+     * @param worst index of the worst
+     * @param reason in words: by how much, and what made the difference
+     */
+    public record Mark(Measure measure, int best, int worst, String reason) {}
+
+    /** A weight that left the green weight by some way other than the steaks. */
+    private record Way(String label, int grams) {}
+
+    /**
+     * Marks best and worst by every measure; a measure on which all agree to a tenth of a per cent is left unmarked.
+     *
+     * @param ledgers two or more, in the order shown
+     * @param tags the name of each piece, same order
+     */
+    public static List<Mark> marks(List<Ledger> ledgers, List<String> tags) {
+        if (ledgers.size() < 2 || ledgers.size() != tags.size()) {
+            throw new IllegalArgumentException("A comparison needs at least two ledgers, each with its tag");
+        }
+        return IntStream.range(0, Measure.values().length)
+                .mapToObj(index -> mark(Measure.values()[index], ledgers, tags))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    private static Optional<Mark> mark(Measure measure, List<Ledger> ledgers, List<String> tags) {
+        Comparator<Integer> byValue = Comparator.comparingDouble(index -> measure.of(ledgers.get(index)));
+        int high = IntStream.range(0, ledgers.size()).boxed().max(byValue).orElseThrow();
+        int low = IntStream.range(0, ledgers.size()).boxed().min(byValue).orElseThrow();
+        double gap = measure.of(ledgers.get(high)) - measure.of(ledgers.get(low));
+        if (gap < 0.0005) {
+            return Optional.empty();
+        }
+        int best = measure.moreIsBetter ? high : low;
+        int worst = measure.moreIsBetter ? low : high;
+        String reason = "%s: %s at %s, %s at %s. %s"
+                .formatted(
+                        measure.label,
+                        tags.get(best),
+                        percent(measure.of(ledgers.get(best))),
+                        tags.get(worst),
+                        percent(measure.of(ledgers.get(worst))),
+                        difference(measure, ledgers.get(best), ledgers.get(worst)));
+        return Optional.of(new Mark(measure, best, worst, reason.strip()));
+    }
+
+    /** The stream in which the worse one lost most against the better, over the same kilogram hung. */
+    private static String difference(Measure measure, Ledger best, Ledger worst) {
+        if (measure == Measure.SHRINK || measure == Measure.DISCARD) {
+            double gap = Math.abs(measure.of(best) - measure.of(worst));
+            return "That is %s on every 10 kg hung.".formatted(kilograms(Math.round(gap * 10_000)));
+        }
+        List<Way> better = ways(best, 1);
+        List<Way> worse = ways(worst, (double) best.green() / worst.green());
+        int most = IntStream.range(0, better.size())
+                .boxed()
+                .filter(way -> counts(measure, way))
+                .max(Comparator.comparingInt(
+                        index -> worse.get(index).grams() - better.get(index).grams()))
+                .orElseThrow();
+        double points = (double) (worse.get(most).grams() - better.get(most).grams()) / best.green();
+        return points <= 0
+                ? ""
+                : "Most of it is %s, %s more of the green weight."
+                        .formatted(better.get(most).label(), percent(points));
+    }
+
+    /** Usable trim and fat do not lower the usable yield; water is no trim. */
+    private static boolean counts(Measure measure, int way) {
+        return switch (measure) {
+            case USABLE_YIELD -> way == 0 || way >= 3;
+            case TRIM -> way > 0;
+            default -> true;
+        };
+    }
+
+    private static List<Way> ways(Ledger ledger, double scale) {
+        return List.of(
+                new Way("water", scaled(ledger.shrink(), scale)),
+                new Way("usable trim", scaled(ledger.piles().usableTrim(), scale)),
+                new Way("rendering fat", scaled(ledger.piles().fat(), scale)),
+                new Way("bone", scaled(ledger.piles().bone(), scale)),
+                new Way("discard", scaled(ledger.piles().discard(), scale)));
+    }
+
+    private static int scaled(int grams, double scale) {
+        return (int) Math.round(grams * scale);
+    }
+}

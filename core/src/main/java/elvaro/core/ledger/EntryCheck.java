@@ -1,0 +1,93 @@
+package elvaro.core.ledger;
+
+import static elvaro.core.working.Figures.kilograms;
+
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.question.Question;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+
+/** What is odd about an entry before it joins the log. The limits are engineering estimates (EST) and only ask. */
+public final class EntryCheck {
+    /** A fall of more than this share of the last weight within a day is asked about. */
+    private static final double FALL_PER_DAY = 0.06;
+
+    private EntryCheck() {}
+
+    /**
+     * Whether a weight of more than nothing is impossible on what is there: a withdrawal or a pile heavier than what is
+     * left. A pile may exceed it by the scale's share of the residual, no more.
+     *
+     * @param log as it stands, without the entry
+     * @param green G in grams
+     * @param entry to be added
+     * @param divisionGrams the scale's division
+     * @return what is wrong, as a sentence to act on
+     */
+    public static Optional<String> refusal(PieceLog log, int green, LogFact entry, int divisionGrams) {
+        if (entry.kind() == Kind.WITHDRAWN && entry.grams() >= log.latest()) {
+            return Optional.of("A slice of %s cannot come off a piece that weighs %s."
+                    .formatted(kilograms(entry.grams()), kilograms(log.latest())));
+        }
+        if (entry.kind() == Kind.COAT_OFF && log.coatOn() == 0) {
+            return Optional.of("No coat or seal is on this piece. Enter it first, or weigh the piece as it is.");
+        }
+        if (entry.kind() == Kind.PILE) {
+            int left = log.ledger().residual();
+            int slack = 2 * divisionGrams * (log.weighingsAtTheBench() + 1);
+            if (entry.grams() > left + slack) {
+                return Optional.of("Only %s is left of this piece; a pile of %s cannot be. Was the container tared?"
+                        .formatted(kilograms(Math.max(0, left)), kilograms(entry.grams())));
+            }
+        }
+        if (weighsThePiece(entry) && entry.grams() <= log.coatOn()) {
+            return Optional.of("The coat alone weighs %s; the piece with it cannot weigh %s."
+                    .formatted(kilograms(log.coatOn()), kilograms(entry.grams())));
+        }
+        return Optional.empty();
+    }
+
+    /** What to ask before a weighing of the piece is kept: heavier than hung, heavier than before, or fallen too fast. */
+    public static List<Question> questions(PieceLog log, int green, LogFact entry) {
+        if (!weighsThePiece(entry)) {
+            return List.of();
+        }
+        int net = entry.grams() - log.coatOn();
+        int before = log.latest();
+        if (net > green - log.withdrawn()) {
+            return List.of(Question.confirm(
+                    "above-green",
+                    "grams",
+                    "%s is more than the %s it was hung at. Is it the right piece, and was the hook tared?"
+                            .formatted(kilograms(net), kilograms(green - log.withdrawn()))));
+        }
+        Optional<java.time.Instant> last = log.lastWeighedAt();
+        boolean laterThanLast = last.isEmpty() || entry.at().isAfter(last.get());
+        if (!laterThanLast) {
+            return List.of();
+        }
+        if (net > before + Math.max(10, before / 200)) {
+            return List.of(Question.confirm(
+                    "heavier-than-before",
+                    "grams",
+                    "It weighed %s before and does not gain. Is it the right piece, wet, or not tared?"
+                            .formatted(kilograms(before))));
+        }
+        double days = last.map(at -> Duration.between(at, entry.at()).toHours() / 24.0)
+                .orElse(7.0);
+        double allowed = before * FALL_PER_DAY * Math.max(1, days);
+        if (before - net > allowed) {
+            return List.of(Question.confirm(
+                    "fell-fast",
+                    "grams",
+                    "That is %s less than before, more than a piece loses in that time. Right piece? Was a slice taken?"
+                            .formatted(kilograms(before - net))));
+        }
+        return List.of();
+    }
+
+    private static boolean weighsThePiece(LogFact entry) {
+        return entry.kind() == Kind.WEIGHED || entry.kind() == Kind.PULLED;
+    }
+}

@@ -1,0 +1,107 @@
+package elvaro.core.ledger;
+
+import static elvaro.core.working.Figures.percent;
+
+import elvaro.core.working.Working;
+import java.util.List;
+
+/**
+ * The mass ledger of one piece, whole grams, so that sums close exactly. Reference section 1; mass balance.
+ *
+ * @param green G, the weight as hung, more than 0
+ * @param withdrawn W, slices taken before the pull, 0 or more
+ * @param aged A, the weight at the pull without coat or seal, 0 or more
+ * @param piles what the bench weighed
+ */
+public record Ledger(int green, int withdrawn, int aged, Piles piles) {
+    private static final String SOURCE = "Mass balance (reference, section 1)";
+
+    public Ledger {
+        if (green <= 0) {
+            throw new IllegalArgumentException("The green weight must be above 0 g, not " + green);
+        }
+        if (withdrawn < 0 || aged < 0) {
+            throw new IllegalArgumentException("Weights are 0 g or more");
+        }
+    }
+
+    /** S = G − W − A: the water lost. Negative when the piece was weighed heavier than it was hung. */
+    public int shrink() {
+        return green - withdrawn - aged;
+    }
+
+    /** E = A − (P + U + F + B + D): what the piles do not account for; negative when they weigh more than the piece. */
+    public int residual() {
+        return aged - piles.total();
+    }
+
+    public double shrinkFraction() {
+        return of(shrink());
+    }
+
+    /** S over G − W, the base without what was taken off early. */
+    public double shrinkFractionWithoutWithdrawals() {
+        return withdrawn >= green ? 0 : (double) shrink() / (green - withdrawn);
+    }
+
+    public double steakYield() {
+        return of(piles.steak());
+    }
+
+    /** P over G − W. */
+    public double steakYieldWithoutWithdrawals() {
+        return withdrawn >= green ? 0 : (double) piles.steak() / (green - withdrawn);
+    }
+
+    public double usableYield() {
+        return of(usable());
+    }
+
+    public double discardFraction() {
+        return of(piles.discard());
+    }
+
+    public double trimFraction() {
+        return of(trim());
+    }
+
+    /** P + U + F, everything that can be sold or eaten. */
+    public int usable() {
+        return piles.steak() + piles.usableTrim() + piles.fat();
+    }
+
+    /** U + F + B + D, everything cut away from the steaks. */
+    public int trim() {
+        return piles.usableTrim() + piles.fat() + piles.bone() + piles.discard();
+    }
+
+    private double of(int grams) {
+        return (double) grams / green;
+    }
+
+    /** The formula, figures and source behind each percentage. */
+    public List<Working> workings() {
+        return List.of(
+                working(
+                        "Shrink",
+                        "S / G, S = G − W − A",
+                        "(%d − %d − %d)".formatted(green, withdrawn, aged),
+                        shrinkFraction()),
+                working("Steak yield", "P / G", "%d".formatted(piles.steak()), steakYield()),
+                working(
+                        "Usable yield",
+                        "(P + U + F) / G",
+                        "(%d + %d + %d)".formatted(piles.steak(), piles.usableTrim(), piles.fat()),
+                        usableYield()),
+                working(
+                        "Trim",
+                        "(U + F + B + D) / G",
+                        "(%d + %d + %d + %d)".formatted(piles.usableTrim(), piles.fat(), piles.bone(), piles.discard()),
+                        trimFraction()),
+                working("Discard", "D / G", "%d".formatted(piles.discard()), discardFraction()));
+    }
+
+    private Working working(String name, String formula, String numerator, double value) {
+        return new Working(name, formula, "%s g / %d g = %s".formatted(numerator, green, percent(value)), SOURCE);
+    }
+}

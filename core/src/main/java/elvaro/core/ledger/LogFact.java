@@ -1,0 +1,58 @@
+package elvaro.core.ledger;
+
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One entry of a piece's log, as far as the ledger is concerned.
+ *
+ * @param id the entry
+ * @param corrects the entry this one stands in for, or null
+ * @param kind what happened
+ * @param at when it happened
+ * @param grams what the scale showed, coat and all; 0 where nothing was weighed
+ * @param stream the pile, for {@link Kind#PILE} only
+ */
+public record LogFact(
+        UUID id,
+        @Nullable UUID corrects,
+        Kind kind,
+        Instant at,
+        int grams,
+        @Nullable Stream stream) {
+
+    /** What an entry says. */
+    public enum Kind {
+        /** The piece on the scale while it hangs. */
+        WEIGHED,
+        /** A coat or seal put on: the weight of the coat. */
+        COAT_ON,
+        /** The coat or seal taken off: the weight of the coat as it came off. */
+        COAT_OFF,
+        /** A slice taken before the pull. */
+        WITHDRAWN,
+        /** Taken down: the aged weight, with whatever coat is still on. */
+        PULLED,
+        /** One container of one pile at the bench. */
+        PILE,
+        /** Words only. */
+        NOTE,
+        /** The bench was closed. */
+        CLOSED,
+        /** The bench was opened again. */
+        REOPENED,
+        /** Takes back the entry it corrects and puts nothing in its place. */
+        TAKEN_BACK;
+
+        /** Whether an entry of this kind carries a weight. */
+        public boolean weighs() {
+            return this == WEIGHED
+                    || this == COAT_ON
+                    || this == COAT_OFF
+                    || this == WITHDRAWN
+                    || this == PULLED
+                    || this == PILE;
+        }
+    }
+}

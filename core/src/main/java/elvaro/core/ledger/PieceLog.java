@@ -1,0 +1,150 @@
+package elvaro.core.ledger;
+
+import elvaro.core.ledger.LogFact.Kind;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+
+/**
+ * The weights of one piece, read from its log. Entries that another entry corrects do not count; the order they were
+ * written in does not matter, only when each happened.
+ */
+public final class PieceLog {
+    private final int green;
+    private final List<LogFact> facts;
+
+    private PieceLog(int green, List<LogFact> facts) {
+        this.green = green;
+        this.facts = facts;
+    }
+
+    /**
+     * @param green G in grams, above 0
+     * @param all every entry ever made for the piece, corrected ones included
+     */
+    public static PieceLog of(int green, List<LogFact> all) {
+        Set<UUID> replaced =
+                all.stream().map(LogFact::corrects).filter(id -> id != null).collect(Collectors.toSet());
+        List<LogFact> standing = all.stream()
+                .filter(fact -> !replaced.contains(fact.id()) && fact.kind() != Kind.TAKEN_BACK)
+                .sorted(Comparator.comparing(LogFact::at))
+                .toList();
+        return new PieceLog(green, standing);
+    }
+
+    /** A weighing with the coat taken off its figure. */
+    public record NetWeight(UUID entry, Instant at, int grams) {}
+
+    /** The entries that stand, in the order they happened. */
+    public List<LogFact> standing() {
+        return facts;
+    }
+
+    /** Every weighing and the pull, net of the coat that was on. */
+    public List<NetWeight> weighings() {
+        int coat = 0;
+        List<NetWeight> net = new java.util.ArrayList<>();
+        for (LogFact fact : facts) {
+            switch (fact.kind()) {
+                case COAT_ON -> coat += fact.grams();
+                case COAT_OFF -> coat = 0;
+                case WEIGHED -> net.add(new NetWeight(fact.id(), fact.at(), fact.grams() - coat));
+                case PULLED -> net.add(new NetWeight(fact.id(), fact.at(), fact.grams() - coatAtPull(fact.at(), coat)));
+                default -> {}
+            }
+        }
+        return List.copyOf(net);
+    }
+
+    /** A coat that came off after the pull was weighed then: that weight is truer than what was put on. */
+    private int coatAtPull(Instant pulledAt, int coatOn) {
+        return facts.stream()
+                .filter(fact -> fact.kind() == Kind.COAT_OFF && !fact.at().isBefore(pulledAt))
+                .mapToInt(LogFact::grams)
+                .findFirst()
+                .orElse(coatOn);
+    }
+
+    /** W: all slices taken before the pull. */
+    public int withdrawn() {
+        return sum(Kind.WITHDRAWN);
+    }
+
+    /** The weight of coat or seal on the piece now. */
+    public int coatOn() {
+        int coat = 0;
+        for (LogFact fact : facts) {
+            coat = switch (fact.kind()) {
+                case COAT_ON -> coat + fact.grams();
+                case COAT_OFF -> 0;
+                default -> coat;
+            };
+        }
+        return coat;
+    }
+
+    /** The last net weight known; the green weight less the slices taken where nothing was weighed since. */
+    public int latest() {
+        List<NetWeight> net = weighings();
+        if (net.isEmpty()) {
+            return green - withdrawn();
+        }
+        NetWeight last = net.get(net.size() - 1);
+        int takenSince = facts.stream()
+                .filter(fact -> fact.kind() == Kind.WITHDRAWN && fact.at().isAfter(last.at()))
+                .mapToInt(LogFact::grams)
+                .sum();
+        return last.grams() - takenSince;
+    }
+
+    public Optional<Instant> lastWeighedAt() {
+        List<NetWeight> net = weighings();
+        return net.isEmpty()
+                ? Optional.empty()
+                : Optional.of(net.get(net.size() - 1).at());
+    }
+
+    public Optional<LogFact> pull() {
+        return facts.stream().filter(fact -> fact.kind() == Kind.PULLED).findFirst();
+    }
+
+    /** A: the weight at the pull, net of coat. */
+    public Optional<Integer> aged() {
+        return pull().flatMap(pull -> weighings().stream()
+                .filter(net -> net.entry().equals(pull.id()))
+                .map(NetWeight::grams)
+                .findFirst());
+    }
+
+    public Piles piles() {
+        Map<Stream, Integer> grams = new EnumMap<>(Stream.class);
+        facts.stream()
+                .filter(fact -> fact.kind() == Kind.PILE && fact.stream() != null)
+                .forEach(fact -> grams.merge(fact.stream(), fact.grams(), Integer::sum));
+        return Piles.of(grams);
+    }
+
+    /** How many weighings the piles rest on, the aged weight included. */
+    public int weighingsAtTheBench() {
+        return 1 + (int) facts.stream().filter(fact -> fact.kind() == Kind.PILE).count();
+    }
+
+    /** The ledger as it stands: before the pull, the last weight known takes the place of the aged weight. */
+    public Ledger ledger() {
+        int aged = Math.max(0, aged().orElseGet(this::latest));
+        return new Ledger(green, withdrawn(), aged, piles());
+    }
+
+    private int sum(Kind kind) {
+        return facts.stream()
+                .filter(fact -> fact.kind() == kind)
+                .mapToInt(LogFact::grams)
+                .sum();
+    }
+}

@@ -1,0 +1,75 @@
+package elvaro.core.schedule;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One thing a piece needs from a person.
+ *
+ * @param work what to do
+ * @param days how many days it has been due, 0 for today
+ */
+public record Due(Work work, long days) {
+    /** The most urgent first: pulls before benches before weighings, the longest overdue first within each. */
+    public static final Comparator<Due> BY_URGENCY =
+            Comparator.comparing(Due::work).thenComparing(Due::days, Comparator.reverseOrder());
+
+    /** Weigh on days 1, 3 and 7, then weekly. Common practice, no source. */
+    private static final List<Integer> FIRST_WEIGHINGS = List.of(1, 3, 7);
+
+    /** What a person is asked to do, most urgent first. */
+    public enum Work {
+        PULL_OVERDUE,
+        PULL,
+        CUT,
+        WEIGH
+    }
+
+    /**
+     * Days hung: 0 on the day of hanging.
+     *
+     * @throws IllegalArgumentException if the day lies before the hanging
+     */
+    public static long dayNumber(LocalDate hungOn, LocalDate today) {
+        long day = ChronoUnit.DAYS.between(hungOn, today);
+        if (day < 0) {
+            throw new IllegalArgumentException("The piece was not hung yet on " + today);
+        }
+        return day;
+    }
+
+    /** Whether a hanging piece is to be pulled, on the day or after it. */
+    public static Optional<Due> pull(LocalDate hungOn, int targetDays, LocalDate today) {
+        long over = ChronoUnit.DAYS.between(hungOn.plusDays(targetDays), today);
+        if (over < 0) {
+            return Optional.empty();
+        }
+        return Optional.of(new Due(over == 0 ? Work.PULL : Work.PULL_OVERDUE, over));
+    }
+
+    /**
+     * Whether a hanging piece is to be weighed: the last weighing day of the plan has come and nothing was weighed on it
+     * or since.
+     *
+     * @param lastWeighedOn the day of the last weighing, if any
+     */
+    public static Optional<Due> weigh(LocalDate hungOn, Optional<LocalDate> lastWeighedOn, LocalDate today) {
+        long day = ChronoUnit.DAYS.between(hungOn, today);
+        long planned = day >= 7
+                ? day - day % 7
+                : FIRST_WEIGHINGS.stream()
+                        .filter(each -> each <= day)
+                        .mapToLong(Integer::longValue)
+                        .max()
+                        .orElse(0);
+        if (planned <= 0) {
+            return Optional.empty();
+        }
+        LocalDate plannedOn = hungOn.plusDays(planned);
+        boolean done = lastWeighedOn.isPresent() && !lastWeighedOn.get().isBefore(plannedOn);
+        return done ? Optional.empty() : Optional.of(new Due(Work.WEIGH, day - planned));
+    }
+}
