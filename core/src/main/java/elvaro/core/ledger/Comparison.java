@@ -1,6 +1,7 @@
 package elvaro.core.ledger;
 
 import static elvaro.core.working.Figures.kilograms;
+import static elvaro.core.working.Figures.money;
 import static elvaro.core.working.Figures.percent;
 
 import java.util.Comparator;
@@ -88,6 +89,37 @@ public final class Comparison {
                         percent(measure.of(ledgers.get(worst))),
                         difference(measure, ledgers.get(best), ledgers.get(worst)));
         return Optional.of(new Mark(measure, best, worst, reason.strip()));
+    }
+
+    /** The dearest and the cheapest. */
+    public record CostMark(int best, int worst, String reason) {}
+
+    /**
+     * Marks the cheapest and the dearest steak; unmarked where fewer than two have a cost, or all cost the same.
+     *
+     * @param costs minor units per kg, empty for a piece without steak
+     * @param tags the name of each piece, same order
+     * @param currency three letters, for the sentence
+     */
+    public static Optional<CostMark> cheapest(List<Optional<Double>> costs, List<String> tags, String currency) {
+        List<Integer> priced = IntStream.range(0, costs.size())
+                .filter(index -> costs.get(index).isPresent())
+                .boxed()
+                .sorted(Comparator.comparing(index -> costs.get(index).orElseThrow()))
+                .toList();
+        if (priced.size() < 2) {
+            return Optional.empty();
+        }
+        int best = priced.get(0);
+        int worst = priced.get(priced.size() - 1);
+        double low = costs.get(best).orElseThrow();
+        double high = costs.get(worst).orElseThrow();
+        if (Math.round(low) == Math.round(high)) {
+            return Optional.empty();
+        }
+        String reason = "Cost per kg steak: %s at %s %s, %s at %s %s."
+                .formatted(tags.get(best), money(low), currency, tags.get(worst), money(high), currency);
+        return Optional.of(new CostMark(best, worst, reason));
     }
 
     /** The stream in which the worse one lost most against the better, over the same kilogram hung. */

@@ -25,6 +25,8 @@ public record Due(Work work, long days) {
         PULL_OVERDUE,
         PULL,
         CUT,
+        /** A lot that came in and hangs nowhere yet. */
+        HANG,
         WEIGH
     }
 

@@ -1,0 +1,40 @@
+package elvaro.server.account;
+
+import jakarta.validation.constraints.NotNull;
+
+/** How one person wants figures and screens. */
+public record Preferences(
+        @NotNull WeightUnit weightUnit,
+        @NotNull TemperatureUnit temperatureUnit,
+        @NotNull LengthUnit lengthUnit,
+        @NotNull Theme theme) {
+    static final Preferences STARTING =
+            new Preferences(WeightUnit.KG, TemperatureUnit.CELSIUS, LengthUnit.MM, Theme.SYSTEM);
+
+    /** Kilograms, grams, decimal pounds, or pounds and ounces. */
+    public enum WeightUnit {
+        KG,
+        G,
+        LB,
+        LB_OZ
+    }
+
+    /** Degrees. */
+    public enum TemperatureUnit {
+        CELSIUS,
+        FAHRENHEIT
+    }
+
+    /** Thickness and cover. */
+    public enum LengthUnit {
+        MM,
+        INCH
+    }
+
+    /** Light for the shop, dark for the cold room, or as the device says. */
+    public enum Theme {
+        LIGHT,
+        DARK,
+        SYSTEM
+    }
+}

@@ -1,0 +1,109 @@
+package elvaro.server.account;
+
+import elvaro.server.shared.ProblemWriter;
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Who may call what. Sign-in is Spring Security's own form login, answered with problems rather than pages. */
+@Configuration
+@EnableMethodSecurity
+class SecurityConfig {
+    private static final String SIGN_IN = "/api/sign-in";
+    private static final String CONTENT_POLICY =
+            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none';"
+                    + " base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    SecurityFilterChain chain(HttpSecurity http, SignInLimit limit, ProblemWriter problems) {
+        http.authorizeHttpRequests(
+                        requests -> requests.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR)
+                                .permitAll()
+                                .requestMatchers(HttpMethod.GET, "/api/session")
+                                .permitAll()
+                                .requestMatchers(HttpMethod.POST, SIGN_IN, "/api/setup")
+                                .permitAll()
+                                .requestMatchers("/actuator/health/**")
+                                .permitAll()
+                                .requestMatchers("/api/**", "/actuator/**")
+                                .authenticated()
+                                .anyRequest()
+                                .permitAll())
+                .csrf(csrf -> csrf.spa())
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                .requestCache(cache -> cache.disable())
+                .formLogin(form -> form.loginProcessingUrl(SIGN_IN)
+                        .successHandler((request, response, person) -> {
+                            limit.forgive(request.getParameter("username"));
+                            response.setStatus(HttpStatus.NO_CONTENT.value());
+                        })
+                        .failureHandler((request, response, failure) -> problems.write(
+                                response,
+                                HttpStatus.UNAUTHORIZED,
+                                "sign-in-failed",
+                                "Name and password do not belong together. Check both and try again.")))
+                .logout(logout -> logout.logoutUrl("/api/sign-out")
+                        .logoutSuccessHandler(
+                                (request, response, person) -> response.setStatus(HttpStatus.NO_CONTENT.value())))
+                .exceptionHandling(
+                        handling -> handling.authenticationEntryPoint((request, response, failure) -> problems.write(
+                                        response,
+                                        HttpStatus.UNAUTHORIZED,
+                                        "signed-out",
+                                        "You are signed out. Sign in and try again; what you typed is kept."))
+                                .accessDeniedHandler((request, response, failure) -> problems.write(
+                                        response,
+                                        HttpStatus.FORBIDDEN,
+                                        "not-allowed",
+                                        "That is for the owner of the workshop, or the page is stale: reload it.")))
+                .addFilterBefore(limited(limit, problems), UsernamePasswordAuthenticationFilter.class);
+        return http.build();
+    }
+
+    private static OncePerRequestFilter limited(SignInLimit limit, ProblemWriter problems) {
+        return new OncePerRequestFilter() {
+            @Override
+            protected boolean shouldNotFilter(HttpServletRequest request) {
+                return !(HttpMethod.POST.matches(request.getMethod())
+                        && (request.getRequestURI().equals(SIGN_IN)
+                                || request.getRequestURI().equals("/api/setup")));
+            }
+
+            @Override
+            protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                    throws ServletException, IOException {
+                String name = request.getRequestURI().equals(SIGN_IN)
+                        ? String.valueOf(request.getParameter("username"))
+                        : "the first owner";
+                if (limit.allows(name, request.getRemoteAddr())) {
+                    chain.doFilter(request, response);
+                } else {
+                    problems.write(
+                            response,
+                            HttpStatus.TOO_MANY_REQUESTS,
+                            "too-many-attempts",
+                            "Too many attempts. Wait a quarter of an hour and try again.");
+                }
+            }
+        };
+    }
+}

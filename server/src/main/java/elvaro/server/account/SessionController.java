@@ -1,0 +1,98 @@
+package elvaro.server.account;
+
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.settings.WorkshopSettings;
+import elvaro.server.shared.Role;
+import elvaro.server.shared.SignedIn;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Email;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class SessionController {
+    private final AccountService accounts;
+    private final WorkshopService workshops;
+    private final SetupService setup;
+
+    SessionController(AccountService accounts, WorkshopService workshops, SetupService setup) {
+        this.accounts = accounts;
+        this.workshops = workshops;
+        this.setup = setup;
+    }
+
+    /** Who is signed in, where, and how they want to see it. */
+    record Me(
+            UUID id,
+            String name,
+            Role role,
+            Preferences preferences,
+            String workshopName,
+            String currency,
+            int divisionGrams,
+            LocalDate today) {}
+
+    /** Whether somebody is signed in, and whether the house is still empty. */
+    record SessionView(boolean setupNeeded, @Nullable Me me) {}
+
+    record Setup(
+            @NotBlank(message = "Type the code printed where Elvaro was started.") @Size(max = 40)
+            String code,
+
+            @NotBlank(message = "The workshop needs a name.") @Size(max = 80)
+            String workshopName,
+
+            @NotNull @Pattern(regexp = "[A-Z]{3}", message = "A currency is three letters, such as EUR.")
+            String currency,
+
+            @NotBlank @Size(max = 40) String zone,
+
+            @NotBlank(message = "A sign-in name is needed.")
+            @Size(max = 120)
+            @Email(message = "A sign-in name has the form of an e-mail address.")
+            String signInName,
+
+            @NotBlank(message = "Your name is needed.") @Size(max = 80)
+            String name,
+
+            @NotNull @Size(max = 200) String password) {}
+
+    @GetMapping("/api/session")
+    SessionView session(@AuthenticationPrincipal @Nullable SignedIn person) {
+        if (person == null) {
+            return new SessionView(setup.isNeeded(), null);
+        }
+        Account account = accounts.me();
+        var workshop = workshops.mine();
+        return new SessionView(
+                false,
+                new Me(
+                        account.id(),
+                        account.name(),
+                        account.role(),
+                        account.preferences(),
+                        workshop.name(),
+                        workshop.currency(),
+                        workshop.divisionGrams(),
+                        workshops.today()));
+    }
+
+    @PostMapping("/api/setup")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void setUp(@RequestBody @Valid Setup form) {
+        WorkshopSettings settings = WorkshopSettings.starting(form.workshopName(), form.currency(), form.zone());
+        setup.setUp(form.code(), settings, new SetupService.Owner(form.signInName(), form.name(), form.password()));
+    }
+}

@@ -1,0 +1,5 @@
+/** The cutting step: piles, balance, ledger. */
+@NullMarked
+package elvaro.server.bench;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,111 @@
+package elvaro.server.chamber;
+
+import elvaro.core.cost.Landed.ChamberRate;
+import elvaro.server.shared.EditedRow;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.math.BigDecimal;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
+
+/** A place that holds pieces: its rails and places, what it may carry, what it is set to, what it costs. */
+@Entity
+@Table(name = "chamber")
+@Audited
+@NullUnmarked
+public class Chamber extends EditedRow {
+    private static final double DAYS_PER_YEAR = 365.25;
+
+    private String name;
+
+    @Enumerated(EnumType.STRING)
+    private ChamberKind kind;
+
+    private int position;
+    private int rails;
+    private int placesPerRail;
+    private int limitGrams;
+    private BigDecimal setCelsius;
+    private Integer setHumidityPercent;
+    private int purchaseMinor;
+    private int lifeYears;
+    private int powerWatts;
+
+    protected Chamber() {}
+
+    Chamber(UUID id, int position, ChamberForm form) {
+        super(id);
+        this.position = position;
+        apply(form);
+    }
+
+    void change(ChamberForm form) {
+        mustStillBe(form.version());
+        apply(form);
+    }
+
+    private void apply(ChamberForm form) {
+        name = form.name().strip();
+        kind = form.kind();
+        rails = form.rails();
+        placesPerRail = form.placesPerRail();
+        limitGrams = form.limitGrams();
+        setCelsius = BigDecimal.valueOf(form.setCelsius());
+        setHumidityPercent = form.setHumidityPercent();
+        purchaseMinor = form.purchaseMinor();
+        lifeYears = form.lifeYears();
+        powerWatts = form.powerWatts();
+    }
+
+    ChamberForm form() {
+        return new ChamberForm(
+                id(),
+                version(),
+                name,
+                kind,
+                rails,
+                placesPerRail,
+                limitGrams,
+                setCelsius.doubleValue(),
+                setHumidityPercent,
+                purchaseMinor,
+                lifeYears,
+                powerWatts);
+    }
+
+    public ChamberRate rate(double tariffMinorPerKwh) {
+        return new ChamberRate(purchaseMinor, lifeYears * DAYS_PER_YEAR, powerWatts, tariffMinorPerKwh);
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public ChamberKind kind() {
+        return kind;
+    }
+
+    public int rails() {
+        return rails;
+    }
+
+    public int placesPerRail() {
+        return placesPerRail;
+    }
+
+    public int limitGrams() {
+        return limitGrams;
+    }
+
+    public double setCelsius() {
+        return setCelsius.doubleValue();
+    }
+
+    public @Nullable Integer setHumidityPercent() {
+        return setHumidityPercent;
+    }
+}

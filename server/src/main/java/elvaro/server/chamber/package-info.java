@@ -1,0 +1,5 @@
+/** Where pieces hang. */
+@NullMarked
+package elvaro.server.chamber;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,89 @@
+package elvaro.server.compare;
+
+import elvaro.core.ledger.Comparison;
+import elvaro.server.piece.CostView;
+import elvaro.server.piece.Figures;
+import elvaro.server.piece.LedgerView;
+import elvaro.server.piece.PieceCard;
+import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceState;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.settings.WorkshopSettings;
+import elvaro.server.shared.Refusal;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Two to eight cut pieces side by side. */
+@Service
+@Transactional(readOnly = true)
+public class CompareService {
+    private static final int MOST = 8;
+
+    private final PieceService pieces;
+    private final WorkshopService workshops;
+
+    CompareService(PieceService pieces, WorkshopService workshops) {
+        this.pieces = pieces;
+        this.workshops = workshops;
+    }
+
+    /** One piece in the comparison. */
+    public record ColumnView(PieceCard card, LedgerView ledger, CostView cost) {}
+
+    /** Best and worst by one measure, and why. */
+    public record MarkView(String measure, UUID best, UUID worst, String reason) {}
+
+    public record CompareView(List<ColumnView> columns, List<MarkView> marks) {}
+
+    public CompareView compare(List<UUID> ids) {
+        List<UUID> distinct = ids.stream().distinct().toList();
+        if (distinct.size() < 2 || distinct.size() > MOST) {
+            throw Refusal.wrong("how-many", "pieces", "Choose two to eight pieces.");
+        }
+        List<Figures> found = pieces.figures(distinct);
+        found.stream()
+                .filter(figures -> figures.piece().state() != PieceState.CUT)
+                .findFirst()
+                .ifPresent(figures -> {
+                    throw Refusal.wrong(
+                            "not-cut",
+                            "pieces",
+                            "%s is not cut yet; only finished pieces are compared."
+                                    .formatted(figures.piece().tag()));
+                });
+        WorkshopSettings settings = workshops.settings();
+        List<ColumnView> columns = found.stream()
+                .map(figures -> new ColumnView(
+                        pieces.card(figures),
+                        LedgerView.of(figures.ledger()),
+                        CostView.of(figures.landed(), figures.steak(), settings)))
+                .toList();
+        return new CompareView(columns, marks(distinct, found, settings));
+    }
+
+    private static List<MarkView> marks(List<UUID> ids, List<Figures> found, WorkshopSettings settings) {
+        List<String> tags = found.stream().map(figures -> figures.piece().tag()).toList();
+        Stream<MarkView> ledger = Comparison.marks(
+                        found.stream().map(Figures::ledger).toList(), tags)
+                .stream()
+                .map(mark -> new MarkView(
+                        mark.measure().name(), ids.get(mark.best()), ids.get(mark.worst()), mark.reason()));
+        return Stream.concat(ledger, costMark(ids, tags, found, settings).stream())
+                .toList();
+    }
+
+    private static Optional<MarkView> costMark(
+            List<UUID> ids, List<String> tags, List<Figures> found, WorkshopSettings settings) {
+        return Comparison.cheapest(
+                        found.stream()
+                                .map(figures -> figures.steak().perKilogram())
+                                .toList(),
+                        tags,
+                        settings.currency())
+                .map(mark -> new MarkView("COST", ids.get(mark.best()), ids.get(mark.worst()), mark.reason()));
+    }
+}

@@ -1,0 +1,5 @@
+/** Finished pieces side by side. */
+@NullMarked
+package elvaro.server.compare;
+
+import org.jspecify.annotations.NullMarked;

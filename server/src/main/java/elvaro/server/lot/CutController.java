@@ -1,0 +1,56 @@
+package elvaro.server.lot;
+
+import elvaro.core.cut.Cut;
+import elvaro.core.cut.CutCatalogue;
+import elvaro.core.cut.ShapeClass;
+import elvaro.core.cut.Species;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The catalogue of cuts, and the suppliers bought from before. */
+@RestController
+class CutController {
+    private final LotService lots;
+
+    CutController(LotService lots) {
+        this.lots = lots;
+    }
+
+    /**
+     * @param imps IMPS item number, absent where there is none
+     * @param usuallyOnTheBone whether the cut is one that has bones in it
+     */
+    record CutView(
+            String code,
+            Species species,
+            String speciesLabel,
+            String name,
+            String otherNames,
+            @Nullable String imps,
+            ShapeClass shape,
+            boolean usuallyOnTheBone) {
+        static CutView of(Cut cut) {
+            return new CutView(
+                    cut.code(),
+                    cut.species(),
+                    cut.species().label(),
+                    cut.name(),
+                    cut.otherNames(),
+                    cut.imps().orElse(null),
+                    cut.shape(),
+                    cut.boneShare() > 0);
+        }
+    }
+
+    @GetMapping("/api/cuts")
+    List<CutView> cuts() {
+        return CutCatalogue.all().stream().map(CutView::of).toList();
+    }
+
+    @GetMapping("/api/suppliers")
+    List<String> suppliers() {
+        return lots.suppliers();
+    }
+}

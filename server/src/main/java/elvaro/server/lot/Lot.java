@@ -1,0 +1,113 @@
+package elvaro.server.lot;
+
+import elvaro.core.cut.Cut;
+import elvaro.core.cut.CutCatalogue;
+import elvaro.server.shared.EditedRow;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Table;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import org.hibernate.envers.Audited;
+import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
+
+/** What was bought: one subprimal, saddle, carcass, bird or fish. */
+@Entity
+@Table(name = "lot")
+@Audited
+@NullUnmarked
+public class Lot extends EditedRow {
+    private int number;
+    private String cutCode;
+    private String grade;
+    private boolean boneIn;
+    private int fatCoverMm;
+    private int receivedGrams;
+    private int priceMinorPerKg;
+    private String supplier;
+    private LocalDate packedOn;
+    private LocalDate receivedOn;
+    private BigDecimal arrivalCelsius;
+    private String sourceTag;
+    private String note;
+
+    protected Lot() {}
+
+    Lot(int number, LotForm form) {
+        super(form.id());
+        this.number = number;
+        apply(form);
+    }
+
+    void change(LotForm form) {
+        mustStillBe(form.version());
+        apply(form);
+    }
+
+    private void apply(LotForm form) {
+        cutCode = form.cutCode();
+        grade = form.grade().strip();
+        boneIn = form.boneIn();
+        fatCoverMm = form.fatCoverMm();
+        receivedGrams = form.receivedGrams();
+        priceMinorPerKg = form.priceMinorPerKg();
+        supplier = form.supplier().strip();
+        packedOn = form.packedOn();
+        receivedOn = form.receivedOn();
+        arrivalCelsius = form.arrivalCelsius() == null ? null : BigDecimal.valueOf(form.arrivalCelsius());
+        sourceTag = form.sourceTag().strip();
+        note = form.note().strip();
+    }
+
+    public int number() {
+        return number;
+    }
+
+    public Cut cut() {
+        return CutCatalogue.get(cutCode);
+    }
+
+    public String grade() {
+        return grade;
+    }
+
+    public boolean boneIn() {
+        return boneIn;
+    }
+
+    public int fatCoverMm() {
+        return fatCoverMm;
+    }
+
+    public int receivedGrams() {
+        return receivedGrams;
+    }
+
+    public int priceMinorPerKg() {
+        return priceMinorPerKg;
+    }
+
+    public String supplier() {
+        return supplier;
+    }
+
+    public @Nullable LocalDate packedOn() {
+        return packedOn;
+    }
+
+    public LocalDate receivedOn() {
+        return receivedOn;
+    }
+
+    public @Nullable Double arrivalCelsius() {
+        return arrivalCelsius == null ? null : arrivalCelsius.doubleValue();
+    }
+
+    public String sourceTag() {
+        return sourceTag;
+    }
+
+    public String note() {
+        return note;
+    }
+}

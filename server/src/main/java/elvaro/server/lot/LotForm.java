@@ -1,0 +1,67 @@
+package elvaro.server.lot;
+
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A lot as it is received or corrected.
+ *
+ * @param id made by whoever enters it
+ * @param version 0 for a new one, else what the person saw
+ * @param fatCoverMm depth of the fat cover, 0 for none
+ * @param priceMinorPerKg what was paid
+ * @param sourceTag the seller's lot or the game tag
+ * @param answers to questions the values raised, by question
+ */
+public record LotForm(
+        @NotNull UUID id,
+        @NotNull Integer version,
+
+        @NotBlank(message = "Choose the cut.") @Size(max = 40)
+        String cutCode,
+
+        @NotNull @Size(max = 60, message = "The grade is too long.")
+        String grade,
+
+        @NotNull Boolean boneIn,
+
+        @NotNull
+        @Min(value = 0, message = "Fat cover is 0 mm or more.")
+        @Max(value = 80, message = "Fat cover above 80 mm is not a cover.")
+        Integer fatCoverMm,
+
+        @NotNull(message = "Weigh it: the weight is needed.")
+        @Min(value = 50, message = "The weight must be at least 50 g.")
+        @Max(value = 1_000_000, message = "The weight must be at most 1000 kg.")
+        Integer receivedGrams,
+
+        @NotNull
+        @Min(value = 0, message = "The price is 0 or more.")
+        @Max(value = 10_000_000, message = "That price is beyond reason.")
+        Integer priceMinorPerKg,
+
+        @NotNull @Size(max = 80, message = "The supplier's name is too long.")
+        String supplier,
+
+        @Nullable LocalDate packedOn,
+        @NotNull(message = "The day it came is needed.") LocalDate receivedOn,
+
+        @Nullable
+        @Min(value = -40, message = "The temperature is out of range.")
+        @Max(value = 45, message = "The temperature is out of range.")
+        Double arrivalCelsius,
+
+        @NotNull @Size(max = 60, message = "The tag is too long.")
+        String sourceTag,
+
+        @NotNull @Size(max = 1000, message = "The note is too long.")
+        String note,
+
+        @NotNull Map<String, String> answers) {}

@@ -1,0 +1,95 @@
+package elvaro.server.lot;
+
+import elvaro.core.cut.Arrival;
+import elvaro.core.cut.Cut;
+import elvaro.core.cut.CutCatalogue;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Answers;
+import elvaro.server.shared.Refusal;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Receiving lots, and correcting what was entered about them. */
+@Service
+@Transactional
+public class LotService {
+    private final LotRepository lots;
+    private final DecisionService decisions;
+    private final WorkshopService workshops;
+
+    LotService(LotRepository lots, DecisionService decisions, WorkshopService workshops) {
+        this.lots = lots;
+        this.decisions = decisions;
+        this.workshops = workshops;
+    }
+
+    @Transactional(readOnly = true)
+    public Lot get(UUID id) {
+        return lots.findById(id).orElseThrow(() -> Refusal.notFound("lot"));
+    }
+
+    /** The lot, with nobody else changing it until the caller's transaction ends. */
+    public Lot lock(UUID id) {
+        return lots.lock(id).orElseThrow(() -> Refusal.notFound("lot"));
+    }
+
+    @Transactional(readOnly = true)
+    public List<Lot> newest() {
+        return lots.newest();
+    }
+
+    @Transactional(readOnly = true)
+    public List<String> suppliers() {
+        return lots.suppliers();
+    }
+
+    /** Takes a lot in; a retry of the same request finds it there. */
+    public Lot receive(LotForm form) {
+        workshops.lock();
+        Optional<Lot> known = lots.findById(form.id());
+        if (known.isPresent()) {
+            return known.get();
+        }
+        List<Answers.Settled> settled = check(form);
+        Lot lot = lots.save(new Lot(workshops.takeLotNumber(), form));
+        decisions.keep(lot.id(), null, settled);
+        return lot;
+    }
+
+    /**
+     * Corrects what was entered; the history is kept.
+     *
+     * @param piecesGrams what already hangs of it, which the lot cannot weigh less than
+     */
+    public Lot change(LotForm form, int piecesGrams) {
+        Lot lot = lock(form.id());
+        List<Answers.Settled> settled = check(form);
+        if (form.receivedGrams() < piecesGrams) {
+            throw Refusal.wrong(
+                    "below-pieces", "receivedGrams", "The pieces cut from this lot weigh more than that already.");
+        }
+        lot.change(form);
+        decisions.keep(lot.id(), null, settled);
+        return lots.save(lot);
+    }
+
+    private List<Answers.Settled> check(LotForm form) {
+        Cut cut = CutCatalogue.find(form.cutCode())
+                .orElseThrow(() -> Refusal.wrong("unknown-cut", "cutCode", "Choose a cut from the list."));
+        if (form.receivedOn().isAfter(workshops.today())) {
+            throw Refusal.wrong("future-date", "receivedOn", "The day it came cannot lie in the future.");
+        }
+        if (form.packedOn() != null && form.packedOn().isAfter(form.receivedOn())) {
+            throw Refusal.wrong("packed-after-arrival", "packedOn", "It cannot have been packed after it came.");
+        }
+        Optional<Long> daysSincePacked =
+                Optional.ofNullable(form.packedOn()).map(day -> ChronoUnit.DAYS.between(day, form.receivedOn()));
+        Arrival arrival =
+                new Arrival(cut, form.receivedGrams(), Optional.ofNullable(form.arrivalCelsius()), daysSincePacked);
+        return Answers.of(form.answers()).settle(arrival.questions());
+    }
+}

@@ -1,0 +1,5 @@
+/** What was bought. */
+@NullMarked
+package elvaro.server.lot;
+
+import org.jspecify.annotations.NullMarked;

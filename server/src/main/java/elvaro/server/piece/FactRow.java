@@ -1,0 +1,22 @@
+package elvaro.server.piece;
+
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.Stream;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** A log entry read for its figures only. */
+public record FactRow(
+        UUID pieceId,
+        UUID id,
+        @Nullable UUID correctsId,
+        Kind kind,
+        Instant happenedAt,
+        int grams,
+        @Nullable Stream stream) {
+    LogFact fact() {
+        return new LogFact(id, correctsId, kind, happenedAt, grams, stream);
+    }
+}

@@ -1,0 +1,21 @@
+package elvaro.server.piece;
+
+import elvaro.core.cost.Landed;
+import elvaro.core.cost.SteakCost;
+import elvaro.core.ledger.Ledger;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.yield.Section;
+
+/**
+ * What core makes of one piece.
+ *
+ * @param landed what it cost so far
+ * @param steak what its steaks cost, of use once it is cut
+ */
+public record Figures(Piece piece, PieceLog log, Ledger ledger, Section section, Landed landed, SteakCost steak) {
+
+    /** What was to be expected of the piece at the weight it was pulled with, whatever the bench found. */
+    public Section expectedSection() {
+        return FiguresService.expected(piece, ledger);
+    }
+}

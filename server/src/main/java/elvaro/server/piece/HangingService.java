@@ -1,0 +1,204 @@
+package elvaro.server.piece;
+
+import static elvaro.core.working.Figures.kilograms;
+
+import elvaro.core.drying.Method;
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.Split;
+import elvaro.core.question.Question;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.chamber.ChamberKind;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.lot.DecisionService;
+import elvaro.server.lot.Lot;
+import elvaro.server.lot.LotService;
+import elvaro.server.piece.SplitForm.NewPiece;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Answers;
+import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Refusal;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Cutting a lot into pieces and hanging them, in one step. */
+@Service
+@Transactional
+public class HangingService {
+    private final PieceRepository pieces;
+    private final LogService log;
+    private final LotService lots;
+    private final ChamberService chambers;
+    private final DecisionService decisions;
+    private final WorkshopService workshops;
+    private final CurrentWorkshop current;
+    private final Clock clock;
+
+    HangingService(
+            PieceRepository pieces,
+            LogService log,
+            LotService lots,
+            ChamberService chambers,
+            DecisionService decisions,
+            WorkshopService workshops,
+            CurrentWorkshop current,
+            Clock clock) {
+        this.pieces = pieces;
+        this.log = log;
+        this.lots = lots;
+        this.chambers = chambers;
+        this.decisions = decisions;
+        this.workshops = workshops;
+        this.current = current;
+        this.clock = clock;
+    }
+
+    /**
+     * Splits a lot; a retry of the same request finds the pieces there.
+     *
+     * @throws Refusal if the parts weigh more than the lot, a value is missing, or a question is open
+     */
+    public void split(UUID lotId, SplitForm form) {
+        workshops.lock(); // Places and loads of the chambers are counted below.
+        Lot lot = lots.lock(lotId);
+        List<Piece> known = pieces.ofLot(lotId);
+        if (!known.isEmpty()) {
+            mustBeTheSame(known, form);
+            return;
+        }
+        List<Integer> grams = form.pieces().stream().map(NewPiece::greenGrams).toList();
+        Split split = new Split(lot.receivedGrams(), grams);
+        if (split.impossible(workshops.mine().divisionGrams())) {
+            throw Refusal.wrong(
+                    "more-than-lot",
+                    "pieces",
+                    "The pieces weigh %s more than the lot. Weigh them again."
+                            .formatted(kilograms(-split.cuttingLoss())));
+        }
+        Map<UUID, Chamber> where = new LinkedHashMap<>();
+        form.pieces().stream().filter(piece -> !piece.fresh()).forEach(piece -> {
+            Chamber chamber = check(piece, lot);
+            where.put(chamber.id(), chamber);
+        });
+        List<Question> questions = new ArrayList<>();
+        split.question().ifPresent(questions::add);
+        where.values().forEach(chamber -> questions.addAll(questions(chamber, form)));
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions);
+        make(lot, form, where);
+        decisions.keep(lotId, null, settled);
+    }
+
+    private static void mustBeTheSame(List<Piece> known, SplitForm form) {
+        Set<UUID> asked = form.pieces().stream().map(NewPiece::id).collect(Collectors.toSet());
+        if (!known.stream().map(Piece::id).collect(Collectors.toSet()).equals(asked)) {
+            throw Refusal.conflict("split-already", "This lot was cut into pieces already.");
+        }
+    }
+
+    private Chamber check(NewPiece piece, Lot lot) {
+        if (piece.method() == null) {
+            throw Refusal.wrong("missing", "method", "Say how the piece is aged.");
+        }
+        if (piece.hungOn() == null || piece.targetDays() == null) {
+            throw Refusal.wrong("missing", "targetDays", "Say on which day it is hung and for how many days.");
+        }
+        if (piece.hungOn().isAfter(workshops.today())) {
+            throw Refusal.wrong("future-date", "hungOn", "A piece cannot have been hung in the future.");
+        }
+        if (piece.hungOn().isBefore(lot.receivedOn())) {
+            throw Refusal.wrong("before-arrival", "hungOn", "It cannot have been hung before the lot came.");
+        }
+        return Optional.ofNullable(piece.chamberId())
+                .flatMap(chambers::find)
+                .orElseThrow(() -> Refusal.wrong("missing", "chamberId", "Choose the chamber it hangs in."));
+    }
+
+    private List<Question> questions(Chamber chamber, SplitForm form) {
+        List<NewPiece> coming = form.pieces().stream()
+                .filter(piece -> chamber.id().equals(piece.chamberId()))
+                .toList();
+        long load = pieces.hangingIn(chamber.id()).stream()
+                        .mapToLong(Piece::greenGrams)
+                        .sum()
+                + coming.stream().mapToLong(NewPiece::greenGrams).sum();
+        List<Question> questions = new ArrayList<>();
+        if (load > chamber.limitGrams()) {
+            questions.add(Question.reason(
+                    "overload",
+                    "chamberId",
+                    "%s would carry %s and is made for %s. Air must reach every face."
+                            .formatted(chamber.name(), kilograms(load), kilograms(chamber.limitGrams()))));
+        }
+        boolean ice = chamber.kind() == ChamberKind.ICE_CHEST;
+        if (coming.stream().anyMatch(piece -> (piece.method() == Method.ON_ICE) != ice)) {
+            questions.add(Question.confirm(
+                    "method-chamber",
+                    "method",
+                    ice
+                            ? "%s holds ice. Is the method right?".formatted(chamber.name())
+                            : "%s holds no ice. Is the method right?".formatted(chamber.name())));
+        }
+        return questions;
+    }
+
+    private void make(Lot lot, SplitForm form, Map<UUID, Chamber> where) {
+        Map<UUID, Set<Place>> taken = new LinkedHashMap<>();
+        where.keySet()
+                .forEach(id -> taken.put(
+                        id,
+                        pieces.hangingIn(id).stream()
+                                .flatMap(piece -> piece.place().stream())
+                                .collect(Collectors.toCollection(HashSet::new))));
+        for (int index = 0; index < form.pieces().size(); index++) {
+            NewPiece asked = form.pieces().get(index);
+            String tag = lot.number() + String.valueOf((char) ('A' + index));
+            if (asked.fresh()) {
+                pieces.save(Piece.fresh(asked.id(), lot, tag, asked.greenGrams()));
+                continue;
+            }
+            Chamber chamber = where.get(asked.chamberId());
+            Place place = Place.firstFree(chamber, taken.get(chamber.id()));
+            taken.get(chamber.id()).add(place);
+            LocalDate hungOn = asked.hungOn();
+            pieces.save(Piece.hang(
+                            asked.id(),
+                            lot,
+                            tag,
+                            asked.role(),
+                            asked.greenGrams(),
+                            asked.method(),
+                            hungOn,
+                            asked.targetDays())
+                    .in(chamber, place)
+                    .costing(asked.consumablesMinor()));
+            if (asked.coatGrams() > 0) {
+                coat(asked, hungOn);
+            }
+        }
+    }
+
+    /** The coat's entry has an id made from the piece's, so that it is the same one however often it is sent. */
+    private void coat(NewPiece piece, LocalDate hungOn) {
+        UUID id = UUID.nameUUIDFromBytes((piece.id() + " coat").getBytes(StandardCharsets.UTF_8));
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+        Instant at = hungOn.equals(workshops.today())
+                ? now
+                : hungOn.atTime(12, 0).atZone(workshops.mine().zone()).toInstant();
+        LogFact fact = new LogFact(id, null, Kind.COAT_ON, at, piece.coatGrams(), null);
+        log.persist(new LogEntry(piece.id(), fact, "", now, current.person().accountId()));
+    }
+}

@@ -1,0 +1,108 @@
+package elvaro.server.piece;
+
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.Stream;
+import elvaro.server.shared.WorkshopRow;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
+
+/** One thing that happened to a piece. Written once; a wrong one is corrected by another that names it. */
+@Entity
+@Immutable
+@Table(name = "log_entry")
+@NullUnmarked
+public class LogEntry extends WorkshopRow {
+    private UUID pieceId;
+
+    @Enumerated(EnumType.STRING)
+    private Kind kind;
+
+    @Enumerated(EnumType.STRING)
+    private Stream stream;
+
+    private int grams;
+    private String words;
+    private Instant happenedAt;
+    private Instant recordedAt;
+    private UUID accountId;
+
+    @Column(name = "corrects_id")
+    private UUID correctsId;
+
+    protected LogEntry() {}
+
+    /**
+     * @param pieceId what it happened to
+     * @param fact what happened
+     * @param words what was said about it, may be empty
+     * @param recordedAt when it was entered
+     * @param accountId by whom
+     */
+    public LogEntry(UUID pieceId, LogFact fact, String words, Instant recordedAt, UUID accountId) {
+        super(fact.id());
+        if (fact.grams() < 0 || fact.kind().weighs() != fact.grams() > 0) {
+            throw new IllegalArgumentException("An entry weighs something exactly when its kind does");
+        }
+        if ((fact.kind() == Kind.PILE) != (fact.stream() != null)) {
+            throw new IllegalArgumentException("A pile, and only a pile, names its stream");
+        }
+        this.pieceId = pieceId;
+        this.kind = fact.kind();
+        this.stream = fact.stream();
+        this.grams = fact.grams();
+        this.words = words;
+        this.happenedAt = fact.at();
+        this.recordedAt = recordedAt;
+        this.accountId = accountId;
+        this.correctsId = fact.corrects();
+    }
+
+    LogFact fact() {
+        return new LogFact(id(), correctsId, kind, happenedAt, grams, stream);
+    }
+
+    public UUID pieceId() {
+        return pieceId;
+    }
+
+    public Kind kind() {
+        return kind;
+    }
+
+    public @Nullable Stream stream() {
+        return stream;
+    }
+
+    public int grams() {
+        return grams;
+    }
+
+    public String words() {
+        return words;
+    }
+
+    public Instant happenedAt() {
+        return happenedAt;
+    }
+
+    public Instant recordedAt() {
+        return recordedAt;
+    }
+
+    public UUID accountId() {
+        return accountId;
+    }
+
+    public @Nullable UUID correctsId() {
+        return correctsId;
+    }
+}

@@ -1,0 +1,24 @@
+package elvaro.server.piece;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface LogRepository extends Repository<LogEntry, UUID> {
+    String FACT = "select new elvaro.server.piece.FactRow(e.pieceId, e.id, e.correctsId, e.kind, e.happenedAt,"
+            + " e.grams, e.stream) from LogEntry e ";
+
+    Optional<LogEntry> findById(UUID id);
+
+    @Query("select e from LogEntry e where e.pieceId = :pieceId order by e.happenedAt, e.recordedAt, e.id")
+    List<LogEntry> ofPiece(UUID pieceId);
+
+    @Query(FACT + "where e.pieceId in :pieceIds")
+    List<FactRow> factsOf(Collection<UUID> pieceIds);
+
+    @Query(FACT + "join Piece p on p.id = e.pieceId where p.state in :states")
+    List<FactRow> factsOfPiecesIn(Collection<PieceState> states);
+}

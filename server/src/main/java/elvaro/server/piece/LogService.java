@@ -1,0 +1,244 @@
+package elvaro.server.piece;
+
+import elvaro.core.ledger.EntryCheck;
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.ledger.Stream;
+import elvaro.server.lot.DecisionService;
+import elvaro.server.settings.Workshop;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Answers;
+import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Refusal;
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Writing into a piece's log. The piece's row is locked first, so that entries from two tablets follow one another and
+ * each is checked against what the other wrote.
+ */
+@Service
+@Transactional
+public class LogService {
+    /** A device's clock may run ahead by this much. */
+    private static final Duration CLOCK_SLACK = Duration.ofMinutes(5);
+
+    private final PieceRepository pieces;
+    private final LogRepository entries;
+    private final DecisionService decisions;
+    private final WorkshopService workshops;
+    private final CurrentWorkshop current;
+    private final EntityManager entities;
+    private final Clock clock;
+
+    LogService(
+            PieceRepository pieces,
+            LogRepository entries,
+            DecisionService decisions,
+            WorkshopService workshops,
+            CurrentWorkshop current,
+            EntityManager entities,
+            Clock clock) {
+        this.pieces = pieces;
+        this.entries = entries;
+        this.decisions = decisions;
+        this.workshops = workshops;
+        this.current = current;
+        this.entities = entities;
+        this.clock = clock;
+    }
+
+    /** An entry as asked for, with the piece it goes to and the log it joins. */
+    private record Request(
+            Piece piece,
+            UUID id,
+            EntryForm form,
+            PieceLog log,
+            @Nullable LogEntry corrected) {}
+
+    /**
+     * Writes an entry once, however often it is sent.
+     *
+     * @throws Refusal if the piece's state does not take it, the weight cannot be, or a question is open
+     */
+    public void write(UUID pieceId, UUID entryId, EntryForm form) {
+        Piece piece = lock(pieceId);
+        if (isRetry(pieceId, entryId, form.kind(), form.grams(), form.stream())) {
+            return;
+        }
+        if (form.kind() == Kind.CLOSED || form.kind() == Kind.REOPENED) {
+            throw Refusal.wrong("wrong-kind", "kind", "The bench is closed and opened at the bench.");
+        }
+        List<LogEntry> all = entries.ofPiece(pieceId);
+        LogEntry corrected = form.corrects() == null ? null : correctable(piece, all, form);
+        if (corrected == null && !piece.state().takes(form.kind())) {
+            throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
+        }
+        Request request = new Request(piece, entryId, form, logWithout(piece, all, corrected), corrected);
+        LogFact fact = fact(request);
+        String refusal = EntryCheck.refusal(request.log(), piece.greenGrams(), fact, division())
+                .orElse(null);
+        if (refusal != null) {
+            throw Refusal.wrong("impossible-weight", "grams", refusal);
+        }
+        List<Answers.Settled> settled =
+                Answers.of(form.answers()).settle(EntryCheck.questions(request.log(), piece.greenGrams(), fact));
+        persist(new LogEntry(
+                pieceId, fact, form.words().strip(), now(), current.person().accountId()));
+        decisions.keep(piece.lot().id(), pieceId, settled);
+        move(request);
+    }
+
+    /** The piece, with nobody else writing to its log until the caller's transaction ends. */
+    public Piece lock(UUID pieceId) {
+        return pieces.lock(pieceId).orElseThrow(() -> Refusal.notFound("piece"));
+    }
+
+    /**
+     * Closes or opens the bench; the caller has checked that it may.
+     *
+     * @param piece locked
+     */
+    public void turn(Piece piece, UUID entryId, Kind kind, String reason) {
+        if (!piece.state().takes(kind)) {
+            throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
+        }
+        LogFact fact = new LogFact(entryId, null, kind, now(), 0, null);
+        persist(new LogEntry(
+                piece.id(), fact, reason.strip(), fact.at(), current.person().accountId()));
+        piece.becomes(kind == Kind.CLOSED ? PieceState.CUT : PieceState.PULLED);
+    }
+
+    /**
+     * Whether this very entry is there already.
+     *
+     * @throws Refusal if the id was used for something else
+     */
+    public boolean isRetry(UUID pieceId, UUID entryId, Kind kind, int grams, @Nullable Stream stream) {
+        Optional<LogEntry> known = entries.findById(entryId);
+        known.filter(entry -> !entry.pieceId().equals(pieceId)
+                        || entry.kind() != kind
+                        || entry.grams() != grams
+                        || !Objects.equals(entry.stream(), stream))
+                .ifPresent(entry -> {
+                    throw Refusal.conflict("id-used", "An entry with this number says something else already.");
+                });
+        return known.isPresent();
+    }
+
+    void persist(LogEntry entry) {
+        entities.persist(entry);
+    }
+
+    private static LogEntry correctable(Piece piece, List<LogEntry> all, EntryForm form) {
+        LogEntry target = all.stream()
+                .filter(entry -> entry.id().equals(form.corrects()))
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound("entry"));
+        if (target.kind() == Kind.TAKEN_BACK
+                || all.stream().anyMatch(entry -> target.id().equals(entry.correctsId()))) {
+            throw Refusal.conflict("corrected-already", "Somebody corrected that entry already. Look again.");
+        }
+        if (form.kind() != Kind.TAKEN_BACK && form.kind() != target.kind()) {
+            throw Refusal.wrong("wrong-kind", "kind", "A correction says the same kind of thing as what it corrects.");
+        }
+        if (!piece.state().allowsCorrectionOf(target.kind())) {
+            throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
+        }
+        boolean undoesThePull = form.kind() == Kind.TAKEN_BACK && target.kind() == Kind.PULLED;
+        if (undoesThePull && PieceLog.of(piece.greenGrams(), facts(all)).piles().total() > 0) {
+            throw Refusal.conflict("piles-there", "Piles were weighed already. Take them back before the pull.");
+        }
+        return target;
+    }
+
+    private static PieceLog logWithout(Piece piece, List<LogEntry> all, @Nullable LogEntry corrected) {
+        List<LogFact> facts = new ArrayList<>(facts(all));
+        if (corrected != null) {
+            facts.add(new LogFact(UUID.randomUUID(), corrected.id(), Kind.TAKEN_BACK, corrected.happenedAt(), 0, null));
+        }
+        return PieceLog.of(piece.greenGrams(), facts);
+    }
+
+    private static List<LogFact> facts(List<LogEntry> all) {
+        return all.stream().map(LogEntry::fact).toList();
+    }
+
+    private LogFact fact(Request request) {
+        EntryForm form = request.form();
+        if (form.kind().weighs() && form.grams() == 0) {
+            throw Refusal.wrong("no-weight", "grams", "Enter what the scale shows.");
+        }
+        if (form.kind() == Kind.PILE && form.stream() == null) {
+            throw Refusal.wrong("no-pile", "stream", "Say which pile it is.");
+        }
+        if (form.kind() == Kind.NOTE && form.words().isBlank()) {
+            throw Refusal.wrong("no-words", "words", "A note needs words.");
+        }
+        return new LogFact(
+                request.id(),
+                form.corrects(),
+                form.kind(),
+                happenedAt(request),
+                form.kind().weighs() ? form.grams() : 0,
+                form.kind() == Kind.PILE ? form.stream() : null);
+    }
+
+    private Instant happenedAt(Request request) {
+        Instant asked = request.form().at();
+        if (asked == null) {
+            return request.corrected() == null ? now() : request.corrected().happenedAt();
+        }
+        if (asked.isAfter(now().plus(CLOCK_SLACK))) {
+            throw Refusal.wrong("future-date", "at", "It cannot have happened in the future.");
+        }
+        Workshop workshop = workshops.mine();
+        request.piece()
+                .hungOn()
+                .filter(day -> asked.isBefore(day.atStartOfDay(workshop.zone()).toInstant()))
+                .ifPresent(day -> {
+                    throw Refusal.wrong("before-hanging", "at", "That is before the piece was hung.");
+                });
+        return asked.truncatedTo(ChronoUnit.MICROS);
+    }
+
+    private static void move(Request request) {
+        Kind kind = request.form().kind();
+        if (kind == Kind.PULLED) {
+            request.piece().becomes(PieceState.PULLED);
+        } else if (kind == Kind.TAKEN_BACK
+                && request.corrected() != null
+                && request.corrected().kind() == Kind.PULLED) {
+            request.piece().becomes(PieceState.HANGING);
+        }
+    }
+
+    private static String refusalFor(PieceState state) {
+        return switch (state) {
+            case HANGING -> "The piece still hangs. Pull it first.";
+            case PULLED -> "The piece was pulled already.";
+            case CUT -> "The bench is closed for this piece. Open it again, with a reason, to correct it.";
+            case FRESH -> "The piece was set aside fresh; it takes notes only.";
+        };
+    }
+
+    private int division() {
+        return workshops.mine().divisionGrams();
+    }
+
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MICROS);
+    }
+}

@@ -1,0 +1,73 @@
+package elvaro.server.piece;
+
+import elvaro.core.drying.Method;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class PieceController {
+    private final PieceService pieces;
+    private final LogService log;
+
+    PieceController(PieceService pieces, LogService log) {
+        this.pieces = pieces;
+        this.log = log;
+    }
+
+    /** A way of ageing, with what to offer for it. */
+    record MethodView(Method method, String label, String surface, int usualDays, int usualConsumablesMinor) {}
+
+    record Target(
+            @NotNull Integer version,
+
+            @NotNull @Min(value = 1, message = "At least one day.") @Max(value = 400, message = "At most 400 days.")
+            Integer targetDays) {}
+
+    @GetMapping("/api/methods")
+    List<MethodView> methods() {
+        return Arrays.stream(Method.values())
+                .map(method -> new MethodView(
+                        method, method.label(), method.surface(), method.usualDays(), method.usualConsumablesMinor()))
+                .toList();
+    }
+
+    /** Pieces by the start of their tag. */
+    @GetMapping("/api/pieces")
+    List<PieceCard> tagged(@RequestParam String tag) {
+        return pieces.tagged(tag);
+    }
+
+    @GetMapping("/api/pieces/cut")
+    List<PieceCard> cut() {
+        return pieces.cut();
+    }
+
+    @GetMapping("/api/pieces/{id}")
+    PieceView piece(@PathVariable UUID id) {
+        return pieces.view(id);
+    }
+
+    @PutMapping("/api/pieces/{id}/target")
+    PieceView retarget(@PathVariable UUID id, @RequestBody @Valid Target target) {
+        pieces.retarget(id, target.version(), target.targetDays());
+        return pieces.view(id);
+    }
+
+    /** Writes one entry into the log; sent again, it is stored once. */
+    @PutMapping("/api/pieces/{id}/log/{entryId}")
+    PieceView write(@PathVariable UUID id, @PathVariable UUID entryId, @RequestBody @Valid EntryForm entry) {
+        log.write(id, entryId, entry);
+        return pieces.view(id);
+    }
+}

@@ -1,0 +1,63 @@
+package elvaro.server.piece;
+
+import jakarta.persistence.LockModeType;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface PieceRepository extends Repository<Piece, UUID> {
+    /** A stay in a chamber; the pull is empty while the piece hangs. */
+    record StayRow(
+            UUID pieceId,
+            UUID chamberId,
+            int greenGrams,
+            LocalDate hungOn,
+            @Nullable Instant pulledAt) {}
+
+    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.id = :id")
+    Optional<Piece> find(UUID id);
+
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select p from Piece p where p.id = :id")
+    Optional<Piece> lock(UUID id);
+
+    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.id in :ids")
+    List<Piece> findAll(Collection<UUID> ids);
+
+    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.lot.id = :lotId order by p.tag")
+    List<Piece> ofLot(UUID lotId);
+
+    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.state in :states"
+            + " order by p.hungOn, p.tag")
+    List<Piece> in(Collection<PieceState> states);
+
+    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.state = :state"
+            + " order by p.hungOn desc, p.tag limit 200")
+    List<Piece> newestIn(PieceState state);
+
+    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber"
+            + " where lower(p.tag) like :start order by p.tag limit 12")
+    List<Piece> tagged(String start);
+
+    @Query("select p from Piece p where p.chamber.id = :chamberId and p.state = elvaro.server.piece.PieceState.HANGING")
+    List<Piece> hangingIn(UUID chamberId);
+
+    /** Who shared the chambers; nothing hangs longer than 400 days, which bounds the search. */
+    @Query("select new elvaro.server.piece.PieceRepository$StayRow(p.id, p.chamber.id, p.greenGrams, p.hungOn,"
+            + " (select max(e.happenedAt) from LogEntry e where e.pieceId = p.id and e.kind = elvaro.core.ledger.LogFact$Kind.PULLED"
+            + " and not exists (select 1 from LogEntry c where c.correctsId = e.id)))"
+            + " from Piece p where p.chamber.id in :chamberIds and p.hungOn >= :earliest and p.hungOn <= :latest")
+    List<StayRow> stays(Collection<UUID> chamberIds, LocalDate earliest, LocalDate latest);
+
+    @Query("select l.id from Lot l where not exists (select 1 from Piece p where p.lot = l)")
+    List<UUID> uncutLots();
+
+    Piece save(Piece piece);
+}

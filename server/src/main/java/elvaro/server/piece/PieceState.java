@@ -1,0 +1,28 @@
+package elvaro.server.piece;
+
+import elvaro.core.ledger.LogFact.Kind;
+import java.util.EnumSet;
+import java.util.Set;
+
+/** Where a piece is on its way. Kept beside the log because it guards what may be written next. */
+public enum PieceState {
+    HANGING(Kind.WEIGHED, Kind.COAT_ON, Kind.COAT_OFF, Kind.WITHDRAWN, Kind.PULLED, Kind.NOTE),
+    PULLED(Kind.COAT_OFF, Kind.PILE, Kind.NOTE, Kind.CLOSED),
+    CUT(Kind.NOTE, Kind.REOPENED),
+    FRESH(Kind.NOTE);
+
+    private final Set<Kind> next;
+
+    PieceState(Kind first, Kind... more) {
+        next = EnumSet.of(first, more);
+    }
+
+    boolean takes(Kind kind) {
+        return next.contains(kind);
+    }
+
+    /** Before the bench is closed anything written so far may be corrected; after it, only words. */
+    boolean allowsCorrectionOf(Kind kind) {
+        return kind != Kind.CLOSED && kind != Kind.REOPENED && (this == HANGING || this == PULLED || takes(kind));
+    }
+}

@@ -1,0 +1,52 @@
+package elvaro.server.piece;
+
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.Stream;
+import elvaro.core.working.Working;
+import elvaro.server.lot.DecisionService.DecisionView;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Everything about one piece.
+ *
+ * @param perDayGrams water lost a day over the days hung, absent on day 0
+ * @param weighings net of coat, in the order they happened
+ * @param log every entry, corrected ones too
+ */
+public record PieceView(
+        PieceCard card,
+        int version,
+        int priceMinorPerKg,
+        int consumablesMinor,
+        @Nullable BenchOrder benchOrder,
+        @Nullable Double perDayGrams,
+        LedgerView ledger,
+        CostView cost,
+        List<WeighingView> weighings,
+        List<EntryView> log,
+        List<DecisionView> decisions,
+        List<Working> workings) {
+
+    /** A weight on a day counted from the hanging. */
+    public record WeighingView(UUID entryId, Instant at, double day, int netGrams, double shrinkFraction) {}
+
+    /**
+     * A log entry.
+     *
+     * @param stands whether no other entry corrects it
+     */
+    public record EntryView(
+            UUID id,
+            Kind kind,
+            @Nullable Stream stream,
+            int grams,
+            String words,
+            Instant happenedAt,
+            Instant recordedAt,
+            String by,
+            @Nullable UUID corrects,
+            boolean stands) {}
+}

@@ -1,0 +1,62 @@
+package elvaro.server.piece;
+
+import elvaro.core.drying.Method;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A lot cut into pieces, each hung or set aside.
+ *
+ * @param answers to questions the split raised, by question
+ */
+public record SplitForm(
+        @NotEmpty(message = "A lot is hung as at least one piece.")
+        @Size(max = 26, message = "At most 26 pieces from one lot.")
+        List<@Valid NewPiece> pieces,
+
+        @NotNull Map<String, String> answers) {
+
+    /**
+     * One piece.
+     *
+     * @param method how it is aged; absent for a piece set aside fresh, as are chamber, day and target
+     * @param coatGrams weight of a coat or seal put on before hanging, 0 for none
+     * @param consumablesMinor what bag, seal or salt cost
+     */
+    public record NewPiece(
+            @NotNull UUID id,
+            @NotNull PieceRole role,
+
+            @NotNull(message = "Each piece needs its weight.")
+            @Min(value = 20, message = "A piece weighs at least 20 g.")
+            @Max(value = 1_000_000, message = "A piece weighs at most 1000 kg.")
+            Integer greenGrams,
+
+            @Nullable Method method,
+            @Nullable UUID chamberId,
+            @Nullable LocalDate hungOn,
+
+            @Nullable @Min(value = 1, message = "At least one day.") @Max(value = 400, message = "At most 400 days.")
+            Integer targetDays,
+
+            @NotNull
+            @Min(value = 0, message = "A coat weighs 0 g or more.")
+            @Max(value = 200_000, message = "Too heavy.")
+            Integer coatGrams,
+
+            @NotNull @Min(value = 0, message = "The cost is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
+            Integer consumablesMinor) {
+        boolean fresh() {
+            return role == PieceRole.FRESH;
+        }
+    }
+}

@@ -1,0 +1,110 @@
+package elvaro.server.settings;
+
+import elvaro.server.shared.Refusal;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.ZoneId;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.jspecify.annotations.NullUnmarked;
+
+/** One household or shop, with its money, its scale and its prices. Its id is what every other row is bound to. */
+@Entity
+@Table(name = "workshop")
+@Audited
+@NullUnmarked
+public class Workshop {
+    @Id
+    private UUID id;
+
+    @Version
+    private Integer version;
+
+    private String name;
+    private String currency;
+    private String zone;
+    private int divisionGrams;
+    private int nextLotNumber;
+    private int tariffMinorPerKwh;
+    private int labourMinorPerHour;
+    private int benchMinutesPerPiece;
+    private int steakPriceMinorPerKg;
+    private int usableTrimPriceMinorPerKg;
+    private int fatPriceMinorPerKg;
+    private int bonePriceMinorPerKg;
+    private int targetMarginPercent;
+
+    protected Workshop() {}
+
+    public Workshop(UUID id, WorkshopSettings settings) {
+        this.id = id;
+        this.nextLotNumber = 1;
+        apply(settings);
+    }
+
+    void change(WorkshopSettings settings) {
+        if (version != settings.version()) {
+            throw Refusal.changedMeanwhile();
+        }
+        apply(settings);
+    }
+
+    private void apply(WorkshopSettings settings) {
+        name = settings.name().strip();
+        currency = settings.currency();
+        zone = settings.zone();
+        divisionGrams = settings.divisionGrams();
+        tariffMinorPerKwh = settings.tariffMinorPerKwh();
+        labourMinorPerHour = settings.labourMinorPerHour();
+        benchMinutesPerPiece = settings.benchMinutesPerPiece();
+        steakPriceMinorPerKg = settings.steakPriceMinorPerKg();
+        usableTrimPriceMinorPerKg = settings.usableTrimPriceMinorPerKg();
+        fatPriceMinorPerKg = settings.fatPriceMinorPerKg();
+        bonePriceMinorPerKg = settings.bonePriceMinorPerKg();
+        targetMarginPercent = settings.targetMarginPercent();
+    }
+
+    WorkshopSettings settings() {
+        return new WorkshopSettings(
+                version == null ? 0 : version,
+                name,
+                currency,
+                zone,
+                divisionGrams,
+                tariffMinorPerKwh,
+                labourMinorPerHour,
+                benchMinutesPerPiece,
+                steakPriceMinorPerKg,
+                usableTrimPriceMinorPerKg,
+                fatPriceMinorPerKg,
+                bonePriceMinorPerKg,
+                targetMarginPercent);
+    }
+
+    /** The number of the next lot; the row is locked while it is taken. */
+    int takeLotNumber() {
+        return nextLotNumber++;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public ZoneId zone() {
+        return ZoneId.of(zone);
+    }
+
+    public String currency() {
+        return currency;
+    }
+
+    public int divisionGrams() {
+        return divisionGrams;
+    }
+}

@@ -1,0 +1,90 @@
+package elvaro.server.settings;
+
+import elvaro.core.cost.SteakCost.ByProductPrices;
+import elvaro.server.shared.Refusal;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.time.DateTimeException;
+import java.time.ZoneId;
+
+/**
+ * What an owner sets for the workshop. Money in minor units.
+ *
+ * @param version what the person saw when changing it
+ * @param divisionGrams the scale's division
+ * @param benchMinutesPerPiece time to cut one piece, for its cost
+ * @param steakPriceMinorPerKg what the steaks are listed at, 0 if nothing is sold
+ */
+public record WorkshopSettings(
+        @NotNull Integer version,
+
+        @NotBlank(message = "The workshop needs a name.") @Size(max = 80, message = "The name is too long.")
+        String name,
+
+        @NotNull @Pattern(regexp = "[A-Z]{3}", message = "A currency is three letters, such as EUR.")
+        String currency,
+
+        @NotBlank @Size(max = 40) String zone,
+
+        @NotNull
+        @Min(value = 1, message = "The scale's division is at least 1 g.")
+        @Max(value = 1000, message = "The scale's division is at most 1 kg.")
+        Integer divisionGrams,
+
+        @NotNull @Min(value = 0, message = PRICE) @Max(value = 10_000, message = PRICE)
+        Integer tariffMinorPerKwh,
+
+        @NotNull @Min(value = 0, message = PRICE) @Max(value = 1_000_000, message = PRICE)
+        Integer labourMinorPerHour,
+
+        @NotNull @Min(value = 0, message = "Minutes are 0 or more.") @Max(value = 600, message = "At most ten hours.")
+        Integer benchMinutesPerPiece,
+
+        @NotNull @Min(value = 0, message = PRICE) @Max(value = 10_000_000, message = PRICE)
+        Integer steakPriceMinorPerKg,
+
+        @NotNull @Min(value = 0, message = PRICE) @Max(value = 10_000_000, message = PRICE)
+        Integer usableTrimPriceMinorPerKg,
+
+        @NotNull @Min(value = 0, message = PRICE) @Max(value = 10_000_000, message = PRICE)
+        Integer fatPriceMinorPerKg,
+
+        @NotNull @Min(value = 0, message = PRICE) @Max(value = 10_000_000, message = PRICE)
+        Integer bonePriceMinorPerKg,
+
+        @NotNull
+        @Min(value = 0, message = "A margin is 0 to 95 %.")
+        @Max(value = 95, message = "A margin is 0 to 95 %.")
+        Integer targetMarginPercent) {
+    private static final String PRICE = "A price is 0 or more, and not beyond reason.";
+
+    /** What a workshop starts with: a kitchen scale's 5 g, no prices known. */
+    public static WorkshopSettings starting(String name, String currency, String zone) {
+        return new WorkshopSettings(0, name, currency, zone, 5, 30, 0, 15, 0, 0, 0, 0, 30);
+    }
+
+    void check() {
+        try {
+            ZoneId.of(zone);
+        } catch (DateTimeException unknown) {
+            throw Refusal.wrong("invalid", "zone", "There is no time zone called " + zone + ".");
+        }
+        try {
+            java.util.Currency.getInstance(currency);
+        } catch (IllegalArgumentException unknown) {
+            throw Refusal.wrong("invalid", "currency", "There is no currency " + currency + ".");
+        }
+    }
+
+    public ByProductPrices byProductPrices() {
+        return new ByProductPrices(usableTrimPriceMinorPerKg, fatPriceMinorPerKg, bonePriceMinorPerKg);
+    }
+
+    public double labourMinorPerPiece() {
+        return labourMinorPerHour * benchMinutesPerPiece / 60.0;
+    }
+}

@@ -1,0 +1,124 @@
+package elvaro.server.shared;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.ConstraintViolationException;
+import java.net.URI;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.CannotAcquireLockException;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.validation.FieldError;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Every failure as an RFC 9457 problem: a stable type, the field, and a sentence to act on. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    static ProblemDetail problem(HttpStatusCode status, String type, @Nullable String field, String sentence) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, sentence);
+        problem.setType(URI.create("urn:elvaro:" + type));
+        if (field != null) {
+            problem.setProperty("field", field);
+        }
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail refused(Refusal refusal) {
+        ProblemDetail problem = problem(refusal.status(), refusal.type(), refusal.field(), refusal.sentence());
+        if (!refusal.questions().isEmpty()) {
+            problem.setProperty("questions", refusal.questions());
+        }
+        return problem;
+    }
+
+    @ExceptionHandler(OptimisticLockingFailureException.class)
+    ProblemDetail changedMeanwhile() {
+        return refused(Refusal.changedMeanwhile());
+    }
+
+    @ExceptionHandler(CannotAcquireLockException.class)
+    ProblemDetail busy() {
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "busy",
+                null,
+                "Others are writing to the same piece. Nothing was saved; try again in a moment.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail duplicate(DataIntegrityViolationException clash) {
+        LOG.warn("Refused by the database: {}", clash.getMostSpecificCause().getMessage());
+        return problem(
+                HttpStatus.CONFLICT,
+                "clash",
+                null,
+                "Something with the same name or number is there already. Nothing was saved.");
+    }
+
+    @ExceptionHandler({CannotCreateTransactionException.class, DataAccessResourceFailureException.class})
+    ProblemDetail databaseAway() {
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "database-away",
+                null,
+                "The database does not answer. Nothing was saved; what you typed is kept. Try again in a moment.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail violated(ConstraintViolationException violation) {
+        return problem(HttpStatus.UNPROCESSABLE_ENTITY, "invalid", null, violation.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail unexpected(Exception failure, HttpServletRequest request) throws Exception {
+        if (failure instanceof org.springframework.security.access.AccessDeniedException denied) {
+            throw denied; // The security chain answers this one.
+        }
+        LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), failure);
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "unexpected",
+                null,
+                "Something went wrong here that should not. Nothing was saved. Try again; if it stays, tell the owner.");
+    }
+
+    @Override
+    protected @Nullable ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException invalid, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        FieldError error = invalid.getBindingResult().getFieldError();
+        String field = error == null ? null : error.getField();
+        String sentence = error == null ? "A value is missing or wrong." : String.valueOf(error.getDefaultMessage());
+        HttpStatus answer = HttpStatus.UNPROCESSABLE_ENTITY;
+        return handleExceptionInternal(invalid, problem(answer, "invalid", field, sentence), headers, answer, request);
+    }
+
+    @Override
+    protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException unreadable,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        ProblemDetail problem = problem(
+                HttpStatus.BAD_REQUEST,
+                "unreadable",
+                null,
+                "The request could not be read: a value has the wrong form. Nothing was saved.");
+        return handleExceptionInternal(unreadable, problem, headers, HttpStatus.BAD_REQUEST, request);
+    }
+}
