@@ -1,6 +1,6 @@
 package elvaro.core.cut;
 
-import static elvaro.core.working.Figures.kilograms;
+import static elvaro.core.working.Figures.weight;
 
 import elvaro.core.question.Question;
 import java.util.ArrayList;
@@ -30,10 +30,10 @@ public record Arrival(Cut cut, int grams, Optional<Double> celsius, Optional<Lon
                     "receivedGrams",
                     "%s is unusual for %s, which weighs %s to %s. Is it the right cut, and one piece?"
                             .formatted(
-                                    kilograms(grams),
+                                    weight(grams),
                                     cut.name().toLowerCase(java.util.Locale.ROOT),
-                                    kilograms(cut.leastGrams()),
-                                    kilograms(cut.mostGrams()))));
+                                    weight(cut.leastGrams()),
+                                    weight(cut.mostGrams()))));
         }
         celsius.filter(degrees -> degrees > COLD_HOLDING_CELSIUS)
                 .ifPresent(degrees -> questions.add(Question.reason(

@@ -1,7 +1,7 @@
 package elvaro.core.ledger;
 
-import static elvaro.core.working.Figures.kilograms;
 import static elvaro.core.working.Figures.percent;
+import static elvaro.core.working.Figures.weight;
 
 import elvaro.core.question.Question;
 import java.util.Optional;
@@ -50,8 +50,8 @@ public record Balance(int residual, double askAbove, double refuseAbove) {
     /** What to ask before the bench is closed; empty when the piles add up. */
     public Optional<Question> question() {
         String sentence = residual >= 0
-                ? "%s of the aged weight lies on no pile.".formatted(kilograms(residual))
-                : "The piles weigh %s more than the piece did.".formatted(kilograms(-residual));
+                ? "%s of the aged weight lies on no pile.".formatted(weight(residual))
+                : "The piles weigh %s more than the piece did.".formatted(weight(-residual));
         return switch (state()) {
             case CLOSES -> Optional.empty();
             case ASKS ->

@@ -1,8 +1,8 @@
 package elvaro.core.ledger;
 
-import static elvaro.core.working.Figures.kilograms;
 import static elvaro.core.working.Figures.money;
 import static elvaro.core.working.Figures.percent;
+import static elvaro.core.working.Figures.weight;
 
 import java.util.Comparator;
 import java.util.List;
@@ -126,7 +126,7 @@ public final class Comparison {
     private static String difference(Measure measure, Ledger best, Ledger worst) {
         if (measure == Measure.SHRINK || measure == Measure.DISCARD) {
             double gap = Math.abs(measure.of(best) - measure.of(worst));
-            return "That is %s on every 10 kg hung.".formatted(kilograms(Math.round(gap * 10_000)));
+            return "That is %s on every %s hung.".formatted(weight(Math.round(gap * 10_000)), weight(10_000));
         }
         List<Way> better = ways(best, 1);
         List<Way> worse = ways(worst, (double) best.green() / worst.green());

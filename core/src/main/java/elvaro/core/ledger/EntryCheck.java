@@ -1,6 +1,6 @@
 package elvaro.core.ledger;
 
-import static elvaro.core.working.Figures.kilograms;
+import static elvaro.core.working.Figures.weight;
 
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.question.Question;
@@ -28,7 +28,7 @@ public final class EntryCheck {
     public static Optional<String> refusal(PieceLog log, int green, LogFact entry, int divisionGrams) {
         if (entry.kind() == Kind.WITHDRAWN && entry.grams() >= log.latest()) {
             return Optional.of("A slice of %s cannot come off a piece that weighs %s."
-                    .formatted(kilograms(entry.grams()), kilograms(log.latest())));
+                    .formatted(weight(entry.grams()), weight(log.latest())));
         }
         if (entry.kind() == Kind.COAT_OFF && log.coatOn() == 0) {
             return Optional.of("No coat or seal is on this piece. Enter it first, or weigh the piece as it is.");
@@ -38,12 +38,12 @@ public final class EntryCheck {
             int slack = 2 * divisionGrams * (log.weighingsAtTheBench() + 1);
             if (entry.grams() > left + slack) {
                 return Optional.of("Only %s is left of this piece; a pile of %s cannot be. Was the container tared?"
-                        .formatted(kilograms(Math.max(0, left)), kilograms(entry.grams())));
+                        .formatted(weight(Math.max(0, left)), weight(entry.grams())));
             }
         }
         if (weighsThePiece(entry) && entry.grams() <= log.coatOn()) {
             return Optional.of("The coat alone weighs %s; the piece with it cannot weigh %s."
-                    .formatted(kilograms(log.coatOn()), kilograms(entry.grams())));
+                    .formatted(weight(log.coatOn()), weight(entry.grams())));
         }
         return Optional.empty();
     }
@@ -60,7 +60,7 @@ public final class EntryCheck {
                     "above-green",
                     "grams",
                     "%s is more than the %s it was hung at. Is it the right piece, and was the hook tared?"
-                            .formatted(kilograms(net), kilograms(green - log.withdrawn()))));
+                            .formatted(weight(net), weight(green - log.withdrawn()))));
         }
         Optional<java.time.Instant> last = log.lastWeighedAt();
         boolean laterThanLast = last.isEmpty() || entry.at().isAfter(last.get());
@@ -72,7 +72,7 @@ public final class EntryCheck {
                     "heavier-than-before",
                     "grams",
                     "It weighed %s before and does not gain. Is it the right piece, wet, or not tared?"
-                            .formatted(kilograms(before))));
+                            .formatted(weight(before))));
         }
         double days = last.map(at -> Duration.between(at, entry.at()).toHours() / 24.0)
                 .orElse(7.0);
@@ -82,7 +82,7 @@ public final class EntryCheck {
                     "fell-fast",
                     "grams",
                     "That is %s less than before, more than a piece loses in that time. Right piece? Was a slice taken?"
-                            .formatted(kilograms(before - net))));
+                            .formatted(weight(before - net))));
         }
         return List.of();
     }

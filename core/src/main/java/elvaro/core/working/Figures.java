@@ -8,7 +8,15 @@ import java.util.Locale;
 public final class Figures {
     private Figures() {}
 
-    /** A weight as {@code 8.400 kg}. Sentences speak in kilograms; a person's own unit is shown beside the entry. */
+    /**
+     * A weight as it stands in every sentence: {@code 8400 g}. The interface turns grams and degrees Celsius of a sentence
+     * into the reader's own units.
+     */
+    public static String weight(long grams) {
+        return grams + " g";
+    }
+
+    /** A weight as {@code 8.400 kg}, for workings. */
     public static String kilograms(long grams) {
         return BigDecimal.valueOf(grams, 3).toPlainString() + " kg";
     }

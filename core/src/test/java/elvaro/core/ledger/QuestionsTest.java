@@ -74,14 +74,14 @@ class QuestionsTest {
         @Test
         void of_a_slice_heavier_than_the_piece_is_refused() {
             assertThat(EntryCheck.refusal(log, 8000, fact(Kind.WITHDRAWN, 8, 7700), 5))
-                    .hasValueSatisfying(sentence -> assertThat(sentence).contains("7.700 kg"));
+                    .hasValueSatisfying(sentence -> assertThat(sentence).contains("7700 g"));
         }
 
         @Test
         void of_a_pile_heavier_than_what_is_left_is_refused() {
             PieceLog pulled = PieceLog.of(8000, List.of(fact(Kind.PULLED, 30, 6000), fact(Kind.PILE, 30, 4000)));
             assertThat(EntryCheck.refusal(pulled, 8000, fact(Kind.PILE, 30, 2031), 5))
-                    .hasValueSatisfying(sentence -> assertThat(sentence).contains("Only 2.000 kg is left"));
+                    .hasValueSatisfying(sentence -> assertThat(sentence).contains("Only 2000 g is left"));
             assertThat(EntryCheck.refusal(pulled, 8000, fact(Kind.PILE, 30, 2030), 5))
                     .isEmpty();
         }

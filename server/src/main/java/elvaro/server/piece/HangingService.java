@@ -1,6 +1,6 @@
 package elvaro.server.piece;
 
-import static elvaro.core.working.Figures.kilograms;
+import static elvaro.core.working.Figures.weight;
 
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.LogFact;
@@ -86,8 +86,7 @@ public class HangingService {
             throw Refusal.wrong(
                     "more-than-lot",
                     "pieces",
-                    "The pieces weigh %s more than the lot. Weigh them again."
-                            .formatted(kilograms(-split.cuttingLoss())));
+                    "The pieces weigh %s more than the lot. Weigh them again.".formatted(weight(-split.cuttingLoss())));
         }
         Map<UUID, Chamber> where = new LinkedHashMap<>();
         form.pieces().stream().filter(piece -> !piece.fresh()).forEach(piece -> {
@@ -141,7 +140,7 @@ public class HangingService {
                     "overload",
                     "chamberId",
                     "%s would carry %s and is made for %s. Air must reach every face."
-                            .formatted(chamber.name(), kilograms(load), kilograms(chamber.limitGrams()))));
+                            .formatted(chamber.name(), weight(load), weight(chamber.limitGrams()))));
         }
         boolean ice = chamber.kind() == ChamberKind.ICE_CHEST;
         if (coming.stream().anyMatch(piece -> (piece.method() == Method.ON_ICE) != ice)) {

@@ -3,6 +3,7 @@ package elvaro.server.shared;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.ConstraintViolationException;
 import java.net.URI;
+import java.sql.SQLException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -62,8 +63,14 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ProblemDetail duplicate(DataIntegrityViolationException clash) {
+    ProblemDetail refusedByTheDatabase(DataIntegrityViolationException clash) {
         LOG.warn("Refused by the database: {}", clash.getMostSpecificCause().getMessage());
+        boolean malformed = clash.getMostSpecificCause() instanceof SQLException cause
+                && String.valueOf(cause.getSQLState()).startsWith("22");
+        if (malformed) {
+            return problem(
+                    HttpStatus.UNPROCESSABLE_ENTITY, "invalid", null, "A value has the wrong form. Nothing was saved.");
+        }
         return problem(
                 HttpStatus.CONFLICT,
                 "clash",

@@ -1,0 +1,193 @@
+package elvaro.server.demo;
+
+import elvaro.server.account.AccountService;
+import elvaro.server.account.SetupService;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.chamber.ChamberForm;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.demo.Scenario.Bought;
+import elvaro.server.demo.Scenario.Hung;
+import elvaro.server.demo.Scenario.Reached;
+import elvaro.server.demo.Scenario.Room;
+import elvaro.server.lot.Lot;
+import elvaro.server.lot.LotForm;
+import elvaro.server.lot.LotService;
+import elvaro.server.piece.LogEntry;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceArchive;
+import elvaro.server.piece.PieceRole;
+import elvaro.server.piece.PieceState;
+import elvaro.server.piece.Place;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.settings.WorkshopSettings;
+import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Role;
+import elvaro.server.shared.SignedIn;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Fills an empty house with the invented workshop, dated so that something is always due. Seeded: the same every day. */
+@Component
+@Order(1)
+class DemoLoader implements ApplicationRunner {
+    private static final long SEED = 20_261;
+
+    private final boolean wanted;
+    private final String password;
+    private final SetupService setup;
+    private final AccountService accounts;
+    private final ChamberService chambers;
+    private final LotService lots;
+    private final PieceArchive archive;
+    private final WorkshopService workshops;
+    private final CurrentWorkshop current;
+    private final TransactionTemplate transaction;
+
+    DemoLoader(
+            @Value("${elvaro.demo}") boolean wanted,
+            @Value("${elvaro.demo-password}") String password,
+            SetupService setup,
+            AccountService accounts,
+            ChamberService chambers,
+            LotService lots,
+            PieceArchive archive,
+            WorkshopService workshops,
+            CurrentWorkshop current,
+            TransactionTemplate transaction) {
+        this.wanted = wanted;
+        this.password = password;
+        this.setup = setup;
+        this.accounts = accounts;
+        this.chambers = chambers;
+        this.lots = lots;
+        this.archive = archive;
+        this.workshops = workshops;
+        this.current = current;
+        this.transaction = transaction;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (!wanted || !setup.isNeeded()) {
+            return;
+        }
+        // Prices of an invented farm butchery, minor units per kg.
+        WorkshopSettings settings = new WorkshopSettings(
+                0, Scenario.NAME, "EUR", ZoneId.systemDefault().getId(), 5, 32, 3600, 18, 6800, 900, 250, 120, 35);
+        Scenario.Person first = Scenario.PEOPLE.get(0);
+        SignedIn owner =
+                setup.createWorkshop(settings, new SetupService.Owner(first.signInName(), first.name(), password));
+        current.actingAs(owner, () -> {
+            transaction.executeWithoutResult(status -> fill(owner));
+            return owner;
+        });
+    }
+
+    private void fill(SignedIn owner) {
+        Random random = new Random(SEED);
+        List<UUID> people = new ArrayList<>(List.of(owner.accountId()));
+        Scenario.PEOPLE.stream().skip(1).forEach(person -> {
+            UUID id = Scenario.id(random);
+            accounts.add(id, person.signInName(), person.name(), Role.BENCH_HAND, password);
+            people.add(id);
+        });
+        Map<String, UUID> rooms = new HashMap<>();
+        Scenario.ROOMS.forEach(room -> rooms.put(room.key(), chamber(room, random)));
+        Map<String, Integer> hanging = new HashMap<>();
+        for (Bought bought : Scenario.lots()) {
+            buy(bought, rooms, hanging, people, random);
+        }
+    }
+
+    private UUID chamber(Room room, Random random) {
+        UUID id = Scenario.id(random);
+        chambers.put(new ChamberForm(
+                id,
+                0,
+                room.name(),
+                room.kind(),
+                room.rails(),
+                room.places(),
+                room.limitGrams(),
+                room.celsius(),
+                room.humidityPercent(),
+                room.purchaseMinor(),
+                room.lifeYears(),
+                room.watts()));
+        return id;
+    }
+
+    private void buy(
+            Bought bought, Map<String, UUID> rooms, Map<String, Integer> hanging, List<UUID> people, Random random) {
+        LocalDate hungOn = workshops.today().minusDays(bought.daysAgo());
+        Lot lot = lots.receive(new LotForm(
+                Scenario.id(random),
+                0,
+                bought.cut(),
+                bought.grade(),
+                bought.boneIn(),
+                bought.fatMm(),
+                bought.grams(),
+                bought.priceMinor(),
+                bought.supplier(),
+                hungOn.minusDays(4 + random.nextInt(8)),
+                hungOn,
+                bought.celsius(),
+                "",
+                "",
+                Map.of()));
+        int left = bought.grams();
+        for (int index = 0; index < bought.pieces().size(); index++) {
+            Hung hung = bought.pieces().get(index);
+            int share = left / (bought.pieces().size() - index);
+            int green = index == bought.pieces().size() - 1
+                    ? left - 10 - random.nextInt(3) * 5
+                    : Math.round(share * (0.97f + random.nextFloat() * 0.06f) / 5) * 5;
+            left -= green;
+            hang(lot, bought, hung, index, green, hungOn, rooms, hanging, people, random);
+        }
+    }
+
+    private void hang(
+            Lot lot,
+            Bought bought,
+            Hung hung,
+            int index,
+            int green,
+            LocalDate hungOn,
+            Map<String, UUID> rooms,
+            Map<String, Integer> hanging,
+            List<UUID> people,
+            Random random) {
+        UUID id = Scenario.id(random);
+        String tag = lot.number() + String.valueOf((char) ('A' + index));
+        if (hung.role() == PieceRole.FRESH) {
+            archive.add(Piece.fresh(id, lot, tag, green), PieceState.FRESH, List.of());
+            return;
+        }
+        Room room = Scenario.ROOMS.stream()
+                .filter(each -> each.key().equals(hung.room()))
+                .findFirst()
+                .orElseThrow();
+        Chamber chamber = chambers.find(rooms.get(hung.room())).orElseThrow();
+        int place = hung.reached() == Reached.HANGING ? hanging.merge(hung.room(), 1, Integer::sum) - 1 : 0;
+        Piece piece = Piece.hang(id, lot, tag, hung.role(), green, hung.method(), hungOn, hung.days())
+                .in(chamber, new Place(place / room.places() + 1, place % room.places() + 1))
+                .costing(hung.method().usualConsumablesMinor());
+        ZoneId zone = workshops.mine().zone();
+        List<LogEntry> log = new Story(bought, hung, room, id, green, hungOn, zone, people, random).tell();
+        archive.add(piece, PieceState.valueOf(hung.reached().name()), log);
+    }
+}

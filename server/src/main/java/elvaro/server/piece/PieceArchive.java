@@ -1,0 +1,29 @@
+package elvaro.server.piece;
+
+import jakarta.persistence.EntityManager;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes in pieces whose story has been told already, rather than as it happens. */
+@Service
+@Transactional(propagation = Propagation.MANDATORY)
+public class PieceArchive {
+    private final EntityManager entities;
+
+    PieceArchive(EntityManager entities) {
+        this.entities = entities;
+    }
+
+    /**
+     * @param piece new
+     * @param state where its story has got to
+     * @param log all of it; an entry that is corrected stands before the one that corrects it
+     */
+    public void add(Piece piece, PieceState state, List<LogEntry> log) {
+        piece.becomes(state);
+        entities.persist(piece);
+        log.forEach(entities::persist);
+    }
+}

@@ -1,0 +1,172 @@
+package elvaro.server.account;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.server.support.Client;
+import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+@ExtendWith(RunningApp.class)
+class SignInIT {
+
+    private static Client benchHand(Someone owner) {
+        String name = UUID.randomUUID() + "@test.example";
+        owner.client()
+                .must(owner.client()
+                        .post(
+                                "/api/people",
+                                Map.of(
+                                        "id",
+                                        UUID.randomUUID().toString(),
+                                        "signInName",
+                                        name,
+                                        "name",
+                                        "Hand",
+                                        "role",
+                                        "BENCH_HAND",
+                                        "password",
+                                        RunningApp.PASSWORD)));
+        return RunningApp.signIn(name);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource({"/api/room", "/api/lots", "/api/people", "/api/workshop", "/api/openapi", "/api/nothing"})
+    void whoever_is_signed_out_gets_nothing(String path) {
+        Client.Answer answer = new Client(RunningApp.port()).get(path);
+        assertThat(answer.status()).isEqualTo(401);
+        assertThat(answer.type()).isEqualTo("signed-out");
+    }
+
+    @Test
+    void signing_out_ends_the_session(Someone owner) {
+        assertThat(owner.client().get("/api/room").status()).isEqualTo(200);
+        owner.client().must(owner.client().post("/api/sign-out", null));
+        assertThat(owner.client().get("/api/room").status()).isEqualTo(401);
+    }
+
+    @Test
+    void a_write_without_the_csrf_token_is_refused(Someone owner) {
+        owner.client().forgetCsrfToken();
+        Client.Answer answer = owner.client()
+                .post("/api/lots", Client.lotBody(UUID.randomUUID().toString(), 4000));
+        assertThat(answer.status()).isEqualTo(403);
+        owner.client().get("/api/session");
+        assertThat(owner.client().get("/api/lots").body()).isEmpty();
+    }
+
+    @Test
+    void the_eleventh_attempt_on_a_name_is_not_tried_even_with_the_right_password(Someone owner) {
+        Client guesser = new Client(RunningApp.port());
+        for (int attempt = 0; attempt < 10; attempt++) {
+            assertThat(guesser.signIn(owner.signInName(), "wrong").status()).isEqualTo(401);
+        }
+        Client.Answer eleventh = guesser.signIn(owner.signInName(), RunningApp.PASSWORD);
+        assertThat(eleventh.status()).isEqualTo(429);
+        assertThat(eleventh.type()).isEqualTo("too-many-attempts");
+        RunningApp.bean(JdbcClient.class).sql("delete from sign_in_attempt").update();
+    }
+
+    @Test
+    void passwords_are_kept_as_springs_default_hash(Someone owner, JdbcClient database) {
+        String hash = database.sql("select password_hash from account where sign_in_name = ?")
+                .param(owner.signInName())
+                .query(String.class)
+                .single();
+        assertThat(hash).startsWith("{bcrypt}$2").doesNotContain(RunningApp.PASSWORD);
+    }
+
+    @Test
+    void a_bench_hand_works_but_sets_nothing(Someone owner) {
+        Client hand = benchHand(owner);
+        String chamber = UUID.randomUUID().toString();
+        assertThat(hand.get("/api/room").status()).isEqualTo(200);
+        assertThat(hand.get("/api/people").status()).isEqualTo(403);
+        assertThat(hand.put("/api/chambers/" + chamber, Client.chamberBody(chamber, "Own", 5000))
+                        .status())
+                .isEqualTo(403);
+        assertThat(hand.put("/api/workshop", workshop(owner)).status()).isEqualTo(403);
+    }
+
+    private static Map<String, Object> workshop(Someone owner) {
+        Map<String, Object> body = new java.util.HashMap<>();
+        owner.client()
+                .get("/api/workshop")
+                .body()
+                .properties()
+                .forEach(field -> body.put(
+                        field.getKey(),
+                        field.getValue().isNumber()
+                                ? field.getValue().asInt()
+                                : field.getValue().asString()));
+        return body;
+    }
+
+    @Test
+    void of_two_who_change_the_workshop_at_once_the_second_is_told(Someone owner) {
+        Map<String, Object> seen = workshop(owner);
+        seen.put("name", "First");
+        assertThat(owner.client().put("/api/workshop", seen).status()).isEqualTo(200);
+        seen.put("name", "Second");
+        Client.Answer second = owner.client().put("/api/workshop", seen);
+        assertThat(second.status()).isEqualTo(409);
+        assertThat(second.type()).isEqualTo("changed-meanwhile");
+        assertThat(workshop(owner)).containsEntry("name", "First");
+    }
+
+    @Test
+    void shutting_a_person_out_ends_their_sessions_at_once(Someone owner) {
+        Client hand = benchHand(owner);
+        var person = owner.client()
+                .get("/api/people")
+                .body()
+                .valueStream()
+                .filter(each -> each.path("role").asString().equals("BENCH_HAND"))
+                .findFirst()
+                .orElseThrow();
+        owner.client()
+                .must(owner.client()
+                        .put(
+                                "/api/people/" + person.path("id").asString(),
+                                Map.of(
+                                        "version",
+                                        person.path("version").asInt(),
+                                        "name",
+                                        "Hand",
+                                        "role",
+                                        "BENCH_HAND",
+                                        "active",
+                                        false)));
+        assertThat(hand.get("/api/room").status()).isEqualTo(401);
+        assertThat(new Client(RunningApp.port())
+                        .signIn(person.path("signInName").asString(), RunningApp.PASSWORD)
+                        .status())
+                .isEqualTo(401);
+    }
+
+    @Test
+    void the_last_owner_cannot_leave_the_workshop_without_one(Someone owner) {
+        var me = owner.client().get("/api/people").body().get(0);
+        Client.Answer answer = owner.client()
+                .put(
+                        "/api/people/" + me.path("id").asString(),
+                        Map.of(
+                                "version",
+                                me.path("version").asInt(),
+                                "name",
+                                "Owner",
+                                "role",
+                                "BENCH_HAND",
+                                "active",
+                                true));
+        assertThat(answer.type()).isEqualTo("last-owner");
+        assertThat(owner.client().get("/api/people").body().get(0).path("role").asString())
+                .isEqualTo("OWNER");
+    }
+}

@@ -1,0 +1,177 @@
+package elvaro.server.shared;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.server.support.Client;
+import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** A person of one workshop can neither read nor write another's, through any endpoint there is. */
+@ExtendWith(RunningApp.class)
+class WorkshopsApartIT {
+    /** Everything of one workshop that a stranger might name. */
+    private record House(String chamber, String lot, String hanging, String pulled, String entry, String person) {
+        List<String> ids() {
+            return List.of(chamber, lot, hanging, pulled, entry, person);
+        }
+    }
+
+    private static House furnish(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Private", 100_000);
+        List<String> pieces = client.hang(chamber, 4000, 4000);
+        String entry = UUID.randomUUID().toString();
+        client.must(client.put("/api/pieces/" + pieces.get(0) + "/log/" + entry, Client.entry("WEIGHED", 3900)));
+        client.must(client.write(pieces.get(1), Client.entry("PULLED", 3800)));
+        client.must(client.write(pieces.get(1), Client.pile("STEAK", 3790)));
+        String lot = client.get("/api/pieces/" + pieces.get(0))
+                .body()
+                .at("/card/lotId")
+                .asString();
+        return new House(
+                chamber,
+                lot,
+                pieces.get(0),
+                pieces.get(1),
+                entry,
+                owner.person().accountId().toString());
+    }
+
+    /** A body each writing endpoint accepts, naming the other workshop's things. */
+    private static Map<String, Map<String, ?>> bodies(House house) {
+        Map<String, Object> correction = Client.entry("WEIGHED", 3000);
+        correction.put("corrects", house.entry());
+        Map<String, Map<String, ?>> bodies = new HashMap<>();
+        bodies.put("PUT /api/chambers/{id}", Client.chamberBody(house.chamber(), "Mine now", 1000));
+        bodies.put("PUT /api/lots/{id}", Client.lotBody(house.lot(), 9000));
+        bodies.put(
+                "POST /api/lots/{id}/pieces",
+                Map.of(
+                        "pieces",
+                        List.of(Client.hangBody(UUID.randomUUID().toString(), house.chamber(), 8000)),
+                        "answers",
+                        Map.of()));
+        bodies.put("PUT /api/pieces/{id}/target", Map.of("version", 0, "targetDays", 3));
+        bodies.put("PUT /api/pieces/{id}/log/{entryId}", correction);
+        bodies.put("PUT /api/bench/{pieceId}/order", Map.of("order", "SLICE_FIRST"));
+        bodies.put("PUT /api/bench/{pieceId}/close/{entryId}", Map.of("answers", Map.of()));
+        bodies.put("PUT /api/bench/{pieceId}/reopen/{entryId}", Map.of("reason", "mine"));
+        bodies.put("PUT /api/people/{id}", Map.of("version", 0, "name", "X", "role", "BENCH_HAND", "active", false));
+        bodies.put("PUT /api/people/{id}/password", Map.of("password", "taken over now"));
+        return bodies;
+    }
+
+    private static Stream<String> endpoints(RequestMappingHandlerMapping mapping) {
+        return mapping.getHandlerMethods().keySet().stream()
+                .flatMap(info -> info.getPatternValues().stream()
+                        .flatMap(pattern ->
+                                info.getMethodsCondition().getMethods().stream().map(method -> method + " " + pattern)))
+                .filter(endpoint -> endpoint.contains(" /api/") && !endpoint.contains("/api/openapi"))
+                .sorted();
+    }
+
+    @TestFactory
+    Stream<DynamicTest> no_endpoint_lets_a_stranger_in(JdbcClient database, Someone owner, Someone stranger) {
+        House house = furnish(owner);
+        Map<String, Map<String, ?>> bodies = bodies(house);
+        String before = snapshot(database, owner);
+        return endpoints(RunningApp.mapping())
+                .map(endpoint -> DynamicTest.dynamicTest(endpoint, () -> {
+                    String method = endpoint.substring(0, endpoint.indexOf(' '));
+                    String pattern = endpoint.substring(endpoint.indexOf(' ') + 1);
+                    boolean named = pattern.contains("{");
+                    if (named && !method.equals("GET")) {
+                        assertThat(bodies).as("a body for " + endpoint).containsKey(endpoint);
+                    }
+                    if (!named && !method.equals("GET")) {
+                        return; // Makes things of the caller's own; nothing of another's can be named.
+                    }
+                    Client.Answer answer = stranger.client().send(method, path(pattern, house), bodies.get(endpoint));
+                    if (named) {
+                        assertThat(answer.status()).as(answer.toString()).isIn(404, 409);
+                    }
+                    String said = answer.body().toString().replaceAll("\"instance\":\"[^\"]*\"", "");
+                    assertThat(said).doesNotContain(house.ids());
+                    assertThat(snapshot(database, owner)).isEqualTo(before);
+                }));
+    }
+
+    private static String path(String pattern, House house) {
+        String piece = pattern.startsWith("/api/bench") ? house.pulled() : house.hanging();
+        String id = pattern.startsWith("/api/chambers")
+                ? house.chamber()
+                : pattern.startsWith("/api/lots")
+                        ? house.lot()
+                        : pattern.startsWith("/api/people") ? house.person() : piece;
+        return pattern.replace("{id}", id)
+                        .replace("{pieceId}", piece)
+                        .replace("{entryId}", UUID.randomUUID().toString())
+                + switch (pattern) {
+                    case "/api/compare" -> "?pieces=" + house.hanging() + "," + house.pulled();
+                    case "/api/pieces" -> "?tag=1";
+                    case "/api/lots/{id}/split" -> "?grams=100";
+                    default -> "";
+                };
+    }
+
+    /** Every row of the workshop, to the last column. */
+    private static String snapshot(JdbcClient database, Someone owner) {
+        StringBuilder all = new StringBuilder();
+        for (String table : List.of("account", "chamber", "lot", "piece", "log_entry", "decision")) {
+            all.append(database.sql("select * from " + table + " where workshop_id = ? order by id")
+                    .param(owner.person().workshopId().toString())
+                    .query()
+                    .listOfRows());
+        }
+        return all.toString();
+    }
+
+    @Test
+    void a_piece_cannot_be_hung_in_another_workshops_chamber(Someone owner, Someone stranger) {
+        String foreign = owner.client().chamber("Private", 100_000);
+        String lot = UUID.randomUUID().toString();
+        stranger.client().must(stranger.client().post("/api/lots", Client.lotBody(lot, 4000)));
+        Client.Answer answer = stranger.client()
+                .post(
+                        "/api/lots/" + lot + "/pieces",
+                        Map.of(
+                                "pieces",
+                                List.of(Client.hangBody(UUID.randomUUID().toString(), foreign, 4000)),
+                                "answers",
+                                Map.of()));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.body().path("field").asString()).isEqualTo("chamberId");
+    }
+
+    @Test
+    void every_table_with_rows_of_a_workshop_names_it(JdbcClient database) {
+        List<String> without = database.sql("""
+                        select t.table_name from information_schema.tables t
+                        where t.table_schema = database() and t.table_type = 'BASE TABLE' and not exists (
+                            select 1 from information_schema.columns c
+                            where c.table_schema = t.table_schema and c.table_name = t.table_name
+                            and c.column_name = 'workshop_id')
+                        """).query(String.class).list();
+        assertThat(without)
+                .containsExactlyInAnyOrder(
+                        "workshop",
+                        "workshop_aud",
+                        "revision",
+                        "setup_code",
+                        "sign_in_attempt",
+                        "SPRING_SESSION",
+                        "SPRING_SESSION_ATTRIBUTES",
+                        "flyway_schema_history");
+    }
+}

@@ -1,0 +1,194 @@
+package elvaro.server.support;
+
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The API as a browser speaks to it: cookies, CSRF token, JSON. */
+public final class Client {
+    private static final JsonMapper JSON = new JsonMapper();
+
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final String base;
+
+    public Client(int port) {
+        base = "http://127.0.0.1:" + port;
+    }
+
+    /** What came back. */
+    public record Answer(int status, JsonNode body) {
+        public String type() {
+            return body.path("type").asString("").replace("urn:elvaro:", "");
+        }
+
+        public List<String> questions() {
+            return body.path("questions")
+                    .valueStream()
+                    .map(question -> question.path("id").asString())
+                    .toList();
+        }
+    }
+
+    public Answer get(String path) {
+        return send("GET", path, null);
+    }
+
+    public Answer put(String path, Map<String, ?> body) {
+        return send("PUT", path, body);
+    }
+
+    public Answer post(String path, Map<String, ?> body) {
+        return send("POST", path, body);
+    }
+
+    public Answer signIn(String name, String password) {
+        get("/api/session"); // brings the CSRF token
+        String form = "username=" + encode(name) + "&password=" + encode(password);
+        return exchange(request("/api/sign-in")
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .method("POST", BodyPublishers.ofString(form)));
+    }
+
+    public Answer send(String method, String path, Map<String, ?> body) {
+        HttpRequest.Builder request = request(path);
+        if (body == null) {
+            return exchange(request.method(method, BodyPublishers.noBody()));
+        }
+        return exchange(request.header("Content-Type", "application/json")
+                .method(method, BodyPublishers.ofString(JSON.writeValueAsString(body))));
+    }
+
+    /** Forgets the CSRF token, as a page of another site would not know it. */
+    public void forgetCsrfToken() {
+        cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .toList()
+                .forEach(cookie -> cookies.getCookieStore().remove(URI.create(base), cookie));
+    }
+
+    private HttpRequest.Builder request(String path) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path));
+        cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .forEach(token -> request.header("X-XSRF-TOKEN", token));
+        return request;
+    }
+
+    private Answer exchange(HttpRequest.Builder request) {
+        try {
+            var response = http.send(request.build(), BodyHandlers.ofString());
+            String text = response.body();
+            boolean json = text.startsWith("{") || text.startsWith("[");
+            return new Answer(response.statusCode(), json ? JSON.readTree(text) : JSON.createObjectNode());
+        } catch (java.io.IOException | InterruptedException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
+    private static String encode(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+
+    // --- what every test needs ---
+
+    public String chamber(String name, int limitGrams) {
+        String id = UUID.randomUUID().toString();
+        must(put("/api/chambers/" + id, chamberBody(id, name, limitGrams)));
+        return id;
+    }
+
+    public static Map<String, Object> chamberBody(String id, String name, int limitGrams) {
+        return Map.ofEntries(
+                Map.entry("id", id),
+                Map.entry("version", 0),
+                Map.entry("name", name),
+                Map.entry("kind", "CABINET"),
+                Map.entry("rails", 1),
+                Map.entry("placesPerRail", 6),
+                Map.entry("limitGrams", limitGrams),
+                Map.entry("setCelsius", 2),
+                Map.entry("setHumidityPercent", 80),
+                Map.entry("purchaseMinor", 0),
+                Map.entry("lifeYears", 10),
+                Map.entry("powerWatts", 0));
+    }
+
+    public static Map<String, Object> lotBody(String id, int grams) {
+        return new java.util.HashMap<>(Map.ofEntries(
+                Map.entry("id", id),
+                Map.entry("version", 0),
+                Map.entry("cutCode", "rib-bone-in"),
+                Map.entry("grade", ""),
+                Map.entry("boneIn", true),
+                Map.entry("fatCoverMm", 0),
+                Map.entry("receivedGrams", grams),
+                Map.entry("priceMinorPerKg", 2000),
+                Map.entry("supplier", "Hollin Farm"),
+                Map.entry("receivedOn", "2026-01-05"),
+                Map.entry("sourceTag", ""),
+                Map.entry("note", ""),
+                Map.entry("answers", Map.of())));
+    }
+
+    public static Map<String, Object> hangBody(String id, String chamberId, int grams) {
+        return new java.util.HashMap<>(Map.ofEntries(
+                Map.entry("id", id),
+                Map.entry("role", "PLAIN"),
+                Map.entry("greenGrams", grams),
+                Map.entry("method", "OPEN_AIR"),
+                Map.entry("chamberId", chamberId),
+                Map.entry("hungOn", "2026-01-06"),
+                Map.entry("targetDays", 35),
+                Map.entry("coatGrams", 0),
+                Map.entry("consumablesMinor", 0)));
+    }
+
+    /** Receives a lot and hangs it in pieces of the given weights; returns the pieces' ids. */
+    public List<String> hang(String chamberId, int... grams) {
+        String lot = UUID.randomUUID().toString();
+        must(post("/api/lots", lotBody(lot, java.util.Arrays.stream(grams).sum())));
+        List<String> ids = java.util.Arrays.stream(grams)
+                .mapToObj(each -> UUID.randomUUID().toString())
+                .toList();
+        var pieces = java.util.stream.IntStream.range(0, grams.length)
+                .mapToObj(index -> hangBody(ids.get(index), chamberId, grams[index]))
+                .toList();
+        must(post("/api/lots/" + lot + "/pieces", Map.of("pieces", pieces, "answers", Map.of())));
+        return ids;
+    }
+
+    public static Map<String, Object> entry(String kind, int grams) {
+        return new java.util.HashMap<>(Map.of("kind", kind, "grams", grams, "words", "", "answers", Map.of()));
+    }
+
+    public static Map<String, Object> pile(String stream, int grams) {
+        Map<String, Object> body = entry("PILE", grams);
+        body.put("stream", stream);
+        return body;
+    }
+
+    public Answer write(String pieceId, Map<String, ?> entry) {
+        return put("/api/pieces/" + pieceId + "/log/" + UUID.randomUUID(), entry);
+    }
+
+    public Answer must(Answer answer) {
+        if (answer.status() / 100 != 2) {
+            throw new AssertionError("Refused: " + answer);
+        }
+        return answer;
+    }
+}

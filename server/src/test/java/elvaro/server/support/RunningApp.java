@@ -1,0 +1,72 @@
+package elvaro.server.support;
+
+import elvaro.server.App;
+import elvaro.server.account.SetupService;
+import elvaro.server.settings.WorkshopSettings;
+import elvaro.server.shared.SignedIn;
+import java.util.UUID;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/**
+ * Starts the real application once per JVM, with the demo, on the MariaDB the launcher gives the tests, and hands its
+ * beans to test methods. Each test makes its own workshop, so that tests do not see one another.
+ */
+public class RunningApp implements ParameterResolver {
+    public static final String PASSWORD = "a few plain words";
+
+    private static final ConfigurableApplicationContext CONTEXT = new SpringApplication(App.class)
+            .run("--server.port=0", "--elvaro.demo=true", "--elvaro.demo-password=" + PASSWORD);
+
+    /** A person of a workshop, signed in over HTTP. */
+    public record Someone(Client client, SignedIn person, String signInName) {}
+
+    public static int port() {
+        return Integer.parseInt(CONTEXT.getEnvironment().getProperty("local.server.port", "0"));
+    }
+
+    public static <T> T bean(Class<T> type) {
+        return CONTEXT.getBean(type);
+    }
+
+    /** Where every endpoint is listed; there are several of the type. */
+    public static RequestMappingHandlerMapping mapping() {
+        return CONTEXT.getBean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class);
+    }
+
+    /** The owner of a workshop of their own, with one chamber to hang in. */
+    public static Someone newWorkshop() {
+        String name = UUID.randomUUID() + "@test.example";
+        SignedIn person = bean(SetupService.class)
+                .createWorkshop(
+                        WorkshopSettings.starting("Test shop", "EUR", "Europe/Berlin"),
+                        new SetupService.Owner(name, "Owner", PASSWORD));
+        return new Someone(signIn(name), person, name);
+    }
+
+    public static Client signIn(String name) {
+        Client client = new Client(port());
+        Client.Answer answer = client.signIn(name, PASSWORD);
+        if (answer.status() != 204) {
+            throw new AssertionError("Sign-in failed: " + answer);
+        }
+        return client;
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+        Class<?> type = parameter.getParameter().getType();
+        return type == Someone.class || type == JdbcClient.class;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+        Class<?> type = parameter.getParameter().getType();
+        return type == Someone.class ? newWorkshop() : bean(type);
+    }
+}

@@ -1,0 +1,46 @@
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import { useMutation } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import { signIn } from '../api/client';
+import { refresh } from '../api/queries';
+import { ProblemNotice } from '../kit/Notices';
+import { Door } from './Door';
+
+export function SignIn() {
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const enter = useMutation({ mutationFn: () => signIn(name, password), onSuccess: refresh });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    enter.mutate();
+  };
+  return (
+    <Door title="Sign in">
+      <Stack component="form" spacing={2} onSubmit={submit}>
+        <TextField
+          label="Sign-in name"
+          type="email"
+          autoComplete="username"
+          autoFocus
+          required
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <TextField
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+          required
+          value={password}
+          onChange={(event) => setPassword(event.target.value)}
+        />
+        <ProblemNotice failure={enter.error} />
+        <Button type="submit" variant="contained" size="large" disabled={enter.isPending}>
+          Sign in
+        </Button>
+      </Stack>
+    </Door>
+  );
+}

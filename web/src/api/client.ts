@@ -1,0 +1,67 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schema = components['schemas'];
+export type Question = Schema['Question'];
+export type PieceCard = Schema['PieceCard'];
+export type PieceView = Schema['PieceView'];
+export type Answers = Record<string, string>;
+
+/** A request the server did not carry out, in its own words. */
+export class Problem extends Error {
+  readonly type: string;
+  readonly status: number;
+  readonly field?: string;
+  readonly questions: Question[];
+
+  constructor(
+    status: number,
+    body: { type?: string; detail?: string; field?: string; questions?: Question[] } = {},
+  ) {
+    super(body.detail ?? 'Elvaro does not answer. What you typed is kept; try again in a moment.');
+    this.status = status;
+    this.type = (body.type ?? '').replace('urn:elvaro:', '');
+    this.field = body.field;
+    this.questions = body.questions ?? [];
+  }
+}
+
+function csrfToken(): string {
+  return /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '';
+}
+
+/** fetch with the CSRF token; a failure of any kind becomes a Problem. */
+async function send(request: Request): Promise<Response> {
+  request.headers.set('X-XSRF-TOKEN', csrfToken());
+  let response: Response;
+  try {
+    response = await fetch(request);
+  } catch {
+    throw new Problem(0);
+  }
+  if (!response.ok) {
+    const body = await response.json().catch(() => undefined);
+    throw new Problem(response.status, body);
+  }
+  return response;
+}
+
+export const api = createClient<paths>({ fetch: send });
+
+/** What came back; openapi-fetch leaves it open for errors, which never get here. */
+export async function answer<T>(call: Promise<{ data?: T }>): Promise<T> {
+  return (await call).data as T;
+}
+
+export async function signIn(name: string, password: string): Promise<void> {
+  await send(
+    new Request('/api/sign-in', {
+      method: 'POST',
+      body: new URLSearchParams({ username: name, password }),
+    }),
+  );
+}
+
+export async function signOut(): Promise<void> {
+  await send(new Request('/api/sign-out', { method: 'POST' }));
+}

@@ -1,0 +1,79 @@
+import { QueryClient, useQuery } from '@tanstack/react-query';
+import { answer, api, Problem } from './client';
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 10_000,
+      retry: (count, failure) => count < 2 && failure instanceof Problem && failure.status === 0,
+    },
+  },
+});
+
+const session = { queryKey: ['session'], queryFn: () => answer(api.GET('/api/session')) };
+
+export const useSession = () => useQuery({ ...session, staleTime: 60_000 });
+
+export const useRoom = () =>
+  useQuery({ queryKey: ['room'], queryFn: () => answer(api.GET('/api/room')), refetchInterval: 60_000 });
+
+export const useCuts = () =>
+  useQuery({ queryKey: ['cuts'], queryFn: () => answer(api.GET('/api/cuts')), staleTime: Infinity });
+
+export const useMethods = () =>
+  useQuery({ queryKey: ['methods'], queryFn: () => answer(api.GET('/api/methods')), staleTime: Infinity });
+
+export const useSuppliers = () =>
+  useQuery({ queryKey: ['suppliers'], queryFn: () => answer(api.GET('/api/suppliers')) });
+
+export const useChambers = () =>
+  useQuery({ queryKey: ['chambers'], queryFn: () => answer(api.GET('/api/chambers')) });
+
+export const useLots = () => useQuery({ queryKey: ['lots'], queryFn: () => answer(api.GET('/api/lots')) });
+
+export const useLot = (id: string) =>
+  useQuery({
+    queryKey: ['lots', id],
+    queryFn: () => answer(api.GET('/api/lots/{id}', { params: { path: { id } } })),
+  });
+
+export const usePiece = (id: string) =>
+  useQuery({
+    queryKey: ['pieces', id],
+    queryFn: () => answer(api.GET('/api/pieces/{id}', { params: { path: { id } } })),
+  });
+
+export const useCutPieces = () =>
+  useQuery({ queryKey: ['pieces', 'cut'], queryFn: () => answer(api.GET('/api/pieces/cut')) });
+
+export const useTagged = (tag: string) =>
+  useQuery({
+    queryKey: ['tagged', tag],
+    queryFn: () => answer(api.GET('/api/pieces', { params: { query: { tag } } })),
+    enabled: tag !== '',
+    placeholderData: (before) => before,
+  });
+
+export const useBench = (pieceId: string) =>
+  useQuery({
+    queryKey: ['bench', pieceId],
+    queryFn: () => answer(api.GET('/api/bench/{pieceId}', { params: { path: { pieceId } } })),
+    retry: false,
+  });
+
+export const useComparison = (pieces: string[]) =>
+  useQuery({
+    queryKey: ['compare', pieces],
+    queryFn: () => answer(api.GET('/api/compare', { params: { query: { pieces } } })),
+    enabled: pieces.length >= 2,
+    placeholderData: (before) => before,
+  });
+
+export const useWorkshop = () =>
+  useQuery({ queryKey: ['workshop'], queryFn: () => answer(api.GET('/api/workshop')) });
+
+export const usePeople = (mayAsk: boolean) =>
+  useQuery({ queryKey: ['people'], queryFn: () => answer(api.GET('/api/people')), enabled: mayAsk });
+
+/** After anything was written: all that is on screen is read afresh. */
+export const refresh = () => queryClient.invalidateQueries();

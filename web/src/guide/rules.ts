@@ -1,0 +1,117 @@
+/** A caution with where it comes from. Sources marked "from memory" were written down without the work at hand. */
+export interface Rule {
+  id: string;
+  title: string;
+  says: string[];
+  source: string;
+}
+
+export const rules: Rule[] = [
+  {
+    id: 'cold',
+    title: 'Cold',
+    says: [
+      'Meat is held at or below 5 °C (41 °F). Elvaro aims at 0 to 3 °C.',
+      'What arrives or hangs warmer needs a person to decide, and the decision is kept.',
+    ],
+    source: 'FDA Food Code 3-501.16, from memory.',
+  },
+  {
+    id: 'refrigerator',
+    title: 'Household refrigerators',
+    says: [
+      'A household refrigerator that is opened all day is not a chamber.',
+      'Nothing ages in open air beside uncovered food.',
+    ],
+    source: 'Common practice.',
+  },
+  {
+    id: 'membrane',
+    title: 'Membranes',
+    says: [
+      'Membranes are single use. Rewrapping needs a new one.',
+      'At least three quarters of the film must touch meat; seal two or three times.',
+    ],
+    source: 'Common practice.',
+  },
+  {
+    id: 'looking',
+    title: 'Looking and smelling',
+    says: [
+      'Dark, dry, leathery crust and white powdery mould in patches: carry on, trim it away later.',
+      'Green, blue, black, pink or hairy mould, slime, gas, a sour, ammonia or putrid smell, soft rot in a pocket: stop. That part is discard; if it is through the piece, all of it is. Nobody tastes to find out.',
+    ],
+    source: 'Common practice.',
+  },
+  {
+    id: 'cooking',
+    title: 'Cooking',
+    says: [
+      'Whole-muscle beef 63 °C (145 °F) and three minutes’ rest; ground meat 71 °C (160 °F); poultry and wildfowl 74 °C (165 °F); fish 63 °C (145 °F).',
+      'Tasting below these is the panel’s informed choice; never for the pregnant, the very young or old, or the immunocompromised.',
+    ],
+    source: 'USDA FSIS minimum temperatures, from memory.',
+  },
+  {
+    id: 'bench',
+    title: 'At the bench',
+    says: [
+      'A cut-resistant glove on the holding hand; saws and torches with both hands and a clear head.',
+      'Trim ground with crust is ground meat: cook it through.',
+    ],
+    source: 'Common practice.',
+  },
+  {
+    id: 'game',
+    title: 'Game',
+    says: [
+      'Handle a dead animal with gloves. Inspect lymph nodes, avoid brain and spine; where wasting disease occurs test first and follow the wildlife agency.',
+      'Bear and boar carry Trichinella that freezing does not kill: cook through. Check for shot and lead round the wound.',
+    ],
+    source: 'Wildlife agencies and common practice.',
+  },
+  {
+    id: 'fish',
+    title: 'Fish',
+    says: [
+      'Fish eaten raw: −20 °C for 7 days or −35 °C for 15 hours against parasites; some large tuna are exempt.',
+      'Histamine: keep at or below 4 °C without a break. Cooking does not destroy it.',
+    ],
+    source: 'FDA Food Code 3-402.11, from memory.',
+  },
+  {
+    id: 'shop',
+    title: 'Shops',
+    says: ['Many places need a permit or a HACCP plan for dry ageing. Ask before the first sale.'],
+    source: 'Local law.',
+  },
+];
+
+/** The ledger's symbols and formulas. */
+export const ledgerWorking: [string, string][] = [
+  ['Green weight G', 'what was hung, on day 0'],
+  ['Taken early W', 'slices taken before the pull'],
+  ['Aged weight A', 'weight at the pull, without coat or seal'],
+  ['Shrink', 'S = G − W − A, as a share S / G: water'],
+  ['Steak yield', 'P / G: steaks and roasts'],
+  ['Usable yield', '(P + U + F) / G: with usable trim U and rendering fat F'],
+  ['Trim', '(U + F + B + D) / G: with bone B and discard D'],
+  [
+    'Balance',
+    'E = A − (P + U + F + B + D). Asked about above the larger of two scale divisions for each weighing and 1 % of A; above 3 % a reason is needed.',
+  ],
+  [
+    'Crust in the picture',
+    '2 mm and 1 mm for every kg of water lost per m² of surface, 0.7 of it under a membrane; an estimate until the bench has weighed it',
+  ],
+  [
+    'Landed cost',
+    'G at its price, bag or salt, share of the chamber written off over its life, share of its energy, labour',
+  ],
+  ['Chamber share', 'the piece’s weight over the mean load that hung beside it'],
+  [
+    'Cost of the steak',
+    '(landed cost − trim, fat and bone at their worth) / P: the price at which it breaks even',
+  ],
+  ['Price for a margin m', 'cost / (1 − m)'],
+];

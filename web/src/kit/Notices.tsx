@@ -1,0 +1,107 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useEffect, useRef, useState } from 'react';
+import type { Answers } from '../api/client';
+import { Problem } from '../api/client';
+import { useUnits } from './units';
+
+/** What the server said when it did not carry something out; nothing when it asks, which is Questions' part. */
+export function ProblemNotice({ failure }: { failure: unknown }) {
+  const units = useUnits();
+  if (!failure || (failure instanceof Problem && failure.questions.length > 0)) {
+    return null;
+  }
+  const text =
+    failure instanceof Problem ? failure.message : 'Something went wrong here. What you typed is kept.';
+  return (
+    <Alert severity="error" variant="outlined">
+      {units.sentence(text)}
+    </Alert>
+  );
+}
+
+interface QuestionsProps {
+  failure: unknown;
+  busy: boolean;
+  /** The word on the button that keeps the value. */
+  keep?: string;
+  onAnswer: (answers: Answers) => void;
+}
+
+/** Doubts about a value, each to be settled before it is kept. Changing the value instead is always open. */
+export function Questions({ failure, busy, keep = 'Keep it', onAnswer }: QuestionsProps) {
+  const units = useUnits();
+  const [reasons, setReasons] = useState<Answers>({});
+  const box = useRef<HTMLDivElement>(null);
+  const questions = failure instanceof Problem ? failure.questions : [];
+  useEffect(() => {
+    // The question may lie below the fold; whoever is asked must see it.
+    box.current?.scrollIntoView({ block: 'nearest' });
+    box.current?.focus({ preventScroll: true });
+  }, [failure]);
+  if (questions.length === 0) {
+    return null;
+  }
+  const missing = questions.some((question) => question.needsReason && !reasons[question.id]?.trim());
+  return (
+    <Box
+      ref={box}
+      tabIndex={-1}
+      role="alertdialog"
+      aria-label="Please check"
+      sx={{ borderLeft: '6px solid', borderColor: 'warning.main', pl: 2, py: 0.5 }}
+    >
+      <Stack spacing={1.5}>
+        {questions.map((question) => (
+          <div key={question.id}>
+            <Typography sx={{ fontWeight: 620, mb: question.needsReason ? 1.5 : 0 }}>
+              {units.sentence(question.sentence)}
+            </Typography>
+            {question.needsReason && (
+              <TextField
+                size="small"
+                label="Reason"
+                value={reasons[question.id] ?? ''}
+                onChange={(event) => setReasons({ ...reasons, [question.id]: event.target.value })}
+              />
+            )}
+          </div>
+        ))}
+        <Box>
+          <Button
+            variant="contained"
+            color="warning"
+            disabled={missing || busy}
+            onClick={() =>
+              onAnswer(Object.fromEntries(questions.map((each) => [each.id, reasons[each.id]?.trim() ?? ''])))
+            }
+          >
+            {keep}
+          </Button>
+          <Typography variant="body2" component="span" sx={{ ml: 2, color: 'text.secondary' }}>
+            or change the value above
+          </Typography>
+        </Box>
+      </Stack>
+    </Box>
+  );
+}
+
+/** A caution of the trade, with its place in the guide. */
+export function Caution({ children, rule }: { children: string; rule: string }) {
+  return (
+    <Typography
+      variant="body2"
+      sx={{ borderLeft: '3px solid', borderColor: 'part.fat', pl: 1.5, color: 'text.secondary' }}
+    >
+      {children}{' '}
+      <Box component="a" href={`/guide#${rule}`} sx={{ color: 'secondary.main' }}>
+        Rule and source
+      </Box>
+    </Typography>
+  );
+}

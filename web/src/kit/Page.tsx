@@ -1,0 +1,39 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { useTitle } from './drafts';
+
+interface Props {
+  title: string;
+  /** Stands beside the title. */
+  aside?: ReactNode;
+  children: ReactNode;
+}
+
+/** A view: its title and its content, as wide as the screen lets it. */
+export function Page({ title, aside, children }: Props) {
+  useTitle(title);
+  return (
+    <Box
+      component="main"
+      id="main"
+      tabIndex={-1}
+      sx={{ px: { xs: 2, md: 4 }, pt: 2.5, pb: 10, maxWidth: 1480, mx: 'auto', outline: 'none' }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap', mb: 2 }}>
+        <Typography variant="h1">{title}</Typography>
+        {aside}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** Stands while something is fetched, or says why it did not come. */
+export function Waiting({ failure }: { failure?: unknown }) {
+  return (
+    <Typography role="status" sx={{ py: 4, color: 'text.secondary' }}>
+      {failure instanceof Error ? failure.message : 'One moment …'}
+    </Typography>
+  );
+}

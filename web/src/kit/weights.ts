@@ -1,0 +1,67 @@
+/** Weights as people write and read them. Inside, a weight is a whole number of grams. */
+export type WeightUnit = 'KG' | 'G' | 'LB' | 'LB_OZ';
+
+/** International pound, exact. */
+const GRAMS_PER_POUND = 453.59237;
+const GRAMS_PER_OUNCE = GRAMS_PER_POUND / 16;
+
+const perUnit: Record<string, number> = {
+  kg: 1000,
+  g: 1,
+  lb: GRAMS_PER_POUND,
+  lbs: GRAMS_PER_POUND,
+  oz: GRAMS_PER_OUNCE,
+};
+
+const plainUnit: Record<WeightUnit, string> = { KG: 'kg', G: 'g', LB: 'lb', LB_OZ: 'lb' };
+
+/** How a weight is written in the person's unit, e.g. `8.400 kg` or `10 lb 9.6 oz`. */
+export function writeWeight(grams: number, unit: WeightUnit): string {
+  const sign = grams < 0 ? '−' : '';
+  const size = Math.abs(grams);
+  switch (unit) {
+    case 'KG':
+      return `${sign}${(size / 1000).toFixed(3)} kg`;
+    case 'G':
+      return `${sign}${Math.round(size)} g`;
+    case 'LB':
+      return `${sign}${(size / GRAMS_PER_POUND).toFixed(2)} lb`;
+    case 'LB_OZ': {
+      const tenths = Math.round((size / GRAMS_PER_OUNCE) * 10);
+      return `${sign}${Math.floor(tenths / 160)} lb ${((tenths % 160) / 10).toFixed(1)} oz`;
+    }
+  }
+}
+
+/** The number alone, to stand in a field where the unit is written beside it. */
+export function weightForField(grams: number, unit: WeightUnit): string {
+  return unit === 'LB_OZ' ? writeWeight(grams, unit) : (writeWeight(grams, unit).split(' ')[0] ?? '');
+}
+
+export const unitOf = (unit: WeightUnit): string => (unit === 'LB_OZ' ? 'lb oz' : plainUnit[unit]);
+
+/**
+ * Reads a weight to the gram: `8.4`, `8,4`, `8.4 kg`, `840 g`, `10.6 lb`, `10 lb 9.6 oz`. A number alone is in the
+ * person's own unit. Null where it cannot be read.
+ */
+export function readWeight(text: string, unit: WeightUnit): number | null {
+  const clean = text.trim().toLowerCase().replace(/,/g, '.');
+  if (clean === '') {
+    return null;
+  }
+  const parts = [...clean.matchAll(/(\d+(?:\.\d*)?|\.\d+)\s*(kg|g|lbs|lb|oz)?\s*/g)];
+  const read = parts.map((part) => part[0]).join('');
+  if (read !== clean || parts.length === 0 || parts.length > 2) {
+    return null;
+  }
+  let grams = 0;
+  for (const [index, part] of parts.entries()) {
+    const followsPounds = index === 1 && (parts[0]?.[2] ?? plainUnit[unit]).startsWith('lb');
+    if (index === 1 && !followsPounds) {
+      return null;
+    }
+    const named = part[2] ?? (index === 1 ? 'oz' : plainUnit[unit]);
+    grams += Number(part[1]) * (perUnit[named] ?? Number.NaN);
+  }
+  return Number.isFinite(grams) ? Math.round(grams) : null;
+}

@@ -1,0 +1,54 @@
+import type { Schema } from '../api/client';
+
+export const workWords: Record<Schema['DueView']['work'], string> = {
+  PULL_OVERDUE: 'Pull',
+  PULL: 'Pull',
+  CUT: 'Cut',
+  HANG: 'Hang',
+  WEIGH: 'Weigh',
+};
+
+/** How long something has been due, in words. */
+export function dueWords(due: Schema['DueView']): string {
+  const late = due.days === 1 ? '1 day' : `${due.days} days`;
+  switch (due.work) {
+    case 'PULL_OVERDUE':
+      return `${late} past its target`;
+    case 'PULL':
+      return 'its day is today';
+    case 'CUT':
+      return due.days === 0 ? 'pulled today' : `pulled ${late} ago`;
+    case 'HANG':
+      return due.days === 0 ? 'came today' : `came ${late} ago`;
+    case 'WEIGH':
+      return due.days === 0 ? 'weighing day' : `weighing ${late} late`;
+  }
+}
+
+export const roleWords: Record<Schema['PieceCard']['role'], string> = {
+  PLAIN: 'plain',
+  CONTROL: 'control',
+  TREATED: 'treated',
+  FRESH: 'set aside fresh',
+};
+
+export const kindWords: Record<Schema['EntryView']['kind'], string> = {
+  WEIGHED: 'Weighed',
+  COAT_ON: 'Coat or seal on',
+  COAT_OFF: 'Coat or seal off',
+  WITHDRAWN: 'Slice taken',
+  PULLED: 'Pulled',
+  PILE: 'Pile',
+  NOTE: 'Note',
+  CLOSED: 'Bench closed',
+  REOPENED: 'Bench opened again',
+  TAKEN_BACK: 'Taken back',
+};
+
+export const chamberWords: Record<Schema['ChamberForm']['kind'], string> = {
+  CABINET: 'Cabinet',
+  WALK_IN: 'Walk-in room',
+  REFRIGERATOR: 'Refrigerator',
+  SHED: 'Shed',
+  ICE_CHEST: 'Ice chest',
+};

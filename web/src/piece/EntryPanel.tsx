@@ -1,0 +1,163 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useState, type FormEvent } from 'react';
+import type { Answers, PieceView, Schema } from '../api/client';
+import { useDraft } from '../kit/drafts';
+import { useWriteEntry } from '../kit/entries';
+import { ProblemNotice, Questions } from '../kit/Notices';
+import { SectionGlyph } from '../kit/SectionGlyph';
+import { percent, useUnits } from '../kit/units';
+import { WeightField } from '../kit/WeightField';
+
+export type EntryKind = Extract<
+  Schema['EntryForm']['kind'],
+  'WEIGHED' | 'PULLED' | 'WITHDRAWN' | 'COAT_ON' | 'COAT_OFF' | 'NOTE'
+>;
+
+const wording: Record<EntryKind, { ask: string; save: string; words: string }> = {
+  WEIGHED: { ask: 'Weight on the scale', save: 'Save weight', words: 'Note (optional)' },
+  PULLED: { ask: 'Weight at the pull', save: 'Pull it', words: 'Note (optional)' },
+  WITHDRAWN: { ask: 'Weight of the slice', save: 'Save slice', words: 'What for (optional)' },
+  COAT_ON: { ask: 'Weight of the coat', save: 'Save coat', words: 'Which coat' },
+  COAT_OFF: { ask: 'Weight of the coat as it came off', save: 'Save', words: 'Note (optional)' },
+  NOTE: { ask: '', save: 'Save note', words: 'What you saw or did' },
+};
+
+interface Draft {
+  weight: string;
+  words: string;
+  at: string;
+}
+
+interface Props {
+  piece: PieceView;
+  kind: EntryKind;
+  /** The entry to be corrected, if this is a correction. */
+  corrects?: Schema['EntryView'];
+  onSaved: () => void;
+}
+
+/** One entry for one piece: the figure large, the last weight beside it, questions before it is kept. */
+export function EntryPanel({ piece, kind, corrects, onSaved }: Props) {
+  const units = useUnits();
+  const { card } = piece;
+  const [draft, setDraft, clearDraft] = useDraft<Draft>(`${kind} ${corrects?.id ?? card.id}`, () => ({
+    weight: corrects && kind !== 'NOTE' ? units.weightForField(corrects.grams) : '',
+    words: kind === 'NOTE' ? (corrects?.words ?? '') : '',
+    at: '',
+  }));
+  const [askWhen, setAskWhen] = useState(draft.at !== '');
+  const write = useWriteEntry(card.id);
+  const words = wording[kind];
+  const grams = kind === 'NOTE' ? 0 : units.readWeight(draft.weight);
+  const ready = kind === 'NOTE' ? draft.words.trim() !== '' : grams !== null && grams > 0;
+
+  const change = (part: Partial<Draft>) => {
+    setDraft({ ...draft, ...part });
+    write.startOver();
+  };
+  const save = (answers: Answers) => {
+    if (!ready || grams === null) {
+      return;
+    }
+    const said = kind === 'NOTE' ? `${card.tag}: noted` : `${card.tag}: ${units.weight(grams)} saved`;
+    write.mutate(
+      {
+        entry: {
+          kind,
+          grams,
+          words: draft.words.trim(),
+          at: draft.at === '' ? undefined : dayjs(draft.at).toISOString(),
+          corrects: corrects?.id,
+          answers,
+        },
+        said,
+      },
+      {
+        onSuccess: () => {
+          clearDraft();
+          onSaved();
+        },
+      },
+    );
+  };
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    save({});
+  };
+
+  return (
+    <Stack component="form" spacing={2} onSubmit={submit} noValidate>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
+        <SectionGlyph shape={card.shape} section={card.section} size={84} />
+        <Box>
+          <Typography variant="h2" component="p">
+            {card.tag} {card.cutName}
+          </Typography>
+          <Typography sx={{ color: 'text.secondary' }}>
+            {card.chamberName}, day {card.dayNumber} of {card.targetDays}
+          </Typography>
+          <Typography>
+            Last {units.weight(card.nowGrams)}, {percent(card.shrinkFraction)} gone
+            {card.coatGrams > 0 &&
+              `; its coat of ${units.weight(card.coatGrams)} is taken off the scale's figure`}
+          </Typography>
+        </Box>
+      </Box>
+      {kind !== 'NOTE' && (
+        <WeightField
+          label={words.ask}
+          text={draft.weight}
+          onText={(weight) => change({ weight })}
+          big
+          autoFocus
+        />
+      )}
+      <TextField
+        label={words.words}
+        value={draft.words}
+        onChange={(event) => change({ words: event.target.value })}
+        autoFocus={kind === 'NOTE'}
+        multiline={kind === 'NOTE'}
+        minRows={kind === 'NOTE' ? 3 : undefined}
+        slotProps={{ htmlInput: { maxLength: 2000 } }}
+      />
+      {askWhen ? (
+        <TextField
+          label="When it was"
+          type="datetime-local"
+          value={draft.at}
+          onChange={(event) => change({ at: event.target.value })}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+      ) : (
+        !corrects && (
+          <Link
+            component="button"
+            type="button"
+            onClick={() => setAskWhen(true)}
+            sx={{ alignSelf: 'flex-start', minHeight: 32 }}
+          >
+            It was earlier: enter when
+          </Link>
+        )
+      )}
+      <ProblemNotice failure={write.error} />
+      <Questions failure={write.error} busy={write.isPending} onAnswer={save} />
+      <Button
+        type="submit"
+        variant="contained"
+        size="large"
+        disabled={!ready || write.isPending}
+        sx={{ minHeight: 56, fontSize: '1.1rem' }}
+      >
+        {words.save}
+      </Button>
+    </Stack>
+  );
+}

@@ -1,0 +1,220 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { PieceView } from '../api/client';
+import { usePiece } from '../api/queries';
+import { Figure } from '../kit/Figure';
+import { Page, Waiting } from '../kit/Page';
+import { describeSection, SectionGlyph } from '../kit/SectionGlyph';
+import { date, days, percent, useUnits } from '../kit/units';
+import { WeightBar } from '../kit/WeightBar';
+import { roleWords } from '../kit/words';
+import { Workings } from '../kit/Workings';
+import { EntryDialog } from './EntryDialog';
+import type { EntryKind } from './EntryPanel';
+import { PieceLog } from './PieceLog';
+import { Target } from './Target';
+import { WeighingCurve } from './WeighingCurve';
+
+/** Is it drying as it should, and what happened to it. */
+export default function PiecePage() {
+  const { id = '' } = useParams();
+  const piece = usePiece(id);
+  if (!piece.data) {
+    return <Waiting failure={piece.error} />;
+  }
+  return <PieceSheet key={id} piece={piece.data} />;
+}
+
+function PieceSheet({ piece }: { piece: PieceView }) {
+  const { card } = piece;
+  const [doing, setDoing] = useState<EntryKind | null>(null);
+  return (
+    <Page
+      title={`${card.tag} ${card.cutName}`}
+      aside={
+        <Typography sx={{ color: 'text.secondary' }}>
+          {[
+            roleWords[card.role],
+            card.methodLabel?.toLowerCase(),
+            card.chamberName,
+            card.grade,
+            card.supplier,
+          ]
+            .filter(Boolean)
+            .join(', ')}
+        </Typography>
+      }
+    >
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '300px minmax(0, 1fr)' },
+          gap: { xs: 3, md: 5 },
+        }}
+      >
+        <Box>
+          <Box sx={{ display: 'grid', placeItems: 'center' }}>
+            {card.state === 'HANGING' && <Box sx={{ width: 2, height: 16, bgcolor: 'rail' }} />}
+            <SectionGlyph
+              shape={card.shape}
+              section={card.section}
+              size={230}
+              title={describeSection(card.section)}
+            />
+          </Box>
+          <SectionKey piece={piece} />
+        </Box>
+        <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
+          <Overdue piece={piece} />
+          <Facts piece={piece} />
+          <Actions piece={piece} onDo={setDoing} />
+          {piece.weighings.length > 0 && <WeighingCurve piece={piece} />}
+          {card.state === 'CUT' && (
+            <Box>
+              <Typography variant="h2" sx={{ mb: 1 }}>
+                Where the weight went
+              </Typography>
+              <WeightBar
+                ledger={piece.ledger}
+                scaleGrams={piece.ledger.greenGrams}
+                height={46}
+                name={card.tag}
+              />
+            </Box>
+          )}
+          <PieceLog piece={piece} />
+          <Workings workings={piece.workings} />
+        </Box>
+      </Box>
+      {doing && <EntryDialog pieceId={card.id} kind={doing} onClose={() => setDoing(null)} />}
+    </Page>
+  );
+}
+
+function Overdue({ piece: { card } }: { piece: PieceView }) {
+  if (card.overdueDays === 0) {
+    return null;
+  }
+  return (
+    <Typography
+      sx={{
+        bgcolor: 'warning.main',
+        color: 'warning.contrastText',
+        px: 2,
+        py: 1,
+        fontWeight: 680,
+        fontSize: '1.1rem',
+      }}
+    >
+      {days(card.overdueDays)} past its target. Pull it, or give it a new target.
+    </Typography>
+  );
+}
+
+function Facts({ piece }: { piece: PieceView }) {
+  const units = useUnits();
+  const { card } = piece;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(130px, 1fr))', gap: 2 }}>
+      <Figure name={card.state === 'HANGING' ? 'Now' : 'Aged weight'} big>
+        {units.weight(card.nowGrams)}
+      </Figure>
+      <Figure
+        name="Shrink"
+        note={`${units.weight(card.shrinkGrams)} of ${units.weight(card.greenGrams)}`}
+        big
+      >
+        {percent(card.shrinkFraction)}
+      </Figure>
+      {card.dayNumber != null && (
+        <Figure
+          name={card.state === 'HANGING' ? 'Day' : 'Hung'}
+          note={card.hungOn ? `since ${date(card.hungOn)}` : undefined}
+          big
+        >
+          {card.state === 'HANGING' ? `${card.dayNumber} of ${card.targetDays}` : days(card.dayNumber)}
+        </Figure>
+      )}
+      {piece.perDayGrams != null && <Figure name="Lost a day">{units.small(piece.perDayGrams)}</Figure>}
+      <Figure name="Cost so far" note="meat, bag, chamber, energy, labour">
+        {units.money(piece.cost.total)}
+      </Figure>
+      {piece.cost.perKgSteak != null && (
+        <Figure name="Cost of the steak">{units.pricePer(piece.cost.perKgSteak)}</Figure>
+      )}
+    </Box>
+  );
+}
+
+function Actions({ piece, onDo }: { piece: PieceView; onDo: (kind: EntryKind) => void }) {
+  const { card } = piece;
+  const hanging = card.state === 'HANGING';
+  const due = hanging && (card.dayNumber ?? 0) >= (card.targetDays ?? Infinity);
+  return (
+    <Box className="no-print" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+      {hanging && (
+        <>
+          <Button variant={due ? 'outlined' : 'contained'} onClick={() => onDo('WEIGHED')}>
+            Weigh
+          </Button>
+          <Button variant={due ? 'contained' : 'outlined'} color="warning" onClick={() => onDo('PULLED')}>
+            Pull
+          </Button>
+          <Button onClick={() => onDo('WITHDRAWN')}>Take a slice</Button>
+          <Button onClick={() => onDo('COAT_ON')}>Coat on</Button>
+        </>
+      )}
+      {(card.state === 'PULLED' || card.state === 'CUT') && (
+        <Button variant="contained" component={Link} to={`/bench/${card.id}`}>
+          {card.state === 'CUT' ? 'See the bench' : 'Cut it'}
+        </Button>
+      )}
+      {card.coatGrams > 0 && card.state !== 'CUT' && (
+        <Button onClick={() => onDo('COAT_OFF')}>Coat off</Button>
+      )}
+      <Button onClick={() => onDo('NOTE')}>Note</Button>
+      {hanging && <Target piece={piece} />}
+      <Button component={Link} to={`/lots/${card.lotId}`}>
+        Its lot
+      </Button>
+    </Box>
+  );
+}
+
+function SectionKey({ piece: { card } }: { piece: PieceView }) {
+  const { section } = card;
+  const rows: [string, string, number][] = [
+    ['part.steak', card.state === 'CUT' ? 'steak' : 'steak to come', section.steak],
+    ['part.trim', 'crust and trim', section.crust],
+    ['part.fat', 'fat', section.fat],
+    ['part.bone', 'bone', section.bone],
+  ];
+  return (
+    <Box component="ul" sx={{ listStyle: 'none', p: 0, mt: 2, mb: 0, maxWidth: 240, mx: 'auto' }}>
+      {rows
+        .filter(([, , share]) => share > 0.0005)
+        .map(([colour, label, share]) => (
+          <Box component="li" key={label} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+            <Box
+              sx={{ width: 12, height: 12, bgcolor: colour, border: '1px solid', borderColor: 'divider' }}
+            />
+            <Typography variant="body2" sx={{ flex: 1 }}>
+              {label}
+            </Typography>
+            <Typography variant="body2">{percent(share)}</Typography>
+          </Box>
+        ))}
+      <Typography
+        component="li"
+        variant="caption"
+        sx={{ color: 'text.secondary', display: 'block', mt: 0.5 }}
+      >
+        of the green weight, the dashed outline
+        {card.state === 'HANGING' && '; crust estimated from what it has lost'}
+      </Typography>
+    </Box>
+  );
+}

@@ -1,0 +1,157 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { answer, api, type Schema } from '../api/client';
+import { refresh, useLot } from '../api/queries';
+import { Page, Waiting } from '../kit/Page';
+import { SectionGlyph } from '../kit/SectionGlyph';
+import { date, days, percent, useUnits, type Units } from '../kit/units';
+import { roleWords } from '../kit/words';
+import { Decisions } from '../piece/PieceLog';
+import { LotFields, lotBody, type LotText } from './LotFields';
+import { Split } from './Split';
+
+type Lot = Schema['LotView'];
+
+/** What was bought, and what became of it. */
+export default function LotPage() {
+  const { id = '' } = useParams();
+  const lot = useLot(id);
+  const [editing, setEditing] = useState(false);
+  if (!lot.data) {
+    return <Waiting failure={lot.error} />;
+  }
+  const { number, cutName, pieces } = lot.data;
+  return (
+    <Page title={`Lot ${number}, ${cutName}`}>
+      {editing ? (
+        <LotEditor lot={lot.data} onDone={() => setEditing(false)} />
+      ) : (
+        <>
+          <LotFacts lot={lot.data} onEdit={() => setEditing(true)} />
+          {pieces.length === 0 ? <Split lot={lot.data} /> : <Pieces lot={lot.data} />}
+          {lot.data.decisions.length > 0 && <Decisions decisions={lot.data.decisions} />}
+        </>
+      )}
+    </Page>
+  );
+}
+
+function LotFacts({ lot, onEdit }: { lot: Lot; onEdit: () => void }) {
+  const units = useUnits();
+  const { form } = lot;
+  const facts = [
+    units.weight(form.receivedGrams),
+    form.boneIn ? 'on the bone' : 'boneless',
+    form.grade,
+    form.supplier,
+    form.priceMinorPerKg > 0 && units.pricePer(form.priceMinorPerKg),
+    form.fatCoverMm > 0 && `fat cover ${units.lengthForField(form.fatCoverMm)} ${units.lengthUnit}`,
+    `came ${date(form.receivedOn)}`,
+    form.packedOn && `packed ${date(form.packedOn)}`,
+    form.arrivalCelsius != null && `at ${units.temperature(form.arrivalCelsius)}`,
+    form.sourceTag && `tag ${form.sourceTag}`,
+    form.note,
+  ].filter(Boolean);
+  return (
+    <Typography sx={{ mb: 3, fontSize: '1.1rem' }}>
+      {facts.join(', ')}{' '}
+      <Button size="small" onClick={onEdit}>
+        Correct
+      </Button>
+    </Typography>
+  );
+}
+
+function textOf(form: Schema['LotForm'], units: Units): LotText {
+  return {
+    cutCode: form.cutCode,
+    grade: form.grade,
+    boneIn: form.boneIn,
+    fatCover: form.fatCoverMm === 0 ? '' : units.lengthForField(form.fatCoverMm),
+    weight: units.weightForField(form.receivedGrams),
+    price: form.priceMinorPerKg === 0 ? '' : units.priceForField(form.priceMinorPerKg),
+    supplier: form.supplier,
+    packedOn: form.packedOn ?? '',
+    receivedOn: form.receivedOn,
+    temperature: form.arrivalCelsius == null ? '' : units.temperatureForField(form.arrivalCelsius),
+    sourceTag: form.sourceTag,
+    note: form.note,
+  };
+}
+
+function LotEditor({ lot, onDone }: { lot: Lot; onDone: () => void }) {
+  const units = useUnits();
+  const [text, setText] = useState(() => textOf(lot.form, units));
+  const { id, version } = lot.form;
+  const change = useMutation({
+    mutationFn: (body: Schema['LotForm']) =>
+      answer(api.PUT('/api/lots/{id}', { params: { path: { id } }, body })),
+    onSuccess: async () => {
+      await refresh();
+      onDone();
+    },
+  });
+  return (
+    <LotFields
+      text={text}
+      onText={(part) => {
+        setText({ ...text, ...part });
+        change.reset();
+      }}
+      save="Save the correction"
+      busy={change.isPending}
+      failure={change.error}
+      onSave={(answers) => change.mutate(lotBody(text, units, id, version, answers))}
+    />
+  );
+}
+
+function Pieces({ lot }: { lot: Lot }) {
+  const units = useUnits();
+  return (
+    <Box component="section" aria-labelledby="pieces">
+      <Typography id="pieces" variant="h2" sx={{ mb: 1 }}>
+        Cut into {lot.pieces.length === 1 ? 'one piece' : `${lot.pieces.length} pieces`}
+        {lot.cuttingLossGrams !== 0 && `, ${units.weight(lot.cuttingLossGrams)} cutting loss`}
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3 }}>
+        {lot.pieces.map((piece) => (
+          <Box
+            key={piece.id}
+            component={Link}
+            to={`/pieces/${piece.id}`}
+            sx={{
+              display: 'flex',
+              gap: 2,
+              color: 'text.primary',
+              textDecoration: 'none',
+              p: 1,
+              '&:hover': { bgcolor: 'background.paper' },
+            }}
+          >
+            <SectionGlyph shape={piece.shape} section={piece.section} size={92} />
+            <Box>
+              <Typography variant="h2" component="h3">
+                {piece.tag}
+              </Typography>
+              <Typography>
+                {[roleWords[piece.role], piece.methodLabel?.toLowerCase(), piece.chamberName]
+                  .filter(Boolean)
+                  .join(', ')}
+              </Typography>
+              <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                {units.weight(piece.greenGrams)} green
+                {piece.dayNumber != null &&
+                  `, ${days(piece.dayNumber)}, ${percent(piece.shrinkFraction)} gone`}
+              </Typography>
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

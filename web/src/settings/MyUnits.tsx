@@ -1,0 +1,75 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useMutation } from '@tanstack/react-query';
+import { answer, api, type Schema } from '../api/client';
+import { refresh } from '../api/queries';
+import { ProblemNotice } from '../kit/Notices';
+import { columns, Part } from './Part';
+
+type Preferences = Schema['Preferences'];
+
+const choices: { [K in keyof Preferences]: { label: string; options: [Preferences[K], string][] } } = {
+  weightUnit: {
+    label: 'Weights',
+    options: [
+      ['KG', 'kilograms'],
+      ['G', 'grams'],
+      ['LB', 'pounds'],
+      ['LB_OZ', 'pounds and ounces'],
+    ],
+  },
+  temperatureUnit: {
+    label: 'Temperatures',
+    options: [
+      ['CELSIUS', '°C'],
+      ['FAHRENHEIT', '°F'],
+    ],
+  },
+  lengthUnit: {
+    label: 'Thickness',
+    options: [
+      ['MM', 'millimetres'],
+      ['INCH', 'inches'],
+    ],
+  },
+  theme: {
+    label: 'Screen',
+    options: [
+      ['LIGHT', 'light, for the shop'],
+      ['DARK', 'dark, for the cold room'],
+      ['SYSTEM', 'as the device says'],
+    ],
+  },
+};
+
+/** How this person wants figures and screens; saved as chosen. */
+export function MyUnits({ preferences }: { preferences: Preferences }) {
+  const save = useMutation({
+    mutationFn: (next: Preferences) => answer(api.PUT('/api/me/preferences', { body: next })),
+    onSuccess: refresh,
+  });
+  const shown = save.isPending ? save.variables : preferences;
+  return (
+    <Part title="What you see" about="For you alone. What you type may be in any unit: 8.4 kg, 10 lb 6 oz.">
+      <Box sx={columns}>
+        {(Object.keys(choices) as (keyof Preferences)[]).map((key) => (
+          <TextField
+            key={key}
+            select
+            label={choices[key].label}
+            value={shown[key]}
+            onChange={(event) => save.mutate({ ...preferences, [key]: event.target.value })}
+          >
+            {choices[key].options.map(([value, label]) => (
+              <MenuItem key={value} value={value}>
+                {label}
+              </MenuItem>
+            ))}
+          </TextField>
+        ))}
+      </Box>
+      <ProblemNotice failure={save.error} />
+    </Part>
+  );
+}

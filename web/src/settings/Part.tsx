@@ -1,0 +1,23 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+
+/** One part of the settings: what it is about, and its content. */
+export function Part({ title, about, children }: { title: string; about?: string; children: ReactNode }) {
+  return (
+    <Box component="section" aria-label={title} sx={{ display: 'grid', gap: 2 }}>
+      <Box>
+        <Typography variant="h2">{title}</Typography>
+        {about && <Typography sx={{ color: 'text.secondary' }}>{about}</Typography>}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+export const columns = {
+  display: 'grid',
+  gridTemplateColumns: 'repeat(auto-fill, minmax(200px, 1fr))',
+  gap: 2,
+  alignItems: 'start',
+} as const;

@@ -1,0 +1,136 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { answer, api, type Schema } from '../api/client';
+import { refresh, usePeople } from '../api/queries';
+import { newId } from '../kit/drafts';
+import { ProblemNotice } from '../kit/Notices';
+import { columns, Part } from './Part';
+
+type Person = Schema['PersonView'];
+type Role = Person['role'];
+
+const roles: Record<Role, string> = { OWNER: 'owner', BENCH_HAND: 'bench hand' };
+
+/** Who may sign in, and as what. */
+export function People({ me }: { me: string }) {
+  const people = usePeople(true);
+  const [adding, setAdding] = useState(false);
+  const change = useMutation({
+    mutationFn: ({ id, version, name, role, active }: Person) =>
+      answer(
+        api.PUT('/api/people/{id}', { params: { path: { id } }, body: { version, name, role, active } }),
+      ),
+    onSettled: refresh,
+  });
+  return (
+    <Part title="People" about="An owner sets prices, chambers and people; a bench hand does the daily work.">
+      {people.data?.map((person) => (
+        <Box
+          key={person.id}
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            flexWrap: 'wrap',
+            gap: 2,
+            borderTop: '1px solid',
+            borderColor: 'divider',
+            py: 0.5,
+          }}
+        >
+          <Typography sx={{ typography: 'h3', width: 180 }}>{person.name}</Typography>
+          <Typography sx={{ flex: 1 }}>
+            {person.signInName}, {roles[person.role]}
+            {!person.active && ', may not sign in'}
+          </Typography>
+          {person.id !== me && (
+            <>
+              <Button
+                color="inherit"
+                onClick={() =>
+                  change.mutate({ ...person, role: person.role === 'OWNER' ? 'BENCH_HAND' : 'OWNER' })
+                }
+                aria-label={`Make ${person.name} ${person.role === 'OWNER' ? 'a bench hand' : 'an owner'}`}
+              >
+                {person.role === 'OWNER' ? 'Make bench hand' : 'Make owner'}
+              </Button>
+              <Button
+                color="inherit"
+                onClick={() => change.mutate({ ...person, active: !person.active })}
+                aria-label={`${person.active ? 'Shut out' : 'Let in'} ${person.name}`}
+              >
+                {person.active ? 'Shut out' : 'Let in'}
+              </Button>
+            </>
+          )}
+        </Box>
+      ))}
+      <ProblemNotice failure={people.error ?? change.error} />
+      {adding ? (
+        <Add onDone={() => setAdding(false)} />
+      ) : (
+        <Button variant="outlined" onClick={() => setAdding(true)} sx={{ justifySelf: 'start' }}>
+          Add a person
+        </Button>
+      )}
+    </Part>
+  );
+}
+
+function Add({ onDone }: { onDone: () => void }) {
+  const form = useForm<Schema['NewPerson']>({
+    defaultValues: { id: newId(), signInName: '', name: '', role: 'BENCH_HAND', password: '' },
+  });
+  const add = useMutation({
+    mutationFn: (body: Schema['NewPerson']) => answer(api.POST('/api/people', { body })),
+    onSuccess: async () => {
+      await refresh();
+      onDone();
+    },
+  });
+  return (
+    <Box
+      component="form"
+      noValidate
+      sx={columns}
+      onSubmit={form.handleSubmit((values) => add.mutate(values))}
+    >
+      <TextField label="Their name" {...form.register('name')} />
+      <TextField
+        label="Their sign-in name"
+        type="email"
+        autoComplete="off"
+        {...form.register('signInName')}
+      />
+      <TextField
+        select
+        label="Role"
+        defaultValue="BENCH_HAND"
+        slotProps={{ htmlInput: form.register('role') }}
+      >
+        {(Object.keys(roles) as Role[]).map((role) => (
+          <MenuItem key={role} value={role}>
+            {roles[role]}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        label="First password"
+        type="password"
+        autoComplete="new-password"
+        {...form.register('password')}
+      />
+      <Button type="submit" variant="contained" disabled={add.isPending} sx={{ minHeight: 56 }}>
+        Add them
+      </Button>
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <ProblemNotice failure={add.error} />
+      </Box>
+    </Box>
+  );
+}

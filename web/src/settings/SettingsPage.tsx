@@ -1,0 +1,52 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useMutation } from '@tanstack/react-query';
+import { signOut } from '../api/client';
+import { queryClient, useSession } from '../api/queries';
+import { dropDrafts } from '../kit/drafts';
+import { ProblemNotice } from '../kit/Notices';
+import { Page, Waiting } from '../kit/Page';
+import { Chambers } from './Chambers';
+import { MyPassword } from './MyPassword';
+import { MyUnits } from './MyUnits';
+import { People } from './People';
+import { Workshop } from './Workshop';
+
+export default function SettingsPage() {
+  const session = useSession();
+  const me = session.data?.me;
+  const leave = useMutation({
+    mutationFn: signOut,
+    onSuccess: () => {
+      dropDrafts();
+      queryClient.clear();
+      window.location.assign('/');
+    },
+  });
+  if (!me) {
+    return <Waiting failure={session.error} />;
+  }
+  return (
+    <Page
+      title="Settings"
+      aside={
+        <Button variant="outlined" color="inherit" onClick={() => leave.mutate()}>
+          Sign out
+        </Button>
+      }
+    >
+      <ProblemNotice failure={leave.error} />
+      <Box sx={{ display: 'grid', gap: 6, maxWidth: 980 }}>
+        <MyUnits preferences={me.preferences} />
+        <Chambers mayChange={me.role === 'OWNER'} />
+        {me.role === 'OWNER' && (
+          <>
+            <Workshop />
+            <People me={me.id} />
+          </>
+        )}
+        <MyPassword />
+      </Box>
+    </Page>
+  );
+}

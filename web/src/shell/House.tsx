@@ -1,0 +1,74 @@
+import { useColorScheme } from '@mui/material/styles';
+import { lazy, Suspense, useEffect } from 'react';
+import { Route, Routes } from 'react-router';
+import { SetUp } from '../account/SetUp';
+import { SignIn } from '../account/SignIn';
+import { useSession } from '../api/queries';
+import { UndoProvider } from '../kit/entries';
+import { Page, Waiting } from '../kit/Page';
+import { Hatchings } from '../kit/streams';
+import { Room } from '../room/Room';
+import { Rail } from './Rail';
+import { Shortcuts } from './Shortcuts';
+
+const Receive = lazy(() => import('../receive/Receive'));
+const LotPage = lazy(() => import('../receive/LotPage'));
+const PiecePage = lazy(() => import('../piece/PiecePage'));
+const WeighPage = lazy(() => import('../weigh/WeighPage'));
+const BenchPage = lazy(() => import('../bench/BenchPage'));
+const ComparePage = lazy(() => import('../compare/ComparePage'));
+const SettingsPage = lazy(() => import('../settings/SettingsPage'));
+const GuidePage = lazy(() => import('../guide/GuidePage'));
+
+const schemes = { LIGHT: 'light', DARK: 'dark', SYSTEM: 'system' } as const;
+
+/** The whole application: who is there decides what is shown. */
+export function House() {
+  const session = useSession();
+  const { setMode } = useColorScheme();
+  const theme = session.data?.me?.preferences.theme;
+
+  useEffect(() => {
+    if (theme) {
+      setMode(schemes[theme]);
+    }
+  }, [theme, setMode]);
+
+  if (!session.data) {
+    return <Waiting failure={session.error} />;
+  }
+  if (session.data.setupNeeded) {
+    return <SetUp />;
+  }
+  if (!session.data.me) {
+    return <SignIn />;
+  }
+  return (
+    <UndoProvider>
+      <Hatchings />
+      <Rail me={session.data.me} />
+      <Shortcuts />
+      <Suspense fallback={<Waiting />}>
+        <Routes>
+          <Route path="/" element={<Room />} />
+          <Route path="/receive" element={<Receive />} />
+          <Route path="/lots/:id" element={<LotPage />} />
+          <Route path="/pieces/:id" element={<PiecePage />} />
+          <Route path="/weigh" element={<WeighPage />} />
+          <Route path="/bench/:id" element={<BenchPage />} />
+          <Route path="/compare" element={<ComparePage />} />
+          <Route path="/settings" element={<SettingsPage />} />
+          <Route path="/guide" element={<GuidePage />} />
+          <Route
+            path="*"
+            element={
+              <Page title="There is nothing here">
+                The address leads nowhere. Choose from the rail above.
+              </Page>
+            }
+          />
+        </Routes>
+      </Suspense>
+    </UndoProvider>
+  );
+}

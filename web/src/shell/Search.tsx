@@ -1,0 +1,71 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { PieceCard } from '../api/client';
+import { useTagged } from '../api/queries';
+import { SectionGlyph } from '../kit/SectionGlyph';
+
+/** Finds a piece by its tag. The key `/` leads here. */
+export function PieceFinder({
+  label,
+  onPick,
+  autoFocus,
+  id,
+  size = 'medium',
+}: {
+  label: string;
+  onPick: (piece: PieceCard) => void;
+  autoFocus?: boolean;
+  id?: string;
+  size?: 'small' | 'medium';
+}) {
+  const [typed, setTyped] = useState('');
+  const tag = typed.replace(/[^0-9a-zA-Z]/g, '');
+  const found = useTagged(tag);
+  return (
+    <Autocomplete<PieceCard, false, false, false>
+      id={id}
+      size={size}
+      autoHighlight
+      clearOnBlur
+      forcePopupIcon={false}
+      value={null}
+      inputValue={typed}
+      onInputChange={(_, next) => setTyped(next)}
+      options={tag === '' ? [] : (found.data ?? [])}
+      filterOptions={(options) => options}
+      getOptionLabel={(piece) => piece.tag}
+      isOptionEqualToValue={(one, other) => one.id === other.id}
+      noOptionsText={tag === '' ? 'Type a tag, such as 23A' : 'No piece has such a tag'}
+      onChange={(_, piece) => {
+        if (piece) {
+          setTyped('');
+          onPick(piece);
+        }
+      }}
+      renderOption={(props, piece) => (
+        <Box component="li" {...props} key={piece.id} sx={{ gap: 1.5 }}>
+          <SectionGlyph shape={piece.shape} section={piece.section} size={28} />
+          <strong>{piece.tag}</strong> {piece.cutName}
+        </Box>
+      )}
+      renderInput={(params) => <TextField {...params} label={label} autoFocus={autoFocus} />}
+    />
+  );
+}
+
+export function Search() {
+  const navigate = useNavigate();
+  return (
+    <Box role="search" sx={{ width: { xs: 124, md: 220 } }}>
+      <PieceFinder
+        id="find"
+        size="small"
+        label="Find a tag"
+        onPick={(piece) => navigate(`/pieces/${piece.id}`)}
+      />
+    </Box>
+  );
+}

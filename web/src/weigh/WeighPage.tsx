@@ -1,0 +1,92 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { usePiece, useRoom } from '../api/queries';
+import { Page, Waiting } from '../kit/Page';
+import { dueWords } from '../kit/words';
+import { EntryPanel } from '../piece/EntryPanel';
+import { PieceFinder } from '../shell/Search';
+
+/** Get weights in, fast: pick by tag or take the next one due; Enter saves and goes on. */
+export default function WeighPage() {
+  const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
+  const room = useRoom();
+  const [saved, setSaved] = useState<string[]>([]);
+  const chosen = search.get('piece');
+  const due = (room.data?.due ?? []).filter(
+    (each) => each.work === 'WEIGH' && each.pieceId && !saved.includes(each.pieceId),
+  );
+  const choose = (id: string) => setSearch({ piece: id }, { replace: true });
+  const goOn = () => {
+    const next = due.find((each) => each.pieceId !== chosen)?.pieceId;
+    if (chosen) {
+      setSaved([...saved, chosen]);
+    }
+    if (next) {
+      choose(next);
+    } else {
+      navigate('/weigh', { replace: true });
+    }
+  };
+  return (
+    <Page title="Weigh">
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 560px) 300px' },
+          gap: { xs: 3, md: 6 },
+        }}
+      >
+        <Box>
+          <Box sx={{ mb: 3, maxWidth: 360 }}>
+            <PieceFinder label="Tag of the piece" autoFocus={!chosen} onPick={(piece) => choose(piece.id)} />
+          </Box>
+          {chosen && <Chosen key={chosen} id={chosen} onSaved={goOn} />}
+        </Box>
+        <Box component="section" aria-labelledby="to-weigh">
+          <Typography id="to-weigh" variant="h2" sx={{ mb: 1 }}>
+            {due.length === 0 ? 'No weighing is due' : `${due.length} to weigh`}
+          </Typography>
+          {due.map((each) => (
+            <Button
+              key={each.pieceId}
+              fullWidth
+              color="inherit"
+              aria-current={each.pieceId === chosen}
+              onClick={() => each.pieceId && choose(each.pieceId)}
+              sx={{
+                justifyContent: 'flex-start',
+                gap: 1.5,
+                borderTop: '1px solid',
+                borderColor: 'divider',
+                borderRadius: 0,
+                bgcolor: each.pieceId === chosen ? 'background.paper' : undefined,
+              }}
+            >
+              <Typography component="span" sx={{ typography: 'h3', width: '3rem', textAlign: 'left' }}>
+                {each.tag}
+              </Typography>
+              <Typography component="span" variant="body2" noWrap>
+                {each.cutName}, {dueWords(each)}
+              </Typography>
+            </Button>
+          ))}
+        </Box>
+      </Box>
+    </Page>
+  );
+}
+
+function Chosen({ id, onSaved }: { id: string; onSaved: () => void }) {
+  const piece = usePiece(id);
+  if (!piece.data) {
+    return <Waiting failure={piece.error} />;
+  }
+  if (piece.data.card.state !== 'HANGING') {
+    return <Typography>{piece.data.card.tag} no longer hangs. Choose another.</Typography>;
+  }
+  return <EntryPanel piece={piece.data} kind="WEIGHED" onSaved={onSaved} />;
+}
