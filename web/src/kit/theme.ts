@@ -103,6 +103,11 @@ export const theme = createTheme({
     MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { minHeight: 44 } } },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiIconButton: { styleOverrides: { root: { minWidth: 44, minHeight: 44 } } },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: { color: 'var(--mui-palette-text-primary)', textTransform: 'none', minHeight: 48 },
+      },
+    },
     MuiTextField: { defaultProps: { fullWidth: true } },
     MuiLink: { defaultProps: { color: 'secondary' } },
   },

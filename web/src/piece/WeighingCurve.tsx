@@ -22,6 +22,7 @@ export function WeighingCurve({ piece }: { piece: PieceView }) {
           <LineChart
             height={240}
             hideLegend
+            disableKeyboardNavigation
             margin={{ left: 8, right: 20, top: 12, bottom: 4 }}
             grid={{ horizontal: true }}
             xAxis={[

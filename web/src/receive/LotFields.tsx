@@ -295,9 +295,7 @@ export function LotFields({ text, onText, save, busy, failure, onSave }: Props) 
               size={190}
               section={{ now: 1, fat: fatShare, bone: boneShare, crust: 0, steak: 1 - fatShare - boneShare }}
             />
-            <Typography sx={{ mt: 1, textAlign: 'center' }}>
-              {cut.name}
-            </Typography>
+            <Typography sx={{ mt: 1, textAlign: 'center' }}>{cut.name}</Typography>
           </Box>
         )}
         <Caution rule="cold">Meat is held at or below 5 °C. What arrives warmer needs a decision.</Caution>

@@ -118,7 +118,6 @@ create table log_entry (
     account_id uuid not null,
     corrects_id uuid,
     constraint log_entry_of_workshop unique (workshop_id, id),
-    constraint log_entry_corrected_once unique (corrects_id),
     constraint log_entry_piece foreign key (workshop_id, piece_id) references piece (workshop_id, id),
     constraint log_entry_account foreign key (workshop_id, account_id) references account (workshop_id, id),
     constraint log_entry_corrects foreign key (workshop_id, corrects_id) references log_entry (workshop_id, id),

@@ -2,6 +2,7 @@ package elvaro.core.ledger;
 
 import elvaro.core.ledger.LogFact.Kind;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -29,13 +30,26 @@ public final class PieceLog {
      * @param all every entry ever made for the piece, corrected ones included
      */
     public static PieceLog of(int green, List<LogFact> all) {
-        Set<UUID> replaced =
-                all.stream().map(LogFact::corrects).filter(id -> id != null).collect(Collectors.toSet());
+        Set<UUID> replaced = replaced(all);
         List<LogFact> standing = all.stream()
                 .filter(fact -> !replaced.contains(fact.id()) && fact.kind() != Kind.TAKEN_BACK)
                 .sorted(Comparator.comparing(LogFact::at))
                 .toList();
         return new PieceLog(green, standing);
+    }
+
+    /**
+     * The entries that no longer count: corrected or taken back. Taking a correction back brings back what it corrected.
+     */
+    public static Set<UUID> replaced(List<LogFact> all) {
+        Set<UUID> takenBack = all.stream()
+                .filter(fact -> fact.kind() == Kind.TAKEN_BACK)
+                .map(LogFact::corrects)
+                .collect(Collectors.toSet());
+        return all.stream()
+                .filter(fact -> fact.corrects() != null && !takenBack.contains(fact.id()))
+                .map(LogFact::corrects)
+                .collect(Collectors.toSet());
     }
 
     /** A weighing with the coat taken off its figure. */
@@ -49,7 +63,7 @@ public final class PieceLog {
     /** Every weighing and the pull, net of the coat that was on. */
     public List<NetWeight> weighings() {
         int coat = 0;
-        List<NetWeight> net = new java.util.ArrayList<>();
+        List<NetWeight> net = new ArrayList<>();
         for (LogFact fact : facts) {
             switch (fact.kind()) {
                 case COAT_ON -> coat += fact.grams();

@@ -89,6 +89,19 @@ class LedgerInvariantsTest {
     }
 
     @Test
+    void taking_a_correction_back_brings_back_what_it_corrected() {
+        LogFact weighed = fact(Kind.WEIGHED, 7, 4700, null);
+        LogFact corrected = correction(weighed, 4720);
+        LogFact undone = new LogFact(UUID.randomUUID(), corrected.id(), Kind.TAKEN_BACK, corrected.at(), 0, null);
+        assertThat(PieceLog.of(5000, List.of(weighed, corrected)).latest()).isEqualTo(4720);
+        assertThat(PieceLog.of(5000, List.of(weighed, corrected, undone)).latest())
+                .isEqualTo(4700);
+        LogFact again = correction(weighed, 4710);
+        assertThat(PieceLog.of(5000, List.of(weighed, corrected, undone, again)).latest())
+                .isEqualTo(4710);
+    }
+
+    @Test
     void a_seal_weighed_off_after_the_pull_is_taken_out_by_what_it_weighs_then() {
         List<LogFact> log = List.of(
                 fact(Kind.COAT_ON, 0, 900, null),

@@ -147,8 +147,7 @@ public class LogService {
                 .filter(entry -> entry.id().equals(form.corrects()))
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("entry"));
-        if (target.kind() == Kind.TAKEN_BACK
-                || all.stream().anyMatch(entry -> target.id().equals(entry.correctsId()))) {
+        if (target.kind() == Kind.TAKEN_BACK || PieceLog.replaced(facts(all)).contains(target.id())) {
             throw Refusal.conflict("corrected-already", "Somebody corrected that entry already. Look again.");
         }
         if (form.kind() != Kind.TAKEN_BACK && form.kind() != target.kind()) {

@@ -1,6 +1,7 @@
 package elvaro.server.piece;
 
 import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.PieceLog.NetWeight;
 import elvaro.core.working.Working;
 import elvaro.server.account.AccountService;
@@ -22,7 +23,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -121,8 +121,7 @@ public class PieceService {
     private List<EntryView> log(UUID pieceId) {
         Map<UUID, String> names = accounts.names();
         List<LogEntry> all = entries.ofPiece(pieceId);
-        Set<UUID> corrected =
-                all.stream().map(LogEntry::correctsId).filter(Objects::nonNull).collect(Collectors.toSet());
+        Set<UUID> replaced = PieceLog.replaced(all.stream().map(LogEntry::fact).toList());
         return all.stream()
                 .map(entry -> new EntryView(
                         entry.id(),
@@ -134,7 +133,7 @@ public class PieceService {
                         entry.recordedAt(),
                         names.getOrDefault(entry.accountId(), ""),
                         entry.correctsId(),
-                        !corrected.contains(entry.id()) && entry.kind() != Kind.TAKEN_BACK))
+                        !replaced.contains(entry.id()) && entry.kind() != Kind.TAKEN_BACK))
                 .toList();
     }
 
@@ -195,8 +194,7 @@ public class PieceService {
         var facts = FiguresService.byPiece(entries.factsOfPiecesIn(states));
         return pieces.in(states).stream()
                 .map(piece -> {
-                    var log = elvaro.core.ledger.PieceLog.of(
-                            piece.greenGrams(), facts.getOrDefault(piece.id(), List.of()));
+                    var log = PieceLog.of(piece.greenGrams(), facts.getOrDefault(piece.id(), List.of()));
                     var ledger = log.ledger();
                     var section = FiguresService.section(piece, ledger);
                     return new Hanging(piece, PieceCard.of(piece, log, ledger, section, today, zone));

@@ -78,8 +78,14 @@ class PieceLogIT {
         Map<String, Object> back = entry("TAKEN_BACK", 0);
         back.put("corrects", entryNamed(corrected, 1));
         Answer undone = client.must(client.write(piece, back));
-        assertThat(undone.body().at("/card/nowGrams").asInt()).isEqualTo(4000);
+        assertThat(undone.body().at("/card/nowGrams").asInt()).isEqualTo(3900);
         assertThat(undone.body().path("log")).hasSize(3);
+        correction.put("grams", 3840);
+        assertThat(client.must(client.write(piece, correction))
+                        .body()
+                        .at("/card/nowGrams")
+                        .asInt())
+                .isEqualTo(3840);
     }
 
     @Test

@@ -1,0 +1,211 @@
+package elvaro.bench;
+
+import elvaro.server.support.Client;
+import java.io.IOException;
+import java.net.HttpURLConnection;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+
+/**
+ * Room with 200 hanging pieces and Compare with eight cut ones, under an even load of 50 requests a second for a minute,
+ * beside the same rows read through plain JDBC in the same run.
+ */
+public final class RoomAndCompare {
+    private static final int HANGING = 200;
+    private static final int WEIGHINGS = 8;
+    private static final int CUT = 8;
+    private static final int REQUESTS_A_SECOND = 50;
+    private static final String OWNER = "bench@brackenrow.example";
+    private static final String PASSWORD = "bone and tallow";
+
+    private RoomAndCompare() {}
+
+    /** @param arguments the packaged application; then the seconds of the load, 60 if left out */
+    public static void main(String[] arguments) throws Exception {
+        int seconds = arguments.length > 1 ? Integer.parseInt(arguments[1]) : 60;
+        Path log = Files.createTempFile("elvaro-bench", ".log");
+        int port = freePort();
+        Process server = start(Path.of(arguments[0]), port, log);
+        try {
+            String cut = furnish(port, log);
+            List<Client> people = new ArrayList<>();
+            for (int person = 0; person < 16; person++) {
+                people.add(signedIn(port));
+            }
+            System.out.printf(
+                    "%d hanging pieces with %d weighings each, %d cut; %s, %d cores%n",
+                    HANGING,
+                    WEIGHINGS,
+                    CUT,
+                    System.getProperty("java.version"),
+                    Runtime.getRuntime().availableProcessors());
+            Load.run(people, "/api/room", REQUESTS_A_SECOND, 20); // warms the server up
+            Load.run(people, "/api/compare?pieces=" + cut, REQUESTS_A_SECOND, 10);
+            Result room = Load.run(people, "/api/room", REQUESTS_A_SECOND, seconds);
+            Result compare = Load.run(people, "/api/compare?pieces=" + cut, REQUESTS_A_SECOND, seconds);
+            Result roomFloor = Floor.run(Floor.ROOM, REQUESTS_A_SECOND, Math.min(seconds, 20));
+            Result compareFloor = Floor.run(Floor.compare(cut), REQUESTS_A_SECOND, Math.min(seconds, 20));
+            report("Room", room, roomFloor);
+            report("Compare", compare, compareFloor);
+        } finally {
+            server.destroy();
+            server.waitFor();
+        }
+    }
+
+    private static void report(String view, Result http, Result floor) {
+        System.out.printf(
+                "%-8s %5.1f requests/s, median %5.1f ms, p95 %5.1f ms, failures %d; plain JDBC median %5.1f ms, p95 %5.1f"
+                        + " ms; ratio of medians %.1f%n",
+                view,
+                http.perSecond(),
+                http.quantile(0.5),
+                http.quantile(0.95),
+                http.failures(),
+                floor.quantile(0.5),
+                floor.quantile(0.95),
+                http.quantile(0.5) / floor.quantile(0.5));
+    }
+
+    private static Process start(Path jar, int port, Path log) throws IOException, InterruptedException {
+        ProcessBuilder builder = new ProcessBuilder("java", "-Xmx512m", "-jar", jar.toString())
+                .redirectErrorStream(true)
+                .redirectOutput(log.toFile());
+        builder.environment().put("ELVARO_HTTP_PORT", String.valueOf(port));
+        Process server = builder.start();
+        for (int tries = 0; !ready(port); tries++) {
+            if (!server.isAlive() || tries > 600) {
+                throw new IllegalStateException("The server did not start:\n" + Files.readString(log));
+            }
+            Thread.sleep(200);
+        }
+        return server;
+    }
+
+    private static boolean ready(int port) {
+        try {
+            HttpURLConnection connection =
+                    (HttpURLConnection) URI.create("http://127.0.0.1:" + port + "/actuator/health/readiness")
+                            .toURL()
+                            .openConnection();
+            return connection.getResponseCode() == 200;
+        } catch (IOException notYet) {
+            return false;
+        }
+    }
+
+    private static Client signedIn(int port) {
+        Client client = new Client(port);
+        client.must(client.signIn(OWNER, PASSWORD));
+        return client;
+    }
+
+    /** Returns the ids of the cut pieces, comma separated. */
+    private static String furnish(int port, Path log) throws IOException {
+        String code = Files.readAllLines(log).stream()
+                .filter(line -> line.startsWith("One-time code"))
+                .findFirst()
+                .orElseThrow()
+                .replaceAll(".*: ", "");
+        Client client = new Client(port);
+        client.get("/api/session");
+        client.must(client.post(
+                "/api/setup",
+                Map.of(
+                        "code", code,
+                        "workshopName", "Brackenrow",
+                        "currency", "EUR",
+                        "zone", "Europe/Berlin",
+                        "signInName", OWNER,
+                        "name", "Maren Oakes",
+                        "password", PASSWORD)));
+        Client owner = signedIn(port);
+        List<String> chambers = List.of(
+                owner.chamber("North Room", 2_000_000),
+                owner.chamber("Stone Locker", 2_000_000),
+                owner.chamber("Game larder", 2_000_000));
+        for (int lot = 0; lot < HANGING / 4; lot++) {
+            for (String piece : owner.hang(chambers.get(lot % chambers.size()), 4000, 4100, 4200, 4300)) {
+                for (int weighing = 1; weighing <= WEIGHINGS; weighing++) {
+                    owner.must(owner.write(piece, Client.entry("WEIGHED", 3990 - 20 * weighing)));
+                }
+            }
+        }
+        List<String> cut = new ArrayList<>();
+        for (int lot = 0; lot < CUT / 2; lot++) {
+            cut.addAll(owner.hang(chambers.get(0), 4000, 4000));
+        }
+        for (String piece : cut) {
+            owner.must(owner.write(piece, Client.entry("PULLED", 3600)));
+            owner.must(owner.write(piece, Client.pile("STEAK", 2600)));
+            owner.must(owner.write(piece, Client.pile("USABLE_TRIM", 600)));
+            owner.must(owner.write(piece, Client.pile("DISCARD", 390)));
+            owner.must(owner.put("/api/bench/" + piece + "/close/" + UUID.randomUUID(), Map.of("answers", Map.of())));
+        }
+        return String.join(",", cut);
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    /** The same rows, read by hand through one connection and thrown away. */
+    private static final class Floor {
+        static final String ROOM = """
+                select p.*, l.*, c.name from piece p join lot l on l.id = p.lot_id left join chamber c on c.id = p.chamber_id
+                where p.state in ('HANGING', 'PULLED');
+                select e.* from log_entry e join piece p on p.id = e.piece_id where p.state in ('HANGING', 'PULLED')
+                """;
+
+        static String compare(String ids) {
+            String list = "'" + ids.replace(",", "','") + "'";
+            return """
+                    select p.*, l.*, c.name from piece p join lot l on l.id = p.lot_id join chamber c on c.id = p.chamber_id
+                    where p.id in (%s);
+                    select * from log_entry where piece_id in (%s);
+                    select p.id, p.green_grams, p.hung_on, (select max(e.happened_at) from log_entry e
+                    where e.piece_id = p.id and e.kind = 'PULLED') from piece p where p.chamber_id in
+                    (select chamber_id from piece where id in (%s))
+                    """.formatted(list, list, list);
+        }
+
+        static Result run(String statements, int perSecond, int seconds) throws Exception {
+            try (Connection connection = DriverManager.getConnection(
+                    System.getenv("ELVARO_DB_URL"),
+                    System.getenv("ELVARO_DB_USER"),
+                    System.getenv("ELVARO_DB_PASSWORD"))) {
+                return Load.run(1, perSecond, seconds, worker -> {
+                    for (String statement : statements.split(";")) {
+                        read(connection, statement);
+                    }
+                    return true;
+                });
+            }
+        }
+
+        private static void read(Connection connection, String statement) throws SQLException {
+            try (PreparedStatement prepared = connection.prepareStatement(statement);
+                    ResultSet rows = prepared.executeQuery()) {
+                int columns = rows.getMetaData().getColumnCount();
+                while (rows.next()) {
+                    for (int column = 1; column <= columns; column++) {
+                        rows.getObject(column);
+                    }
+                }
+            }
+        }
+    }
+}

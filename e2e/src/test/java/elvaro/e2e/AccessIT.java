@@ -1,0 +1,70 @@
+package elvaro.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** No view has a serious fault for those who see, hear or move differently. */
+class AccessIT {
+
+    private static List<String> faults(Page page) {
+        // A view that is still fading in has the contrast of neither state.
+        page.waitForTimeout(500);
+        return new AxeBuilder(page)
+                        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                        .analyze()
+                        .getViolations()
+                        .stream()
+                        .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
+                        .map(rule -> rule.getId() + " " + rule.getNodes().get(0).getHtml())
+                        .toList();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"light", "dark"})
+    void no_view_has_a_serious_violation(String scheme) {
+        House house = House.demo();
+        Map<String, List<String>> found = new LinkedHashMap<>();
+        try (Visitor maren = scheme.equals("dark") ? Visitor.inTheColdRoom(house) : Visitor.at(house)) {
+            found.put("sign in", faults(maren.page));
+            maren.signedIn();
+            found.put("room", faults(maren.page));
+            String hanging = link(maren, "23A, ");
+            String bench = link(maren, "Cut 25B");
+            String lot = link(maren, "Hang 37");
+            maren.press("Weigh 30A");
+            maren.fill("Weight on the scale", "9");
+            maren.press("Save weight");
+            maren.reads("was the hook tared?");
+            found.put("weigh dialog, asking", faults(maren.page));
+            for (String path : List.of(hanging, bench, lot, "/receive", "/weigh", "/settings", "/guide", "/compare")) {
+                maren.visit(path);
+                maren.page
+                        .getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))
+                        .waitFor();
+                found.put(path, faults(maren.page));
+            }
+            maren.page
+                    .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("21A and 21B"))
+                    .click();
+            maren.reads("What made the difference");
+            found.put("compared", faults(maren.page));
+        }
+        found.values().removeIf(List::isEmpty);
+        assertThat(found).isEmpty();
+    }
+
+    private static String link(Visitor maren, String name) {
+        return maren.page
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name))
+                .first()
+                .getAttribute("href");
+    }
+}

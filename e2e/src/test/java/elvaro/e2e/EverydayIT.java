@@ -1,0 +1,205 @@
+package elvaro.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Response;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The daily work on the demo workshop: with a phone, by keys alone, over a bad network, in pounds. */
+class EverydayIT {
+
+    private static String address(Visitor maren, String tag) {
+        return maren.page
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(tag + ", "))
+                .first()
+                .getAttribute("href");
+    }
+
+    @Test
+    void a_weigh_in_whose_answer_was_lost_is_sent_again_and_stored_once() {
+        try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
+            AtomicInteger sent = new AtomicInteger();
+            maren.page.route(Pattern.compile("/log/"), route -> {
+                if (sent.getAndIncrement() == 0) {
+                    route.fetch(); // The server stores it,
+                    route.abort(); // and its answer never arrives.
+                } else {
+                    route.resume();
+                }
+            });
+            maren.press("Weigh 36A");
+            maren.fill("Weight on the scale", "1.37");
+            maren.press("Save weight");
+            maren.reads("What you typed is kept; try again");
+            assertThat(maren.field("Weight on the scale")).hasValue("1.37");
+            maren.press("Save weight");
+            maren.reads("36A: 1.370 kg saved");
+            String piece = address(maren, "36A");
+            maren.visit(piece);
+            maren.sees("36A");
+            assertThat(maren.page.getByText("Weighed 1.370 kg")).hasCount(1);
+            assertThat(sent).hasValue(2);
+        }
+    }
+
+    @Test
+    void a_phone_shows_room_weigh_and_pull_without_sideways_scrolling() {
+        try (Visitor maren = Visitor.withPhone(House.demo()).signedIn()) {
+            assertThat(maren.overflow()).isZero();
+            maren.press("Pull 24A");
+            assertThat(maren.overflow()).isZero();
+            maren.fill("Weight at the pull", "5.6");
+            assertThat(maren.button("Pull it")).isEnabled();
+            var figure = maren.field("Weight at the pull");
+            assertThat(figure.evaluate("input => parseFloat(getComputedStyle(input).fontSize)"))
+                    .isEqualTo(48);
+            assertThat(maren.button("Pull it").boundingBox().height).isGreaterThanOrEqualTo(48);
+            maren.press("Close");
+            maren.go("Weigh");
+            assertThat(maren.overflow()).isZero();
+        }
+    }
+
+    @Test
+    void weighing_goes_by_keys_alone_and_leads_to_the_next_due() {
+        try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
+            maren.page.keyboard().press("?");
+            maren.reads("weigh a piece");
+            maren.page.keyboard().press("Escape");
+            maren.page.keyboard().press("w");
+            maren.sees("Weigh");
+            maren.page.keyboard().type("24b");
+            maren.page
+                    .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("24B"))
+                    .waitFor();
+            maren.page.keyboard().press("Enter");
+            maren.field("Weight on the scale").waitFor();
+            maren.page.keyboard().type("5,64");
+            maren.page.keyboard().press("Enter");
+            maren.reads("24B: 5.640 kg saved");
+            assertThat(maren.page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("to weigh")))
+                    .isVisible();
+            assertThat(maren.field("Weight on the scale")).isFocused();
+            assertThat(maren.field("Weight on the scale")).hasValue("");
+        }
+    }
+
+    @Test
+    void units_and_screen_are_each_persons_own() {
+        try (Visitor idris = Visitor.at(House.demo()).signedInAs("idris@brackenrow.example", House.PASSWORD)) {
+            idris.go("Settings");
+            idris.choose("Weights", "pounds and ounces");
+            idris.choose("Temperatures", "°F");
+            idris.choose("Screen", "dark, for the cold room");
+            assertThat(idris.page.locator("html")).hasAttribute("data-scheme", "dark");
+            idris.go("Room");
+            idris.reads("35.6 °F");
+            idris.page
+                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("28A, "))
+                    .first()
+                    .click();
+            idris.sees("28A");
+            idris.press("Weigh");
+            idris.fill("Weight on the scale", "7 lb 2.5 oz");
+            idris.press("Save weight");
+            idris.reads("28A: 7 lb 2.5 oz saved");
+            idris.press("Undo");
+            idris.doesNotRead("28A: 7 lb 2.5 oz saved");
+        }
+        try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
+            maren.reads("2.0 °C");
+        }
+    }
+
+    @Test
+    void a_bench_hand_sees_no_prices_to_set_and_no_people() {
+        try (Visitor pilar = Visitor.at(House.demo()).signedInAs("pilar@brackenrow.example", House.PASSWORD)) {
+            pilar.go("Settings");
+            pilar.reads("Where meat hangs");
+            pilar.doesNotRead("Add a person");
+            pilar.doesNotRead("Add a chamber");
+            pilar.doesNotRead("Save workshop");
+            pilar.press("Sign out");
+            pilar.reads("Sign-in name");
+        }
+    }
+
+    /** The limits of the project: script and style 300 kB, with fonts 450 kB, as they travel. */
+    @Test
+    void the_first_view_is_light_and_comes_from_this_house_alone() {
+        try (Visitor maren = Visitor.at(House.demo())) {
+            java.util.Map<String, Long> sizes = new java.util.concurrent.ConcurrentHashMap<>();
+            List<Response> responses = new java.util.concurrent.CopyOnWriteArrayList<>();
+            maren.page.onResponse(responses::add);
+            maren.signedIn();
+            maren.page.reload();
+            maren.sees("Room");
+            maren.page.evaluate("document.fonts.ready");
+            for (Object entry : (List<?>) maren.page.evaluate(
+                    "performance.getEntriesByType('resource').map(each => [each.name, each.encodedBodySize])")) {
+                List<?> pair = (List<?>) entry;
+                sizes.put(String.valueOf(pair.get(0)), ((Number) pair.get(1)).longValue());
+            }
+            long code = sum(sizes, ".js") + sum(sizes, ".css");
+            long fonts = sum(sizes, ".woff2");
+            System.out.printf("First view: %d kB of script and style, %d kB of fonts%n", code / 1000, fonts / 1000);
+            assertThat(code).isBetween(50_000L, 300_000L);
+            assertThat(fonts).isGreaterThan(10_000L);
+            assertThat(code + fonts).isLessThan(450_000L);
+            assertThat(maren.foreignRequests).isEmpty();
+            assertThat(maren.complaints).isEmpty();
+        }
+    }
+
+    private static long sum(java.util.Map<String, Long> sizes, String ending) {
+        return sizes.entrySet().stream()
+                .filter(each -> each.getKey().endsWith(ending))
+                .mapToLong(java.util.Map.Entry::getValue)
+                .sum();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"23A", "26A", "28A", "33A"})
+    void the_picture_of_a_piece_is_true_to_its_numbers(String tag) {
+        try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
+            maren.visit(address(maren, tag));
+            maren.sees(tag);
+            // Areas of the nested outlines, measured by the browser itself, against the shares written beside them.
+            String measure = """
+                    async () => {
+                      const svg = document.querySelector('main svg[role=img]');
+                      await new Promise((done) => setTimeout(done, 800));
+                      const paths = [...svg.querySelectorAll('path')].filter((path) => path.closest('g'));
+                      const area = (path) => { const m = path.getCTM(); return Math.abs(m.a * m.d - m.b * m.c); };
+                      const whole = Math.abs(svg.querySelector('path[stroke-dasharray]').getCTM().a ** 2);
+                      return paths.map((path) => area(path) / whole);
+                    }
+                    """;
+            List<?> areas = (List<?>) maren.page.evaluate(measure);
+            String title = maren.page.locator("main svg[role=img]").first().getAttribute("aria-label");
+            var numbers = Pattern.compile("([0-9.]+) %")
+                    .matcher(title)
+                    .results()
+                    .map(found -> Double.parseDouble(found.group(1)) / 100)
+                    .toList(); // now, steak, crust, fat, bone
+            double now = numbers.get(0);
+            double steak = numbers.get(1);
+            double fat = numbers.get(3);
+            double bone = numbers.get(4);
+            List<Double> drawn =
+                    areas.stream().map(area -> ((Number) area).doubleValue()).toList();
+            assertThat(drawn.get(0)).isCloseTo(now, org.assertj.core.api.Assertions.within(0.002));
+            assertThat(drawn.get(1)).isCloseTo(now - fat, org.assertj.core.api.Assertions.within(0.002));
+            assertThat(drawn.get(2)).isCloseTo(now - fat - bone, org.assertj.core.api.Assertions.within(0.002));
+            assertThat(drawn.get(3)).isCloseTo(steak, org.assertj.core.api.Assertions.within(0.002));
+        }
+    }
+}

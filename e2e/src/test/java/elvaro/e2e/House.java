@@ -1,0 +1,128 @@
+package elvaro.e2e;
+
+import java.io.IOException;
+import java.net.HttpURLConnection;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The packaged application as a person starts it, on a database of its own beside the one the launcher gives the tests.
+ */
+final class House {
+    static final String OWNER = "maren@brackenrow.example";
+    static final String PASSWORD = "bone and tallow";
+    static final Path JAR = Path.of("../server/target/elvaro.jar").toAbsolutePath();
+
+    private static final Map<String, House> OPEN = new HashMap<>();
+
+    final String address;
+    private final Path log;
+
+    private House(String address, Path log) {
+        this.address = address;
+        this.log = log;
+    }
+
+    /** The demo workshop; started once and shared, so a test that changes something leaves it as it was. */
+    static House demo() {
+        return open("demo", true);
+    }
+
+    /** A house nobody lives in yet. */
+    static House empty() {
+        return open("empty", false);
+    }
+
+    private static synchronized House open(String name, boolean demo) {
+        return OPEN.computeIfAbsent(name, key -> start(key, demo));
+    }
+
+    private static House start(String name, boolean demo) {
+        try {
+            int port = freePort();
+            Path log = Files.createTempFile("elvaro-e2e-" + name, ".log");
+            ProcessBuilder process = new ProcessBuilder(
+                            "java", "-Xmx512m", "-XX:TieredStopAtLevel=1", "-jar", JAR.toString())
+                    .redirectErrorStream(true)
+                    .redirectOutput(log.toFile());
+            Map<String, String> environment = process.environment();
+            environment.put(
+                    "ELVARO_DB_URL", environment.get("ELVARO_DB_URL") + "_" + name + "?createDatabaseIfNotExist=true");
+            environment.put("ELVARO_HTTP_PORT", String.valueOf(port));
+            environment.put("ELVARO_DEMO", String.valueOf(demo));
+            environment.put("ELVARO_DEMO_PASSWORD", PASSWORD);
+            Process running = process.start();
+            Runtime.getRuntime().addShutdownHook(new Thread(running::destroy));
+            String address = "http://127.0.0.1:" + port;
+            awaitReady(address, running, log);
+            return new House(address, log);
+        } catch (IOException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
+    static void awaitReady(String address, Process running, Path log) throws IOException {
+        Instant deadline = Instant.now().plus(Duration.ofSeconds(120));
+        while (!answers(address + "/actuator/health/readiness")) {
+            if (!running.isAlive() || Instant.now().isAfter(deadline)) {
+                throw new IllegalStateException("It did not start:\n" + Files.readString(log));
+            }
+            pause(200);
+        }
+    }
+
+    static boolean answers(String url) {
+        try {
+            HttpURLConnection connection =
+                    (HttpURLConnection) URI.create(url).toURL().openConnection();
+            connection.setConnectTimeout(1000);
+            connection.setReadTimeout(3000);
+            return connection.getResponseCode() == 200;
+        } catch (IOException notYet) {
+            return false;
+        }
+    }
+
+    /** The one-time code as it was printed. */
+    String code() {
+        return codeIn(log);
+    }
+
+    static String codeIn(Path log) {
+        try {
+            List<String> lines = Files.readAllLines(log);
+            return lines.stream()
+                    .map(String::strip)
+                    .filter(line -> line.startsWith("One-time code for the first visit: "))
+                    .reduce((first, last) -> last)
+                    .orElseThrow()
+                    .replaceAll(".*: ", "");
+        } catch (IOException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
+    static int freePort() {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        } catch (IOException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
+    static void pause(long milliseconds) {
+        try {
+            Thread.sleep(milliseconds);
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(interrupted);
+        }
+    }
+}

@@ -1,0 +1,168 @@
+package elvaro.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.server.support.Client;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Whatever is killed, whatever was confirmed is there. Through the launcher, with the durable database it starts. */
+class KilledIT {
+    private static final String OWNER = "maren@brackenrow.example";
+
+    @TempDir
+    Path folder;
+
+    private final int httpPort = House.freePort();
+    private final int dbPort = House.freePort();
+    private final Set<String> confirmed = ConcurrentHashMap.newKeySet();
+    private final List<String> pieces = new ArrayList<>();
+    private Process launcher;
+    private Path log;
+
+    @BeforeEach
+    void furnish() throws Exception {
+        start();
+        Client client = new Client(httpPort);
+        client.get("/api/session");
+        client.must(client.post(
+                "/api/setup",
+                Map.of(
+                        "code", House.codeIn(folder.resolve("log/app.log")),
+                        "workshopName", "Brackenrow",
+                        "currency", "EUR",
+                        "zone", "Europe/Berlin",
+                        "signInName", OWNER,
+                        "name", "Maren Oakes",
+                        "password", House.PASSWORD)));
+        Client owner = signedIn();
+        pieces.addAll(owner.hang(owner.chamber("North Room", 180_000), 4000, 4000, 4000, 4000));
+    }
+
+    @AfterEach
+    void end() throws Exception {
+        launcher.destroy();
+        launcher.waitFor();
+    }
+
+    private void start() throws Exception {
+        log = Files.createTempFile(folder, "launcher", ".log");
+        ProcessBuilder process = new ProcessBuilder(
+                        System.getenv().getOrDefault("ELVARO_LAUNCHER", "../elvaro"),
+                        "start",
+                        "--empty",
+                        "--dir",
+                        folder.toString(),
+                        "--http-port",
+                        String.valueOf(httpPort),
+                        "--db-port",
+                        String.valueOf(dbPort))
+                .redirectErrorStream(true)
+                .redirectOutput(log.toFile());
+        process.environment().put("ELVARO_JAR", House.JAR.toString());
+        launcher = process.start();
+        House.awaitReady("http://127.0.0.1:" + httpPort, launcher, log);
+    }
+
+    private Client signedIn() {
+        Client client = new Client(httpPort);
+        assertThat(client.signIn(OWNER, House.PASSWORD).status()).isEqualTo(204);
+        return client;
+    }
+
+    private void kill(String pidFile) throws IOException {
+        long pid = Long.parseLong(Files.readString(folder.resolve(pidFile)).strip());
+        ProcessHandle.of(pid).orElseThrow().destroyForcibly();
+    }
+
+    /** Weighs four pieces from four hands, without pause, until told to stop. */
+    private List<Thread> weighUntil(AtomicBoolean stop) {
+        List<Thread> hands = new ArrayList<>();
+        for (String piece : pieces) {
+            Client hand = signedIn();
+            Thread thread = new Thread(() -> {
+                while (!stop.get()) {
+                    String entry = UUID.randomUUID().toString();
+                    try {
+                        if (hand.put("/api/pieces/" + piece + "/log/" + entry, Client.entry("WEIGHED", 3900))
+                                        .status()
+                                == 200) {
+                            confirmed.add(entry);
+                        }
+                    } catch (RuntimeException connectionLost) {
+                        House.pause(50);
+                    }
+                }
+            });
+            thread.start();
+            hands.add(thread);
+        }
+        return hands;
+    }
+
+    private void assertEveryConfirmedEntryIsThere() {
+        Client owner = signedIn();
+        Set<String> stored = pieces.stream()
+                .flatMap(piece -> owner.must(owner.get("/api/pieces/" + piece))
+                        .body()
+                        .path("log")
+                        .valueStream())
+                .map(entry -> entry.path("id").asString())
+                .collect(Collectors.toSet());
+        assertThat(confirmed).hasSizeGreaterThan(20);
+        assertThat(stored).containsAll(confirmed);
+    }
+
+    private static void join(List<Thread> hands) throws InterruptedException {
+        for (Thread hand : hands) {
+            hand.join();
+        }
+    }
+
+    @Test
+    void the_application_killed_while_saving_loses_nothing_that_was_confirmed() throws Exception {
+        AtomicBoolean stop = new AtomicBoolean();
+        List<Thread> hands = weighUntil(stop);
+        House.pause(3000);
+        kill("run/app.pid");
+        stop.set(true);
+        join(hands);
+        launcher.waitFor();
+        assertThat(Files.readString(log)).contains("The application ended unexpectedly");
+        start();
+        assertEveryConfirmedEntryIsThere();
+    }
+
+    @Test
+    void the_database_killed_while_saving_is_started_again_and_loses_nothing_that_was_confirmed() throws Exception {
+        AtomicBoolean stop = new AtomicBoolean();
+        List<Thread> hands = weighUntil(stop);
+        House.pause(3000);
+        kill("run/db.pid");
+        int before = confirmed.size();
+        Instant deadline = Instant.now().plus(Duration.ofSeconds(60));
+        while (confirmed.size() < before + 20 && Instant.now().isBefore(deadline)) {
+            House.pause(200);
+        }
+        stop.set(true);
+        join(hands);
+        assertThat(confirmed.size()).as("work goes on by itself").isGreaterThanOrEqualTo(before + 20);
+        assertThat(Files.readString(log)).contains("The database ended unexpectedly; starting it again");
+        assertEveryConfirmedEntryIsThere();
+    }
+}

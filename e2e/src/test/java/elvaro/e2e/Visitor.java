@@ -1,0 +1,165 @@
+package elvaro.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** A person at a browser, who finds things by what they are called. */
+final class Visitor implements AutoCloseable {
+    private static final Playwright PLAYWRIGHT =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+
+    private static final Browser BROWSER = PLAYWRIGHT
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-dev-shm-usage",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
+
+    final Page page;
+    final List<String> foreignRequests = new ArrayList<>();
+    final List<String> complaints = new ArrayList<>();
+    private final BrowserContext context;
+    private final String address;
+
+    private Visitor(House house, int width, int height, ColorScheme scheme) {
+        address = house.address;
+        context = BROWSER.newContext(new Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setColorScheme(scheme)
+                .setHasTouch(width < 600)
+                .setLocale("en-GB"));
+        page = context.newPage();
+        page.onRequest(request -> {
+            if (!request.url().startsWith(address) && !request.url().startsWith("data:")) {
+                foreignRequests.add(request.url());
+            }
+        });
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error") && !message.text().contains("the server responded with a status")) {
+                complaints.add(message.text());
+            }
+        });
+        page.onPageError(complaints::add);
+        page.navigate(address);
+    }
+
+    static Visitor at(House house) {
+        return new Visitor(house, 1280, 800, ColorScheme.LIGHT);
+    }
+
+    static Visitor withPhone(House house) {
+        return new Visitor(house, 390, 844, ColorScheme.LIGHT);
+    }
+
+    static Visitor inTheColdRoom(House house) {
+        return new Visitor(house, 1280, 800, ColorScheme.DARK);
+    }
+
+    Visitor signedIn() {
+        return signedInAs(House.OWNER, House.PASSWORD);
+    }
+
+    Visitor signedInAs(String name, String password) {
+        fill("Sign-in name", name);
+        fill("Password", password);
+        press("Sign in");
+        sees("Room");
+        return this;
+    }
+
+    void visit(String path) {
+        page.navigate(address + path);
+    }
+
+    void go(String view) {
+        page.getByRole(AriaRole.NAVIGATION)
+                .getByRole(
+                        AriaRole.LINK,
+                        new Locator.GetByRoleOptions().setName(view).setExact(true))
+                .click();
+        sees(view);
+    }
+
+    /** Waits for the title of a view. */
+    void sees(String title) {
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))
+                        .first())
+                .containsText(title);
+    }
+
+    void reads(String text) {
+        assertThat(page.getByText(text).first()).isVisible();
+    }
+
+    void doesNotRead(String text) {
+        assertThat(page.getByText(text)).hasCount(0);
+    }
+
+    Locator field(String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
+    void fill(String label, String text) {
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(false))
+                .first()
+                .fill(text);
+    }
+
+    void press(String button) {
+        button(button).click();
+    }
+
+    Locator button(String name) {
+        return page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(name).setExact(true))
+                .first();
+    }
+
+    void choose(String label, String option) {
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName(label))
+                .first()
+                .click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName(option).setExact(true))
+                .click();
+    }
+
+    void chooseCut(String typed, String name) {
+        Locator cut = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Cut"));
+        cut.fill(typed);
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(name))
+                .first()
+                .click();
+    }
+
+    /** How far the page is wider than the screen. */
+    int overflow() {
+        return ((Number) page.evaluate("document.documentElement.scrollWidth - window.innerWidth")).intValue();
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+}
