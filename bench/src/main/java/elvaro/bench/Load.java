@@ -23,10 +23,7 @@ final class Load {
 
     static Result run(List<Client> people, String path, int perSecond, int seconds) throws InterruptedException {
         return run(
-                people.size(),
-                perSecond,
-                seconds,
-                worker -> people.get(worker).get(path).status() == 200);
+                people.size(), perSecond, seconds, worker -> people.get(worker).status(path) == 200);
     }
 
     static Result run(int workers, int perSecond, int seconds, Call call) throws InterruptedException {

@@ -136,9 +136,9 @@ public final class RoomAndCompare {
                 owner.chamber("Stone Locker", 2_000_000),
                 owner.chamber("Game larder", 2_000_000));
         for (int lot = 0; lot < HANGING / 4; lot++) {
-            for (String piece : owner.hang(chambers.get(lot % chambers.size()), 4000, 4100, 4200, 4300)) {
+            for (String piece : owner.hang(chambers.get(lot % chambers.size()), 3900, 3900, 3900, 3900)) {
                 for (int weighing = 1; weighing <= WEIGHINGS; weighing++) {
-                    owner.must(owner.write(piece, Client.entry("WEIGHED", 3990 - 20 * weighing)));
+                    owner.must(owner.write(piece, Client.entry("WEIGHED", 3890 - 20 * weighing)));
                 }
             }
         }
@@ -164,22 +164,28 @@ public final class RoomAndCompare {
 
     /** The same rows, read by hand through one connection and thrown away. */
     private static final class Floor {
-        static final String ROOM = """
-                select p.*, l.*, c.name from piece p join lot l on l.id = p.lot_id left join chamber c on c.id = p.chamber_id
-                where p.state in ('HANGING', 'PULLED');
-                select e.* from log_entry e join piece p on p.id = e.piece_id where p.state in ('HANGING', 'PULLED')
+        private static final String PIECES = """
+                select p.*, l.*, c.name from piece p join lot l on l.workshop_id = p.workshop_id and l.id = p.lot_id
+                left join chamber c on c.workshop_id = p.workshop_id and c.id = p.chamber_id
+                where p.workshop_id = (select id from workshop) and
+                """;
+
+        static final String ROOM = PIECES + """
+                p.state in ('HANGING', 'PULLED');
+                select e.* from log_entry e join piece p on p.workshop_id = e.workshop_id and p.id = e.piece_id
+                where p.workshop_id = (select id from workshop) and p.state in ('HANGING', 'PULLED')
                 """;
 
         static String compare(String ids) {
             String list = "'" + ids.replace(",", "','") + "'";
-            return """
-                    select p.*, l.*, c.name from piece p join lot l on l.id = p.lot_id join chamber c on c.id = p.chamber_id
-                    where p.id in (%s);
-                    select * from log_entry where piece_id in (%s);
+            return PIECES + """
+                    p.id in (%s);
+                    select * from log_entry where workshop_id = (select id from workshop) and piece_id in (%s);
                     select p.id, p.green_grams, p.hung_on, (select max(e.happened_at) from log_entry e
-                    where e.piece_id = p.id and e.kind = 'PULLED') from piece p where p.chamber_id in
-                    (select chamber_id from piece where id in (%s))
-                    """.formatted(list, list, list);
+                    where e.workshop_id = p.workshop_id and e.piece_id = p.id and e.kind = 'PULLED') from piece p
+                    where p.workshop_id = (select id from workshop) and p.chamber_id =
+                    (select chamber_id from piece where id = %s)
+                    """.formatted(list, list, list.split(",")[0]);
         }
 
         static Result run(String statements, int perSecond, int seconds) throws Exception {

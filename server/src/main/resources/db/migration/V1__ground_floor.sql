@@ -96,6 +96,8 @@ create table piece (
     target_days int,
     consumables_minor int not null,
     bench_order varchar(20),
+    -- How many entries were written into its log; what is read from the log is cached under it.
+    log_version int not null,
     constraint piece_of_workshop unique (workshop_id, id),
     constraint piece_tag unique (workshop_id, tag),
     constraint piece_lot foreign key (workshop_id, lot_id) references lot (workshop_id, id),

@@ -19,10 +19,12 @@ import java.util.stream.Collectors;
 public final class PieceLog {
     private final int green;
     private final List<LogFact> facts;
+    private final List<NetWeight> weighings;
 
     private PieceLog(int green, List<LogFact> facts) {
         this.green = green;
         this.facts = facts;
+        this.weighings = netWeights();
     }
 
     /**
@@ -55,6 +57,11 @@ public final class PieceLog {
     /** A weighing with the coat taken off its figure. */
     public record NetWeight(UUID entry, Instant at, int grams) {}
 
+    /** G in grams. */
+    public int green() {
+        return green;
+    }
+
     /** The entries that stand, in the order they happened. */
     public List<LogFact> standing() {
         return facts;
@@ -62,6 +69,10 @@ public final class PieceLog {
 
     /** Every weighing and the pull, net of the coat that was on. */
     public List<NetWeight> weighings() {
+        return weighings;
+    }
+
+    private List<NetWeight> netWeights() {
         int coat = 0;
         List<NetWeight> net = new ArrayList<>();
         for (LogFact fact : facts) {

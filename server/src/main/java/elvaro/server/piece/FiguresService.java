@@ -7,7 +7,6 @@ import elvaro.core.cost.LoadShare.Stay;
 import elvaro.core.cost.SteakCost;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.Ledger;
-import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.yield.Section;
 import elvaro.server.chamber.Chamber;
@@ -17,7 +16,6 @@ import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -36,12 +34,12 @@ public class FiguresService {
     private static final int LONGEST_STAY_DAYS = 400;
 
     private final PieceRepository pieces;
-    private final LogRepository entries;
+    private final Logs logs;
     private final WorkshopService workshops;
 
-    FiguresService(PieceRepository pieces, LogRepository entries, WorkshopService workshops) {
+    FiguresService(PieceRepository pieces, Logs logs, WorkshopService workshops) {
         this.pieces = pieces;
-        this.entries = entries;
+        this.logs = logs;
         this.workshops = workshops;
     }
 
@@ -51,26 +49,19 @@ public class FiguresService {
 
     /** In the order given. */
     public List<Figures> of(List<Piece> asked) {
-        Map<UUID, List<LogFact>> facts =
-                byPiece(entries.factsOf(asked.stream().map(Piece::id).toList()));
+        Map<UUID, PieceLog> read = logs.of(asked);
         WorkshopSettings settings = workshops.settings();
         ZoneId zone = workshops.mine().zone();
         Map<UUID, Map<UUID, Stay>> stays = stays(asked, zone);
         return asked.stream()
                 .map(piece -> {
-                    PieceLog log = PieceLog.of(piece.greenGrams(), facts.getOrDefault(piece.id(), List.of()));
+                    PieceLog log = read.get(piece.id());
                     Landed landed = landed(piece, settings, stays);
                     Ledger ledger = log.ledger();
                     SteakCost steak = SteakCost.of(landed, ledger.piles(), settings.byProductPrices());
                     return new Figures(piece, log, ledger, section(piece, ledger), landed, steak);
                 })
                 .toList();
-    }
-
-    static Map<UUID, List<LogFact>> byPiece(Collection<FactRow> rows) {
-        return rows.stream()
-                .collect(Collectors.groupingBy(
-                        FactRow::pieceId, Collectors.mapping(FactRow::fact, Collectors.toList())));
     }
 
     static Section section(Piece piece, Ledger ledger) {

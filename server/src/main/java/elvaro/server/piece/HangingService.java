@@ -173,7 +173,7 @@ public class HangingService {
             Place place = Place.firstFree(chamber, taken.get(chamber.id()));
             taken.get(chamber.id()).add(place);
             LocalDate hungOn = asked.hungOn();
-            pieces.save(Piece.hang(
+            Piece piece = pieces.save(Piece.hang(
                             asked.id(),
                             lot,
                             tag,
@@ -185,19 +185,20 @@ public class HangingService {
                     .in(chamber, place)
                     .costing(asked.consumablesMinor()));
             if (asked.coatGrams() > 0) {
-                coat(asked, hungOn);
+                coat(piece, asked.coatGrams(), hungOn);
             }
         }
     }
 
     /** The coat's entry has an id made from the piece's, so that it is the same one however often it is sent. */
-    private void coat(NewPiece piece, LocalDate hungOn) {
+    private void coat(Piece piece, int grams, LocalDate hungOn) {
         UUID id = UUID.nameUUIDFromBytes((piece.id() + " coat").getBytes(StandardCharsets.UTF_8));
         Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
         Instant at = hungOn.equals(workshops.today())
                 ? now
                 : hungOn.atTime(12, 0).atZone(workshops.mine().zone()).toInstant();
-        LogFact fact = new LogFact(id, null, Kind.COAT_ON, at, piece.coatGrams(), null);
-        log.persist(new LogEntry(piece.id(), fact, "", now, current.person().accountId()));
+        LogFact fact = new LogFact(id, null, Kind.COAT_ON, at, grams, null);
+        log.persist(
+                piece, new LogEntry(piece.id(), fact, "", now, current.person().accountId()));
     }
 }

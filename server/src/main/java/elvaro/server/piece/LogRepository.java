@@ -18,7 +18,4 @@ interface LogRepository extends Repository<LogEntry, UUID> {
 
     @Query(FACT + "where e.pieceId in :pieceIds")
     List<FactRow> factsOf(Collection<UUID> pieceIds);
-
-    @Query(FACT + "join Piece p on p.id = e.pieceId where p.state in :states")
-    List<FactRow> factsOfPiecesIn(Collection<PieceState> states);
 }

@@ -95,8 +95,14 @@ public class LogService {
         }
         List<Answers.Settled> settled =
                 Answers.of(form.answers()).settle(EntryCheck.questions(request.log(), piece.greenGrams(), fact));
-        persist(new LogEntry(
-                pieceId, fact, form.words().strip(), now(), current.person().accountId()));
+        persist(
+                piece,
+                new LogEntry(
+                        pieceId,
+                        fact,
+                        form.words().strip(),
+                        now(),
+                        current.person().accountId()));
         decisions.keep(piece.lot().id(), pieceId, settled);
         move(request);
     }
@@ -116,8 +122,14 @@ public class LogService {
             throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
         }
         LogFact fact = new LogFact(entryId, null, kind, now(), 0, null);
-        persist(new LogEntry(
-                piece.id(), fact, reason.strip(), fact.at(), current.person().accountId()));
+        persist(
+                piece,
+                new LogEntry(
+                        piece.id(),
+                        fact,
+                        reason.strip(),
+                        fact.at(),
+                        current.person().accountId()));
         piece.becomes(kind == Kind.CLOSED ? PieceState.CUT : PieceState.PULLED);
     }
 
@@ -138,8 +150,9 @@ public class LogService {
         return known.isPresent();
     }
 
-    void persist(LogEntry entry) {
+    void persist(Piece piece, LogEntry entry) {
         entities.persist(entry);
+        piece.logGrows();
     }
 
     private static LogEntry correctable(Piece piece, List<LogEntry> all, EntryForm form) {

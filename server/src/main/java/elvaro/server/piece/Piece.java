@@ -14,7 +14,9 @@ import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
+import org.hibernate.annotations.OptimisticLock;
 import org.hibernate.envers.Audited;
+import org.hibernate.envers.NotAudited;
 import org.jspecify.annotations.NullUnmarked;
 
 /** What hangs: a lot, or a part of one, under its own tag. */
@@ -52,6 +54,11 @@ public class Piece extends EditedRow {
 
     @Enumerated(EnumType.STRING)
     private BenchOrder benchOrder;
+
+    /** Counts the entries written into the log: {@link Logs} caches what it read under it. */
+    @NotAudited
+    @OptimisticLock(excluded = true)
+    private int logVersion;
 
     protected Piece() {}
 
@@ -96,6 +103,14 @@ public class Piece extends EditedRow {
 
     void retarget(int days) {
         targetDays = days;
+    }
+
+    void logGrows() {
+        logVersion++;
+    }
+
+    int logVersion() {
+        return logVersion;
     }
 
     void becomes(PieceState next) {

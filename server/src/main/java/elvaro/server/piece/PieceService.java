@@ -35,6 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class PieceService {
     private final PieceRepository pieces;
     private final LogRepository entries;
+    private final Logs logs;
     private final FiguresService figures;
     private final DecisionService decisions;
     private final AccountService accounts;
@@ -44,6 +45,7 @@ public class PieceService {
     PieceService(
             PieceRepository pieces,
             LogRepository entries,
+            Logs logs,
             FiguresService figures,
             DecisionService decisions,
             AccountService accounts,
@@ -51,6 +53,7 @@ public class PieceService {
             WorkshopService workshops) {
         this.pieces = pieces;
         this.entries = entries;
+        this.logs = logs;
         this.figures = figures;
         this.decisions = decisions;
         this.accounts = accounts;
@@ -187,14 +190,15 @@ public class PieceService {
         return figures.of(inOrder);
     }
 
-    /** Everything that hangs or waits for the bench; two queries, no costs. */
+    /** Everything that hangs or waits for the bench; no costs. */
     @Transactional(readOnly = true)
     public List<Hanging> inTheRoom(LocalDate today, ZoneId zone) {
         Collection<PieceState> states = EnumSet.of(PieceState.HANGING, PieceState.PULLED);
-        var facts = FiguresService.byPiece(entries.factsOfPiecesIn(states));
-        return pieces.in(states).stream()
+        List<Piece> found = pieces.in(states);
+        Map<UUID, PieceLog> read = logs.of(found);
+        return found.stream()
                 .map(piece -> {
-                    var log = PieceLog.of(piece.greenGrams(), facts.getOrDefault(piece.id(), List.of()));
+                    PieceLog log = read.get(piece.id());
                     var ledger = log.ledger();
                     var section = FiguresService.section(piece, ledger);
                     return new Hanging(piece, PieceCard.of(piece, log, ledger, section, today, zone));

@@ -46,6 +46,16 @@ public final class Client {
         return send("GET", path, null);
     }
 
+    /** Reads an answer without looking into it, for loads. */
+    public int status(String path) {
+        try {
+            return http.send(request(path).GET().build(), BodyHandlers.discarding())
+                    .statusCode();
+        } catch (java.io.IOException | InterruptedException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
     public Answer put(String path, Map<String, ?> body) {
         return send("PUT", path, body);
     }

@@ -1,0 +1,151 @@
+package elvaro.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.server.support.Client;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The launcher as a person runs it: what it says when something is wrong, and that it starts and ends cleanly. */
+class LauncherIT {
+    @TempDir
+    Path folder;
+
+    /** Stands before the machine's own tools on the path. */
+    @TempDir
+    Path tools;
+
+    private final int httpPort = House.freePort();
+    private final int dbPort = House.freePort();
+    private final Map<String, String> environment = new java.util.HashMap<>();
+
+    @BeforeEach
+    void standards() {
+        environment.put("ELVARO_JAR", House.JAR.toString());
+        environment.put("PATH", tools + ":" + System.getenv("PATH"));
+    }
+
+    private ProcessBuilder launcher(String... words) {
+        List<String> command =
+                new ArrayList<>(List.of(System.getenv().getOrDefault("ELVARO_LAUNCHER", "../elvaro"), words[0]));
+        command.addAll(List.of(
+                "--dir",
+                folder.toString(),
+                "--http-port",
+                String.valueOf(httpPort),
+                "--db-port",
+                String.valueOf(dbPort)));
+        command.addAll(List.of(words).subList(1, words.length));
+        ProcessBuilder process = new ProcessBuilder(command).redirectErrorStream(true);
+        process.environment().putAll(environment);
+        return process;
+    }
+
+    private String said(String... words) throws Exception {
+        Process process = launcher(words).start();
+        assertThat(process.waitFor(90, TimeUnit.SECONDS)).isTrue();
+        return new String(process.getInputStream().readAllBytes()).strip();
+    }
+
+    private void pretend(String tool, String script) throws IOException {
+        Path file = Files.writeString(tools.resolve(tool), "#!/bin/sh\n" + script + "\n");
+        Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("rwxr-xr-x"));
+    }
+
+    @Test
+    void an_old_java_is_named() throws Exception {
+        pretend("java", "echo 'openjdk version \"11.0.2\" 2019-01-15' >&2");
+        assertThat(said("start")).isEqualTo("elvaro: Java 11 is too old. Elvaro needs JDK 17 or newer.");
+    }
+
+    @Test
+    void a_missing_tool_is_named() throws Exception {
+        environment.remove("ELVARO_JAR");
+        environment.put("ELVARO_JAR", "");
+        for (String tool : List.of("bash", "java", "javac", "sed", "head", "dirname", "env", "cat", "mkdir")) {
+            Path real = Path.of("/usr/bin", tool);
+            Files.createSymbolicLink(tools.resolve(tool), Files.exists(real) ? real : Path.of("/bin", tool));
+        }
+        environment.put("PATH", tools.toString());
+        assertThat(said("start")).isEqualTo("elvaro: Maven is missing. Install it (Debian: maven).");
+    }
+
+    @Test
+    void a_full_disk_is_named() throws Exception {
+        pretend("df", "echo head; echo '/dev/x 100 90 204800 90% /'");
+        assertThat(said("start"))
+                .startsWith("elvaro: Only 200 MB are free under " + folder)
+                .hasLineCount(1);
+    }
+
+    @Test
+    void a_port_in_use_is_named_with_the_way_round() throws Exception {
+        try (ServerSocket taken = new ServerSocket(httpPort, 5, InetAddress.getLoopbackAddress())) {
+            assertThat(said("start"))
+                    .isEqualTo("elvaro: Port " + taken.getLocalPort() + " for the application is in use."
+                            + " End what uses it or choose another with --http-port.");
+        }
+    }
+
+    @Test
+    void an_unknown_option_is_named() throws Exception {
+        assertThat(said("start", "--fresh")).startsWith("elvaro: There is no option '--fresh'.");
+    }
+
+    @Test
+    void data_survive_stop_and_start_and_nothing_is_left_running() throws Exception {
+        assertThat(said("status")).isEqualTo("Nothing runs in " + folder + ".");
+        Process first = start();
+        String code = House.codeIn(folder.resolve("log/app.log"));
+        Client client = new Client(httpPort);
+        client.get("/api/session");
+        client.must(client.post(
+                "/api/setup",
+                Map.of(
+                        "code", code,
+                        "workshopName", "Brackenrow",
+                        "currency", "EUR",
+                        "zone", "Europe/Berlin",
+                        "signInName", House.OWNER,
+                        "name", "Maren Oakes",
+                        "password", House.PASSWORD)));
+        assertThat(said("status")).startsWith("Elvaro runs at http://127.0.0.1:" + httpPort);
+        assertThat(said("start", "--empty")).startsWith("Elvaro runs already");
+        assertThat(said("stop")).isEqualTo("Ended.");
+        assertThat(first.waitFor(30, TimeUnit.SECONDS)).isTrue();
+        assertThat(folder.resolve("run")).isDirectoryNotContaining("glob:**.pid");
+        new ServerSocket(httpPort).close();
+        new ServerSocket(dbPort).close();
+
+        Process second = start();
+        assertThat(new Client(httpPort).signIn(House.OWNER, House.PASSWORD).status())
+                .isEqualTo(204);
+        assertThat(new Client(httpPort).post("/api/setup", Map.of()).status())
+                .as("the code is used up and the door closed")
+                .isNotEqualTo(204);
+        second.destroy(); // as Ctrl-C does
+        assertThat(second.waitFor(30, TimeUnit.SECONDS)).isTrue();
+        new ServerSocket(dbPort).close();
+    }
+
+    private Process start() throws Exception {
+        Path log = Files.createTempFile(tools, "launcher", ".log");
+        Process running =
+                launcher("start", "--empty").redirectOutput(log.toFile()).start();
+        House.awaitReady("http://127.0.0.1:" + httpPort, running, log);
+        // Ready is not announced yet: the launcher looks once every fifth of a second.
+        House.pause(1000);
+        return running;
+    }
+}
