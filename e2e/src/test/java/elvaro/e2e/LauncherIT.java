@@ -73,7 +73,7 @@ class LauncherIT {
     void a_missing_tool_is_named() throws Exception {
         environment.remove("ELVARO_JAR");
         environment.put("ELVARO_JAR", "");
-        for (String tool : List.of("bash", "java", "javac", "sed", "head", "dirname", "env", "cat", "mkdir")) {
+        for (String tool : List.of("bash", "java", "javac", "id", "sed", "head", "dirname", "env", "cat", "mkdir")) {
             Path real = Path.of("/usr/bin", tool);
             Files.createSymbolicLink(tools.resolve(tool), Files.exists(real) ? real : Path.of("/bin", tool));
         }
