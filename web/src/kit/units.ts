@@ -33,7 +33,7 @@ export const moment = (iso: string): string =>
 
 export const days = (count: number): string => `${count} ${count === 1 ? 'day' : 'days'}`;
 
-function build(unit: WeightUnit, fahrenheit: boolean, inches: boolean, currency: string) {
+export function buildUnits(unit: WeightUnit, fahrenheit: boolean, inches: boolean, currency: string) {
   const perWeight =
     unit === 'LB' || unit === 'LB_OZ' ? { label: 'lb', kg: 0.45359237 } : { label: 'kg', kg: 1 };
   const money = (minor: number) =>
@@ -90,7 +90,7 @@ function build(unit: WeightUnit, fahrenheit: boolean, inches: boolean, currency:
   };
 }
 
-export type Units = ReturnType<typeof build>;
+export type Units = ReturnType<typeof buildUnits>;
 
 /** Everything that is shown in or read from the signed-in person's units. */
 export function useUnits(): Units {
@@ -98,7 +98,7 @@ export function useUnits(): Units {
   const prefer = me?.preferences;
   return useMemo(
     () =>
-      build(
+      buildUnits(
         prefer?.weightUnit ?? 'KG',
         prefer?.temperatureUnit === 'FAHRENHEIT',
         prefer?.lengthUnit === 'INCH',

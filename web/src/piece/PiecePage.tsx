@@ -31,6 +31,10 @@ export default function PiecePage() {
 function PieceSheet({ piece }: { piece: PieceView }) {
   const { card } = piece;
   const [doing, setDoing] = useState<EntryKind | null>(null);
+  const place =
+    card.state === 'HANGING'
+      ? `${card.chamberName}, rail ${card.rail}, place ${card.slot}`
+      : card.chamberName;
   return (
     <Page
       title={`${card.tag} ${card.cutName}`}

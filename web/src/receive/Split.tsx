@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import InputAdornment from '@mui/material/InputAdornment';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -275,11 +276,14 @@ function PieceRow({ tag, piece, methods, chambers, onChange, onRemove }: RowProp
               <WeightField label="Coat on" text={piece.coat} onText={(coat) => onChange({ coat })} />
             </Box>
             <TextField
-              label={`Bag, salt, ${units.currency}`}
+              label="Materials"
               value={piece.consumables}
               onChange={(event) => onChange({ consumables: event.target.value })}
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-              sx={{ width: 124 }}
+              slotProps={{
+                htmlInput: { inputMode: 'decimal' },
+                input: { endAdornment: <InputAdornment position="end">{units.currency}</InputAdornment> },
+              }}
+              sx={{ width: 132 }}
             />
           </>
         )}

@@ -23,6 +23,7 @@ import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -54,6 +55,7 @@ class DemoLoader implements ApplicationRunner {
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final TransactionTemplate transaction;
+    private final Clock clock;
 
     DemoLoader(
             @Value("${elvaro.demo}") boolean wanted,
@@ -65,7 +67,8 @@ class DemoLoader implements ApplicationRunner {
             PieceArchive archive,
             WorkshopService workshops,
             CurrentWorkshop current,
-            TransactionTemplate transaction) {
+            TransactionTemplate transaction,
+            Clock clock) {
         this.wanted = wanted;
         this.password = password;
         this.setup = setup;
@@ -76,6 +79,7 @@ class DemoLoader implements ApplicationRunner {
         this.workshops = workshops;
         this.current = current;
         this.transaction = transaction;
+        this.clock = clock;
     }
 
     @Override
@@ -188,6 +192,10 @@ class DemoLoader implements ApplicationRunner {
                 .costing(hung.method().usualConsumablesMinor());
         ZoneId zone = workshops.mine().zone();
         List<LogEntry> log = new Story(bought, hung, room, id, green, hungOn, zone, people, random).tell();
-        archive.add(piece, PieceState.valueOf(hung.reached().name()), log);
+        // Early in the day the scenario's weighings of the day have not happened yet.
+        List<LogEntry> soFar = log.stream()
+                .filter(entry -> !entry.happenedAt().isAfter(clock.instant()))
+                .toList();
+        archive.add(piece, PieceState.valueOf(hung.reached().name()), soFar);
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
+import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -23,6 +24,19 @@ class DemoIT {
         assertThat(due.get(0).path("days").asInt())
                 .as("the forgotten piece comes first")
                 .isGreaterThan(30);
+    }
+
+    @Test
+    void nothing_in_it_lies_in_the_future() {
+        List<Instant> weighed = maren.get("/api/room")
+                .body()
+                .path("chambers")
+                .valueStream()
+                .flatMap(chamber -> chamber.path("pieces").valueStream())
+                .filter(piece -> piece.has("lastWeighedAt"))
+                .map(piece -> Instant.parse(piece.path("lastWeighedAt").asString()))
+                .toList();
+        assertThat(weighed).isNotEmpty().allMatch(at -> at.isBefore(Instant.now()));
     }
 
     @Test

@@ -1,0 +1,120 @@
+package elvaro.server.lot;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.server.support.Client;
+import elvaro.server.support.Client.Answer;
+import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+@ExtendWith(RunningApp.class)
+class LotIT {
+
+    @ParameterizedTest(name = "{0} = {1}: {2} on {3}")
+    @CsvSource({
+        "cutCode, no-such-cut, unknown-cut, cutCode",
+        "receivedGrams, 0, invalid, receivedGrams",
+        "receivedGrams, 2000000, invalid, receivedGrams",
+        "fatCoverMm, 200, invalid, fatCoverMm",
+        "priceMinorPerKg, -1, invalid, priceMinorPerKg",
+        "receivedOn, 2126-01-01, future-date, receivedOn",
+        "packedOn, 2026-02-01, packed-after-arrival, packedOn",
+        "arrivalCelsius, 90, invalid, arrivalCelsius"
+    })
+    void a_wrong_value_is_refused_with_its_field_and_nothing_is_kept(
+            String field, String value, String type, String named) {
+        Client client = RunningApp.newWorkshop().client();
+        Map<String, Object> lot = Client.lotBody(UUID.randomUUID().toString(), 8000);
+        lot.put(field, value.matches("-?\\d+") ? (Object) Integer.valueOf(value) : value);
+        Answer answer = client.post("/api/lots", lot);
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.type()).isEqualTo(type);
+        assertThat(answer.body().path("field").asString()).isEqualTo(named);
+        assertThat(answer.body().path("detail").asString()).endsWith(".");
+        assertThat(client.get("/api/lots").body()).isEmpty();
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource({"unknown, {}", "receivedGrams, heavy", "receivedOn, yesterday"})
+    void a_request_that_cannot_be_read_is_refused_with_a_sentence(String field, String value, Someone owner) {
+        Map<String, Object> lot = Client.lotBody(UUID.randomUUID().toString(), 8000);
+        lot.put(field, value);
+        Answer answer = owner.client().post("/api/lots", lot);
+        assertThat(answer.status()).isEqualTo(400);
+        assertThat(answer.type()).isEqualTo("unreadable");
+    }
+
+    @Test
+    void of_two_who_correct_a_lot_at_once_the_second_is_told(Someone owner) {
+        Client client = owner.client();
+        Map<String, Object> lot = Client.lotBody(UUID.randomUUID().toString(), 8000);
+        client.must(client.post("/api/lots", lot));
+        lot.put("supplier", "Sallow Estate");
+        client.must(client.put("/api/lots/" + lot.get("id"), lot));
+        lot.put("supplier", "Marsh Decoy");
+        assertThat(client.put("/api/lots/" + lot.get("id"), lot).type()).isEqualTo("changed-meanwhile");
+        assertThat(client.get("/api/lots/" + lot.get("id"))
+                        .body()
+                        .at("/form/supplier")
+                        .asString())
+                .isEqualTo("Sallow Estate");
+    }
+
+    @Test
+    void a_lot_cannot_be_corrected_to_weigh_less_than_the_pieces_cut_from_it(Someone owner) {
+        Client client = owner.client();
+        String piece =
+                client.hang(client.chamber("Cabinet", 50_000), 4000, 4000).get(0);
+        String id = client.get("/api/pieces/" + piece).body().at("/card/lotId").asString();
+        assertThat(client.put("/api/lots/" + id, Client.lotBody(id, 7999)).type())
+                .isEqualTo("below-pieces");
+        client.must(client.put("/api/lots/" + id, Client.lotBody(id, 8050)));
+        assertThat(client.get("/api/lots/" + id).body().path("cuttingLossGrams").asInt())
+                .isEqualTo(50);
+    }
+
+    @Test
+    void every_change_of_a_lot_is_kept_with_who_made_it(Someone owner, JdbcClient database) {
+        Client client = owner.client();
+        Map<String, Object> lot = Client.lotBody(UUID.randomUUID().toString(), 8000);
+        client.must(client.post("/api/lots", lot));
+        lot.put("receivedGrams", 8100);
+        client.must(client.put("/api/lots/" + lot.get("id"), lot));
+        List<Map<String, Object>> history =
+                database.sql("""
+                        select a.received_grams, r.account_id from lot_aud a join revision r on r.id = a.rev
+                        where a.id = ? order by a.rev
+                        """).param(lot.get("id")).query().listOfRows();
+        assertThat(history).extracting(row -> row.get("received_grams")).containsExactly(8000, 8100);
+        assertThat(history)
+                .extracting(row -> String.valueOf(row.get("account_id")))
+                .containsOnly(owner.person().accountId().toString());
+    }
+
+    @Test
+    void a_weighing_leaves_what_was_planned_for_the_piece_unchanged(Someone owner, JdbcClient database) {
+        Client client = owner.client();
+        String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
+        int seen = client.get("/api/pieces/" + piece).body().path("version").asInt();
+        client.must(client.write(piece, Client.entry("WEIGHED", 3900)));
+        Map<String, Object> target = Map.of("version", seen, "targetDays", 42);
+        Answer changed = client.must(client.put("/api/pieces/" + piece + "/target", target));
+        assertThat(changed.body().at("/card/targetDays").asInt()).isEqualTo(42);
+        assertThat(client.put("/api/pieces/" + piece + "/target", target).type())
+                .isEqualTo("changed-meanwhile");
+        assertThat(database.sql("select count(*) from piece_aud where id = ?")
+                        .param(piece)
+                        .query(Integer.class)
+                        .single())
+                .as("hung and retargeted; a weighing is no change of the plan")
+                .isEqualTo(2);
+    }
+}
