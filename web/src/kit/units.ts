@@ -58,7 +58,7 @@ export function buildUnits(unit: WeightUnit, fahrenheit: boolean, inches: boolea
       String(Math.round((fahrenheit ? celsius * 1.8 + 32 : celsius) * 10) / 10),
     readTemperature: (text: string) => {
       const read = readNumber(text);
-      return read === null ? null : Math.round((fahrenheit ? (read - 32) / 1.8 : read) * 10) / 10;
+      return read === null ? null : Math.round((fahrenheit ? (read - 32) / 1.8 : read) * 100) / 100;
     },
     lengthUnit: inches ? 'in' : 'mm',
     lengthForField: (mm: number) =>

@@ -40,13 +40,7 @@ function PieceSheet({ piece }: { piece: PieceView }) {
       title={`${card.tag} ${card.cutName}`}
       aside={
         <Typography sx={{ color: 'text.secondary' }}>
-          {[
-            roleWords[card.role],
-            card.methodLabel?.toLowerCase(),
-            card.chamberName,
-            card.grade,
-            card.supplier,
-          ]
+          {[roleWords[card.role], card.methodLabel?.toLowerCase(), place, card.grade, card.supplier]
             .filter(Boolean)
             .join(', ')}
         </Typography>

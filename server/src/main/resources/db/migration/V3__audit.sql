@@ -26,7 +26,7 @@ create table account_aud (
 create table chamber_aud (
     id uuid not null, rev bigint not null, revtype tinyint, workshop_id uuid,
     name varchar(60), kind varchar(20), position int, rails int, places_per_rail int, limit_grams int,
-    set_celsius decimal(4, 1), set_humidity_percent int, purchase_minor int, life_years int, power_watts int,
+    set_celsius decimal(5, 2), set_humidity_percent int, purchase_minor int, life_years int, power_watts int,
     primary key (id, rev),
     constraint chamber_aud_rev foreign key (rev) references revision (id)
 );
@@ -34,7 +34,7 @@ create table chamber_aud (
 create table lot_aud (
     id uuid not null, rev bigint not null, revtype tinyint, workshop_id uuid,
     number int, cut_code varchar(40), grade varchar(60), bone_in boolean, fat_cover_mm int, received_grams int,
-    price_minor_per_kg int, supplier varchar(80), packed_on date, received_on date, arrival_celsius decimal(4, 1),
+    price_minor_per_kg int, supplier varchar(80), packed_on date, received_on date, arrival_celsius decimal(5, 2),
     source_tag varchar(60), note varchar(1000),
     primary key (id, rev),
     constraint lot_aud_rev foreign key (rev) references revision (id)
