@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import { useMutation } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
-import { answer, api, type PieceView, type Schema } from '../api/client';
+import { answer, api, Problem, type PieceView, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
 import { newId } from './drafts';
 
@@ -32,6 +32,14 @@ export function useWriteEntry(pieceId: string) {
       }
       setEntryId(newId());
       await refresh();
+    },
+    onError: async (failure) => {
+      // The first try was stored after all and its answer lost; then the value was changed. What was stored is shown,
+      // and the next try is an entry of its own.
+      if (failure instanceof Problem && failure.type === 'id-used') {
+        setEntryId(newId());
+        await refresh();
+      }
     },
   });
   /** A changed value is another entry; the one that failed was not stored under its id, or the server says so. */
