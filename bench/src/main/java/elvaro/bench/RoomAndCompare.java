@@ -119,17 +119,7 @@ public final class RoomAndCompare {
                 .orElseThrow()
                 .replaceAll(".*: ", "");
         Client client = new Client(port);
-        client.get("/api/session");
-        client.must(client.post(
-                "/api/setup",
-                Map.of(
-                        "code", code,
-                        "workshopName", "Brackenrow",
-                        "currency", "EUR",
-                        "zone", "Europe/Berlin",
-                        "signInName", OWNER,
-                        "name", "Maren Oakes",
-                        "password", PASSWORD)));
+        client.must(client.setUp(code, OWNER, PASSWORD));
         Client owner = signedIn(port);
         List<String> chambers = List.of(
                 owner.chamber("North Room", 2_000_000),

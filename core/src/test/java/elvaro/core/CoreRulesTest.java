@@ -13,10 +13,10 @@ import com.tngtech.archunit.lang.ArchRule;
 class CoreRulesTest {
 
     @ArchTest
-    static final ArchRule core_knows_only_java_and_its_null_marks = classes()
+    static final ArchRule core_knows_only_java_its_null_marks_and_a_maths_library = classes()
             .should()
             .onlyDependOnClassesThat()
-            .resideInAnyPackage("elvaro.core..", "java..", "org.jspecify..");
+            .resideInAnyPackage("elvaro.core..", "java..", "org.jspecify..", "org.hipparchus..");
 
     @ArchTest
     static final ArchRule subjects_depend_one_way =

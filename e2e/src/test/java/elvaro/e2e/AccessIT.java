@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** No view has a serious fault for those who see, hear or move differently. */
 class AccessIT {
 
-    private static List<String> faults(Page page) {
+    static List<String> faults(Page page) {
         // A view that is still fading in has the contrast of neither state.
         page.waitForTimeout(500);
         return new AxeBuilder(page)
@@ -56,6 +56,17 @@ class AccessIT {
                     .click();
             maren.reads("What made the difference");
             found.put("compared", faults(maren.page));
+            maren.page
+                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("21A"))
+                    .first()
+                    .click();
+            maren.sees("21A");
+            found.put("a cut piece", faults(maren.page));
+            maren.page
+                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("See the bench"))
+                    .click();
+            maren.sees("Bench, 21A");
+            found.put("the closed bench", faults(maren.page));
         }
         found.values().removeIf(List::isEmpty);
         assertThat(found).isEmpty();

@@ -51,6 +51,35 @@ class EverydayIT {
     }
 
     @Test
+    void a_weight_changed_after_a_lost_answer_is_told_what_was_stored_and_can_be_saved() {
+        try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
+            AtomicInteger sent = new AtomicInteger();
+            maren.page.route(Pattern.compile("/log/"), route -> {
+                if (sent.getAndIncrement() == 0) {
+                    route.fetch();
+                    route.abort();
+                } else {
+                    route.resume();
+                }
+            });
+            String piece = address(maren, "35A");
+            maren.visit(piece);
+            maren.press("Weigh");
+            maren.fill("Weight on the scale", "4.42");
+            maren.press("Save weight");
+            maren.reads("What you typed is kept; try again");
+            maren.fill("Weight on the scale", "4.41");
+            maren.press("Save weight");
+            maren.reads("Your first try did arrive: 4.420 kg stands in the log");
+            assertThat(maren.field("Weight on the scale")).hasValue("4.41");
+            maren.press("Save weight");
+            maren.reads("35A: 4.410 kg saved");
+            assertThat(maren.page.getByText("Weighed 4.420 kg")).hasCount(1);
+            assertThat(maren.page.getByText("Weighed 4.410 kg")).hasCount(1);
+        }
+    }
+
+    @Test
     void a_phone_shows_room_weigh_and_pull_without_sideways_scrolling() {
         try (Visitor maren = Visitor.withPhone(House.demo()).signedIn()) {
             assertThat(maren.overflow()).isZero();

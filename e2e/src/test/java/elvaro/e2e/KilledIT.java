@@ -39,17 +39,7 @@ class KilledIT {
     void furnish() throws Exception {
         start();
         Client client = new Client(httpPort);
-        client.get("/api/session");
-        client.must(client.post(
-                "/api/setup",
-                Map.of(
-                        "code", House.codeIn(folder.resolve("log/app.log")),
-                        "workshopName", "Brackenrow",
-                        "currency", "EUR",
-                        "zone", "Europe/Berlin",
-                        "signInName", OWNER,
-                        "name", "Maren Oakes",
-                        "password", House.PASSWORD)));
+        client.must(client.setUp(House.codeIn(folder.resolve("log/app.log")), OWNER, House.PASSWORD));
         Client owner = signedIn();
         pieces.addAll(owner.hang(owner.chamber("North Room", 180_000), 4000, 4000, 4000, 4000));
     }

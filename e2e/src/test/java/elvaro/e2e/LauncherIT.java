@@ -109,17 +109,7 @@ class LauncherIT {
         Process first = start();
         String code = House.codeIn(folder.resolve("log/app.log"));
         Client client = new Client(httpPort);
-        client.get("/api/session");
-        client.must(client.post(
-                "/api/setup",
-                Map.of(
-                        "code", code,
-                        "workshopName", "Brackenrow",
-                        "currency", "EUR",
-                        "zone", "Europe/Berlin",
-                        "signInName", House.OWNER,
-                        "name", "Maren Oakes",
-                        "password", House.PASSWORD)));
+        client.must(client.setUp(code, House.OWNER, House.PASSWORD));
         assertThat(said("status")).startsWith("Elvaro runs at http://127.0.0.1:" + httpPort);
         assertThat(said("start", "--empty")).startsWith("Elvaro runs already");
         assertThat(said("stop")).isEqualTo("Ended.");
@@ -139,10 +129,34 @@ class LauncherIT {
         new ServerSocket(dbPort).close();
     }
 
+    @Test
+    void the_demo_can_be_had_afresh_and_a_house_of_ones_own_cannot_become_it() throws Exception {
+        start("start");
+        String password = Files.readString(folder.resolve("secret/demo-password"));
+        Client maren = new Client(httpPort);
+        maren.must(maren.signIn(House.OWNER, password));
+        String chamber = maren.chamber("Only for today", 5000);
+        assertThat(maren.get("/api/chambers").body().toString()).contains(chamber);
+        said("stop");
+        assertThat(said("start", "--empty"))
+                .startsWith("elvaro: The folder " + folder + " holds the demo workshop. Choose another with --dir");
+        Process again = start("start", "--reset-demo");
+        Client afterwards = new Client(httpPort);
+        afterwards.must(afterwards.signIn(House.OWNER, password));
+        assertThat(afterwards.get("/api/chambers").body().toString())
+                .contains("North Room")
+                .doesNotContain(chamber);
+        again.destroy();
+        assertThat(again.waitFor(30, TimeUnit.SECONDS)).isTrue();
+    }
+
     private Process start() throws Exception {
+        return start("start", "--empty");
+    }
+
+    private Process start(String... words) throws Exception {
         Path log = Files.createTempFile(tools, "launcher", ".log");
-        Process running =
-                launcher("start", "--empty").redirectOutput(log.toFile()).start();
+        Process running = launcher(words).redirectOutput(log.toFile()).start();
         House.awaitReady("http://127.0.0.1:" + httpPort, running, log);
         // Ready is not announced yet: the launcher looks once every fifth of a second.
         House.pause(1000);

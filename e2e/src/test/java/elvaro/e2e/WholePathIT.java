@@ -27,6 +27,7 @@ class WholePathIT {
     }
 
     private static void setUp(Visitor owner, String code) {
+        assertThat(AccessIT.faults(owner.page)).isEmpty();
         owner.fill("One-time code", "AAAA-BBBB-CCCC");
         owner.fill("Name of the workshop", "Brackenrow");
         owner.fill("Your name", "Maren Oakes");

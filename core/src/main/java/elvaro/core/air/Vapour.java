@@ -21,4 +21,29 @@ public final class Vapour {
         }
         return P0 * Math.exp(A * celsius / (B + celsius));
     }
+
+    /**
+     * Slope Δ = dp_s/dT of the saturation pressure, the derivative of the formula above.
+     *
+     * @param celsius T, −40 to 50 °C
+     * @return Pa/K
+     */
+    public static double slopePascalPerKelvin(double celsius) {
+        double sum = B + celsius;
+        return saturationPascal(celsius) * A * B / (sum * sum);
+    }
+
+    /**
+     * The temperature at which air of this vapour pressure is saturated: the formula above, inverted.
+     *
+     * @param pascal vapour pressure, above 0 Pa
+     * @return °C
+     */
+    public static double dewPointCelsius(double pascal) {
+        if (!(pascal > 0)) {
+            throw new IllegalArgumentException("A dew point needs a vapour pressure above 0 Pa");
+        }
+        double logarithm = Math.log(pascal / P0);
+        return B * logarithm / (A - logarithm);
+    }
 }

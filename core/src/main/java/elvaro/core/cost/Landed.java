@@ -24,6 +24,11 @@ public record Landed(double meat, double consumables, double chamber, double ene
         double energyPerDay() {
             return watts / 1000 * 24 * tariffMinorPerKwh;
         }
+
+        /** Both together, for a piece that has this share of what hangs there. */
+        public double perDay(double loadShare) {
+            return (writeOffPerDay() + energyPerDay()) * loadShare;
+        }
     }
 
     /**

@@ -27,7 +27,15 @@ public record Due(Work work, long days) {
         CUT,
         /** A lot that came in and hangs nowhere yet. */
         HANG,
-        WEIGH
+        CHANGE_ICE,
+        WEIGH,
+        TURN,
+        LOOK
+    }
+
+    /** Whether the plan has a weighing on this day of the hanging. */
+    static boolean isWeighingDay(int day) {
+        return FIRST_WEIGHINGS.contains(day) || (day > 7 && day % 7 == 0);
     }
 
     /**
@@ -60,13 +68,10 @@ public record Due(Work work, long days) {
      */
     public static Optional<Due> weigh(LocalDate hungOn, Optional<LocalDate> lastWeighedOn, LocalDate today) {
         long day = ChronoUnit.DAYS.between(hungOn, today);
-        long planned = day >= 7
-                ? day - day % 7
-                : FIRST_WEIGHINGS.stream()
-                        .filter(each -> each <= day)
-                        .mapToLong(Integer::longValue)
-                        .max()
-                        .orElse(0);
+        int planned = (int) day;
+        while (planned > 0 && !isWeighingDay(planned)) {
+            planned--;
+        }
         if (planned <= 0) {
             return Optional.empty();
         }

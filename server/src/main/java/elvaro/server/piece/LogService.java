@@ -1,5 +1,7 @@
 package elvaro.server.piece;
 
+import static elvaro.core.working.Figures.weight;
+
 import elvaro.core.ledger.EntryCheck;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
@@ -145,9 +147,16 @@ public class LogService {
                         || entry.grams() != grams
                         || !Objects.equals(entry.stream(), stream))
                 .ifPresent(entry -> {
-                    throw Refusal.conflict("id-used", "An entry with this number says something else already.");
+                    throw Refusal.conflict("id-used", storedAlready(entry));
                 });
         return known.isPresent();
+    }
+
+    private static String storedAlready(LogEntry entry) {
+        String what = entry.kind().weighs() ? weight(entry.grams()) : "what you entered";
+        return "Your first try did arrive: %s stands in the log. The new value is not saved. Save again to add it, or"
+                        .formatted(what)
+                + " leave it and correct the entry.";
     }
 
     void persist(Piece piece, LogEntry entry) {

@@ -91,33 +91,19 @@ class SignInIT {
         assertThat(hand.put("/api/chambers/" + chamber, Client.chamberBody(chamber, "Own", 5000))
                         .status())
                 .isEqualTo(403);
-        assertThat(hand.put("/api/workshop", workshop(owner)).status()).isEqualTo(403);
-    }
-
-    private static Map<String, Object> workshop(Someone owner) {
-        Map<String, Object> body = new java.util.HashMap<>();
-        owner.client()
-                .get("/api/workshop")
-                .body()
-                .properties()
-                .forEach(field -> body.put(
-                        field.getKey(),
-                        field.getValue().isNumber()
-                                ? field.getValue().asInt()
-                                : field.getValue().asString()));
-        return body;
+        assertThat(hand.put("/api/workshop", owner.client().workshopBody()).status()).isEqualTo(403);
     }
 
     @Test
     void of_two_who_change_the_workshop_at_once_the_second_is_told(Someone owner) {
-        Map<String, Object> seen = workshop(owner);
+        Map<String, Object> seen = owner.client().workshopBody();
         seen.put("name", "First");
         assertThat(owner.client().put("/api/workshop", seen).status()).isEqualTo(200);
         seen.put("name", "Second");
         Client.Answer second = owner.client().put("/api/workshop", seen);
         assertThat(second.status()).isEqualTo(409);
         assertThat(second.type()).isEqualTo("changed-meanwhile");
-        assertThat(workshop(owner)).containsEntry("name", "First");
+        assertThat(owner.client().workshopBody()).containsEntry("name", "First");
     }
 
     @Test

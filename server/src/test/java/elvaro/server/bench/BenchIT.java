@@ -106,15 +106,7 @@ class BenchIT {
     @Test
     void cost_counts_the_by_products_at_the_workshops_prices(Someone owner) {
         Client client = owner.client();
-        Map<String, Object> settings = new java.util.HashMap<>();
-        client.get("/api/workshop")
-                .body()
-                .properties()
-                .forEach(field -> settings.put(
-                        field.getKey(),
-                        field.getValue().isNumber()
-                                ? field.getValue().asInt()
-                                : field.getValue().asString()));
+        Map<String, Object> settings = client.workshopBody();
         settings.put("usableTrimPriceMinorPerKg", 1000);
         settings.put("tariffMinorPerKwh", 0);
         client.must(client.put("/api/workshop", settings));

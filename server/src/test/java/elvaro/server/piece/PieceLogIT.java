@@ -61,7 +61,9 @@ class PieceLogIT {
         String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
         String path = "/api/pieces/" + piece + "/log/" + UUID.randomUUID();
         client.must(client.put(path, entry("WEIGHED", 3900)));
-        assertThat(client.put(path, entry("WEIGHED", 3800)).type()).isEqualTo("id-used");
+        Answer other = client.put(path, entry("WEIGHED", 3800));
+        assertThat(other.type()).isEqualTo("id-used");
+        assertThat(other.body().path("detail").asString()).contains("3900 g stands in the log");
     }
 
     @Test
@@ -150,6 +152,25 @@ class PieceLogIT {
                         .path("cuttingLossGrams")
                         .asInt())
                 .isEqualTo(10);
+    }
+
+    @Test
+    void a_coat_put_on_while_splitting_is_in_the_log_once_and_off_every_weighing(Someone owner) {
+        Client client = owner.client();
+        String lot = UUID.randomUUID().toString();
+        client.must(client.post("/api/lots", Client.lotBody(lot, 8000)));
+        String piece = UUID.randomUUID().toString();
+        Map<String, Object> coated = Client.hangBody(piece, client.chamber("Cabinet", 50_000), 7990);
+        coated.put("coatGrams", 300);
+        Map<String, Object> split = Map.of("pieces", List.of(coated), "answers", Map.of());
+        client.must(client.post("/api/lots/" + lot + "/pieces", split));
+        client.must(client.post("/api/lots/" + lot + "/pieces", split));
+        Answer weighed = client.must(client.write(piece, entry("WEIGHED", 8000)));
+        assertThat(weighed.body().path("log").valueStream().map(each -> each.path("kind").asString()))
+                .containsExactlyInAnyOrder("COAT_ON", "WEIGHED");
+        assertThat(weighed.body().at("/card/coatGrams").asInt()).isEqualTo(300);
+        assertThat(weighed.body().at("/card/nowGrams").asInt()).isEqualTo(7700);
+        assertThat(weighed.body().at("/ledger/shrinkGrams").asInt()).isEqualTo(290);
     }
 
     @Test

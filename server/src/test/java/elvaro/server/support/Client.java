@@ -115,6 +115,35 @@ public final class Client {
 
     // --- what every test needs ---
 
+    /** Makes the first owner of an empty house, with the code it printed. */
+    public Answer setUp(String code, String signInName, String password) {
+        get("/api/session");
+        return post(
+                "/api/setup",
+                Map.of(
+                        "code", code,
+                        "workshopName", "Brackenrow",
+                        "currency", "EUR",
+                        "zone", "Europe/Berlin",
+                        "signInName", signInName,
+                        "name", "Maren Oakes",
+                        "password", password));
+    }
+
+    /** The workshop's settings as they are, to be changed and sent back. */
+    public Map<String, Object> workshopBody() {
+        Map<String, Object> body = new java.util.HashMap<>();
+        get("/api/workshop")
+                .body()
+                .properties()
+                .forEach(field -> body.put(
+                        field.getKey(),
+                        field.getValue().isNumber()
+                                ? field.getValue().asInt()
+                                : field.getValue().asString()));
+        return body;
+    }
+
     public String chamber(String name, int limitGrams) {
         String id = UUID.randomUUID().toString();
         must(put("/api/chambers/" + id, chamberBody(id, name, limitGrams)));

@@ -1,4 +1,4 @@
-package elvaro.core.drying;
+package elvaro.core.reference;
 
 /**
  * The linear–parabolic law: water leaves through a constant resistance and a crust that grows with what has left.
@@ -9,7 +9,7 @@ package elvaro.core.drying;
  * @param resistance R₀, film, surface, membrane and coat together, Pa·d·m²/kg, above 0
  * @param crustResistivity r, Pa·d·m⁴/kg², above 0
  */
-public record CrustLaw(double resistance, double crustResistivity) {
+record CrustLaw(double resistance, double crustResistivity) {
     /** r of the reference, EST. */
     public static final double CRUST_RESISTIVITY = 100;
 

@@ -1,0 +1,34 @@
+package elvaro.core.drying;
+
+import elvaro.core.air.Climate;
+
+/**
+ * A piece as it is hung, and the way it then loses water.
+ *
+ * @param greenGrams G, above 0
+ * @param surface its outside
+ * @param boneIn whether bone is in it
+ * @param method how it is aged
+ * @param coating what is on it; a fat seal by method counts as one whatever this says
+ * @param contact share of a membrane that touches meat, above 0 to 1; of no matter to other methods
+ */
+public record Hanging(int greenGrams, Surface surface, boolean boneIn, Method method, Coating coating, double contact) {
+
+    /**
+     * @param climate the air of the chamber
+     * @return how it loses water there
+     */
+    public WaterLoss in(Climate climate) {
+        return switch (method) {
+            case VACUUM -> Purge.inVacuum(greenGrams, surface);
+            case ON_ICE -> Purge.onIce(greenGrams, surface);
+            case SALT_TRAY -> new AirDrying(greenGrams, surface, boneIn, climate.overSaltTray(), skin());
+            case OPEN_AIR, MEMBRANE, FAT_SEAL -> new AirDrying(greenGrams, surface, boneIn, climate, skin());
+        };
+    }
+
+    private Skin skin() {
+        Skin coated = Skin.bare().under(method == Method.FAT_SEAL ? Coating.FAT_SEAL : coating);
+        return method == Method.MEMBRANE ? coated.inMembrane(contact) : coated;
+    }
+}

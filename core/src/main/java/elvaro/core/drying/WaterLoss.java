@@ -1,0 +1,39 @@
+package elvaro.core.drying;
+
+/** How a piece loses water. Pure: the same days and unknowns give the same answer. */
+public interface WaterLoss {
+
+    /**
+     * What is lost on given days.
+     *
+     * @param days from the hanging, 0 or more, ascending
+     * @param unknowns what is assumed about the piece
+     * @return one state for each day
+     */
+    Lost[] along(double[] days, Unknowns unknowns);
+
+    /** Drying surface, m², of which {@link Lost#fraction} makes the water lost per m². */
+    Surface surface();
+
+    /** G in grams. */
+    int greenGrams();
+
+    /**
+     * Water lost by a day, and how it moves with the unknowns.
+     *
+     * @param fraction w, of the green weight, 0–1
+     * @param byResistance ∂w/∂(logarithm of the resistance multiplier)
+     * @param byCrust ∂w/∂(logarithm of the crust multiplier)
+     */
+    record Lost(double fraction, double byResistance, double byCrust) {}
+
+    /** Water lost on one day. */
+    default Lost on(double day, Unknowns unknowns) {
+        return along(new double[] {day}, unknowns)[0];
+    }
+
+    /** M, kg of water lost per m² of drying surface, when the fraction is lost. */
+    default double perSquareMetre(double fraction) {
+        return fraction * greenGrams() / 1000.0 / surface().drying();
+    }
+}

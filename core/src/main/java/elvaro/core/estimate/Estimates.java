@@ -1,0 +1,109 @@
+package elvaro.core.estimate;
+
+/**
+ * Every value of the drying, yield and forecast models that is an engineering estimate (EST) and not a measurement or a
+ * published figure. Calibrated against the facts of the trade; the shop's own finished pieces move what can be learnt
+ * ({@code core.forecast.Learning}). Sections are those of the project's reference on computation.
+ */
+public final class Estimates {
+    private Estimates() {}
+
+    // --- air, section 2 ---
+
+    /** How far the air at the piece is drawn from the chamber's towards the salt's, 0–1. */
+    public static final double SALT_TRAY_COUPLING = 0.6;
+
+    // --- drying, section 3: water activities at the surface, 0–1 ---
+
+    public static final double BARE_ACTIVITY = 0.99;
+    public static final double SUGAR_ACTIVITY = 0.90;
+    public static final double SALT_RUB_ACTIVITY = 0.94;
+
+    // --- drying, section 3: resistances, Pa·d·m²/kg ---
+
+    public static final double SURFACE_RESISTANCE = 200;
+
+    /** Of a membrane that touches everywhere; divided by the share that does. */
+    public static final double MEMBRANE_RESISTANCE = 180;
+
+    /** Share of the film that touches meat when nobody measured it, 0–1. */
+    public static final double MEMBRANE_CONTACT = 0.85;
+
+    public static final double FAT_SEAL_RESISTANCE = 1000;
+    public static final double PASTE_RESISTANCE = 150;
+    public static final double CLOTH_RESISTANCE = 80;
+    public static final double SYRUP_RESISTANCE = 50;
+
+    /** Resistivity of the crust, Pa·d·m⁴/kg². */
+    public static final double CRUST_RESISTIVITY = 100;
+
+    /** Fraction of the green weight beyond which nothing more is lost. */
+    public static final double EQUILIBRIUM_BONELESS = 0.62;
+
+    public static final double EQUILIBRIUM_BONE_IN = 0.50;
+
+    // --- drying, section 3: faces ---
+
+    /** What a face under fat of at least {@link #PROTECTING_FAT_MM} still loses, as a share of a bare one. */
+    public static final double UNDER_FAT = 0.35;
+
+    public static final int PROTECTING_FAT_MM = 5;
+
+    /** What a face of bone still loses, as a share of a bare one. */
+    public static final double UNDER_BONE = 0.30;
+
+    /** Share of the surface a fat cap covers: one face of a long piece. */
+    public static final double FAT_FACE_SHARE = 0.35;
+
+    /** Share of the surface that is bone on a piece sold bone-in. */
+    public static final double BONE_FACE_SHARE = 0.20;
+
+    // --- vacuum and ice, section 3 ---
+
+    /** Purge in a vacuum bag, fraction of the green weight a day: 1.5 % in 21 days. */
+    public static final double PURGE_PER_DAY = 0.015 / 21;
+
+    // --- forecast, section 4: standard deviations of what is not known about a piece, natural logarithms ---
+
+    /** Of the multiplier on the constant resistance, over pieces of a shop nothing is known about. */
+    public static final double RESISTANCE_SD = 0.40;
+
+    /** Of the multiplier on the crust's resistivity. */
+    public static final double CRUST_SD = 0.50;
+
+    /** The part of either that differs from piece to piece within one method and chamber, as a share of its whole sd. */
+    public static final double PIECE_SHARE = 0.5;
+
+    /** What a weighing is off by besides its scale's division: wet hook, drip, handling. Fraction of the green weight. */
+    public static final double WEIGHING_SD = 0.002;
+
+    /** Standard deviation, natural logarithm, of the found crust over the expected one. */
+    public static final double TRIM_SD = 0.25;
+
+    /** Standard deviation of the found steak yield against the expected one, once shrink is known; fraction of green. */
+    public static final double STEAK_YIELD_SD = 0.03;
+
+    // --- crust and yield, section 5 ---
+
+    public static final double CRUST_MM = 2.0;
+    public static final double CRUST_MM_PER_KG = 1.0;
+
+    /** The outside of a membrane-aged piece dries thinner. */
+    public static final double MEMBRANE_CRUST = 0.7;
+
+    /** Share of the crust and lean trim that is fit for grinding; none of it under a seal. */
+    public static final double USABLE_SHARE_OF_CRUST = 0.5;
+
+    /** Knife margin over the crust, mm, section 1. */
+    public static final double SLICE_FIRST_MM = 0.5;
+
+    public static final double TRIM_FIRST_MM = 2.0;
+
+    // --- load, section 8 ---
+
+    /** Air to be left round a piece on a shelf, mm. */
+    public static final double AIR_GAP_MM = 25;
+
+    /** The face a piece lies on, as a share of its whole surface. */
+    public static final double FOOTPRINT_SHARE = 0.28;
+}

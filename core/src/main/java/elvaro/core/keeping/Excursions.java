@@ -1,0 +1,71 @@
+package elvaro.core.keeping;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * When it was too warm, and when nobody measured. Above 5 °C (41 °F) is out of cold holding: FDA Food Code 3-501.16, from
+ * memory. An excursion asks for a decision; it is never a verdict.
+ *
+ * @param warm the runs above the limit, in order
+ * @param gaps stretches without a reading, in order
+ */
+public record Excursions(List<Warm> warm, List<Gap> gaps) {
+    public static final double LIMIT_CELSIUS = 5;
+    private static final Duration LONGEST_SILENCE = Duration.ofHours(6);
+
+    /** One reading of a probe. */
+    public record Reading(Instant at, double celsius) {}
+
+    /**
+     * A run of readings above the limit.
+     *
+     * @param from the first reading above it
+     * @param to the first reading at or below it again, or the last there is
+     * @param peakCelsius the warmest
+     * @param degreeHours sum of degrees above the limit times hours
+     */
+    public record Warm(Instant from, Instant to, double peakCelsius, double degreeHours) {}
+
+    public record Gap(Instant from, Instant to) {}
+
+    /** @param readings in the order they were taken; each holds until the next */
+    public static Excursions in(List<Reading> readings) {
+        List<Warm> warm = new ArrayList<>();
+        List<Gap> gaps = new ArrayList<>();
+        Warm run = null;
+        for (int index = 0; index < readings.size(); index++) {
+            Reading reading = readings.get(index);
+            boolean last = index + 1 == readings.size();
+            Instant until = last ? reading.at() : readings.get(index + 1).at();
+            if (until.isBefore(reading.at())) {
+                throw new IllegalArgumentException("Readings follow one another in time");
+            }
+            Duration length = Duration.between(reading.at(), until);
+            boolean silence = length.compareTo(LONGEST_SILENCE) > 0;
+            if (silence) {
+                gaps.add(new Gap(reading.at(), until));
+            }
+            double over = reading.celsius() - LIMIT_CELSIUS;
+            if (over > 0) {
+                // Nobody knows how warm it was in a gap: it counts for as long as a silence may last.
+                double hours = (silence ? LONGEST_SILENCE : length).toMillis() / 3_600_000.0;
+                Instant end = silence ? reading.at().plus(LONGEST_SILENCE) : until;
+                run = run == null
+                        ? new Warm(reading.at(), end, reading.celsius(), over * hours)
+                        : new Warm(
+                                run.from(),
+                                end,
+                                Math.max(run.peakCelsius(), reading.celsius()),
+                                run.degreeHours() + over * hours);
+            }
+            if (run != null && (over <= 0 || silence || last)) {
+                warm.add(run);
+                run = null;
+            }
+        }
+        return new Excursions(List.copyOf(warm), List.copyOf(gaps));
+    }
+}

@@ -1,0 +1,105 @@
+package elvaro.core.plan;
+
+import elvaro.core.air.Climate;
+import elvaro.core.cost.DayToStop;
+import elvaro.core.cut.Species;
+import elvaro.core.forecast.Forecast;
+import elvaro.core.keeping.EquivalentDays;
+import elvaro.core.keeping.Style;
+import elvaro.core.keeping.Tenderness;
+import elvaro.core.yield.Carving;
+import elvaro.core.yield.Section;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+
+/**
+ * What becomes of a piece day by day: its weight, what it would give, what it would cost, how tender it is.
+ *
+ * @param forecast of its weight
+ * @param carving how it would be cut
+ * @param steakYieldSd what the steak yield is off by once the shrink is known, fraction of green
+ * @param climate the air it hangs in
+ * @param species decides whether anything is known of its tenderness and taste
+ * @param economics what it costs and brings
+ */
+public record Outlook(
+        Forecast forecast,
+        Carving carving,
+        double steakYieldSd,
+        Climate climate,
+        Species species,
+        DayToStop economics) {
+    private static final NormalDistribution STANDARD = new NormalDistribution();
+
+    /** Half-width of an 80 % band, in standard deviations. */
+    private static final double EIGHTY = STANDARD.inverseCumulativeProbability(0.9);
+
+    /** What four pieces in five reach at least, in standard deviations below the mean. */
+    private static final double FOUR_IN_FIVE = STANDARD.inverseCumulativeProbability(0.8);
+
+    /**
+     * One day.
+     *
+     * @param steakSd standard deviation of the steak yield, fraction of green
+     * @param tenderness τ, 0–1; empty where no rate is known
+     * @param equivalentDays at 0 °C
+     * @param style what it is said to taste of; empty for anything but beef
+     */
+    public record Day(
+            int day,
+            Forecast.Day weight,
+            Section section,
+            double steakSd,
+            DayToStop.Stop stop,
+            Optional<Double> tenderness,
+            double equivalentDays,
+            Optional<Style> style) {
+
+        /** Lower end of the steak yield's 80 % band, fraction of green. */
+        public double steakLeast() {
+            return Math.max(0, section.steak() - EIGHTY * steakSd);
+        }
+
+        /** Upper end. */
+        public double steakMost() {
+            return Math.min(section.now(), section.steak() + EIGHTY * steakSd);
+        }
+
+        /** What four pieces in five give at least, fraction of green. */
+        public double steakSure() {
+            return Math.max(0, section.steak() - FOUR_IN_FIVE * steakSd);
+        }
+    }
+
+    /** @param last the last day, 0 or more; day 0 is the first */
+    public List<Day> days(int last) {
+        List<Forecast.Day> weights = forecast.daily(last);
+        List<Section> sections =
+                weights.stream().map(weight -> carving.after(weight.lost())).toList();
+        List<DayToStop.Stop> stops = economics.days(sections);
+        return IntStream.rangeClosed(0, last)
+                .mapToObj(day -> day(day, weights.get(day), sections.get(day), stops.get(day)))
+                .toList();
+    }
+
+    private Day day(int day, Forecast.Day weight, Section section, DayToStop.Stop stop) {
+        return new Day(
+                day,
+                weight,
+                section,
+                steakSd(weight, section),
+                stop,
+                Tenderness.done(species, climate, day),
+                EquivalentDays.at(climate, day),
+                Style.reached(species, day));
+    }
+
+    /** The water's part by how the steaks move with it, and the knife's. */
+    private double steakSd(Forecast.Day weight, Section section) {
+        double step = 0.01;
+        double slope = (section.steak() - carving.after(weight.lost() + step).steak()) / step;
+        return Math.hypot(slope * weight.sd(), steakYieldSd);
+    }
+}

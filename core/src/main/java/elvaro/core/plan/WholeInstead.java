@@ -1,0 +1,64 @@
+package elvaro.core.plan;
+
+import static elvaro.core.working.Figures.percent;
+import static elvaro.core.working.Figures.weight;
+
+import elvaro.core.air.Climate;
+import elvaro.core.cut.Cut;
+import elvaro.core.cut.CutCatalogue;
+import elvaro.core.cut.Species;
+import elvaro.core.cut.SurfaceClass;
+import elvaro.core.drying.Hanging;
+import elvaro.core.drying.Surface;
+import elvaro.core.drying.Unknowns;
+import java.util.Optional;
+
+/** Why a small piece loses so much, and what a whole one would lose in the same air: one sentence. */
+public final class WholeInstead {
+    /** Below this a piece is small for ageing (EST). */
+    private static final int SMALL_GRAMS = 1500;
+
+    private WholeInstead() {}
+
+    /**
+     * @param cut what is planned
+     * @param hanging the small piece
+     * @param climate its air
+     * @param day the day it is pulled
+     * @return empty where the piece is no small one, or its animal has no larger cut that is aged
+     */
+    public static Optional<String> sentence(Cut cut, Hanging hanging, Climate climate, int day) {
+        boolean small = cut.surface() == SurfaceClass.SINGLE_STEAK || hanging.greenGrams() < SMALL_GRAMS;
+        return !small ? Optional.empty() : whole(cut.species()).map(larger -> compare(larger, hanging, climate, day));
+    }
+
+    private static Optional<Cut> whole(Species species) {
+        return switch (species) {
+            case BEEF -> CutCatalogue.find("strip");
+            case VENISON -> CutCatalogue.find("deer-saddle");
+            case LAMB -> CutCatalogue.find("lamb-saddle");
+            case PORK -> CutCatalogue.find("pork-loin");
+            case WATERFOWL, SEA_FISH -> Optional.empty();
+        };
+    }
+
+    private static String compare(Cut larger, Hanging hanging, Climate climate, int day) {
+        int grams = (larger.leastGrams() + larger.mostGrams()) / 2 / 100 * 100;
+        Surface surface = Surface.of(larger.surface(), grams, 0, false);
+        Hanging whole = new Hanging(grams, surface, false, hanging.method(), hanging.coating(), hanging.contact());
+        double lost = hanging.in(climate).on(day, Unknowns.NONE).fraction();
+        double wholeLost = whole.in(climate).on(day, Unknowns.NONE).fraction();
+        double perKg = hanging.surface().squareMetres() * 1e7 / hanging.greenGrams();
+        double wholePerKg = surface.squareMetres() * 1e7 / grams;
+        return ("It is small: it shows the air %.0f cm² for each kilogram, a whole %s of %s only %.0f. In the same air"
+                        + " that would lose %s by day %d instead of %s.")
+                .formatted(
+                        perKg,
+                        larger.name().toLowerCase(java.util.Locale.ROOT),
+                        weight(grams),
+                        wholePerKg,
+                        percent(wholeLost),
+                        day,
+                        percent(lost));
+    }
+}

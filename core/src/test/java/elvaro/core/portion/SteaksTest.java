@@ -1,0 +1,59 @@
+package elvaro.core.portion;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import elvaro.core.portion.Steaks.Trimmed;
+import java.util.Random;
+import java.util.stream.LongStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class SteaksTest {
+
+    /** By hand: 400 mm of 4000 g, ends of 20 mm: 360 mm to slice. A knife takes nothing, the saw 2 mm at each cut. */
+    @ParameterizedTest(name = "{0} mm with a kerf of {1} mm: {2} steaks of {3} g")
+    @CsvSource({"30, 0, 12, 300", "30, 2, 11, 300", "25, 0, 14, 250", "38, 2, 9, 380", "400, 0, 0, 4000"})
+    void counts_what_fits_between_the_ends(double thickness, double kerf, int count, double each) {
+        Steaks steaks = Steaks.ofThickness(new Trimmed(4000, 400, kerf, 20), thickness);
+        assertThat(steaks.count()).isEqualTo(count);
+        assertThat(steaks.gramsEach()).isCloseTo(each, within(1e-9));
+        assertThat(steaks.endsGrams()).isCloseTo(400, within(1e-9));
+    }
+
+    static LongStream seeds() {
+        return LongStream.range(1, 101);
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void the_piece_is_shared_out_whole_and_weight_asked_for_is_weight_given(long seed) {
+        Random random = new Random(seed);
+        Trimmed piece = new Trimmed(
+                500 + random.nextInt(9000), 100 + random.nextInt(600), random.nextInt(4), random.nextInt(30));
+        Steaks steaks = Steaks.ofWeight(piece, 150 + random.nextInt(400));
+        Steaks again = Steaks.ofThickness(piece, steaks.thicknessMm());
+        assertThat(steaks.count() * steaks.gramsEach() + steaks.endsGrams() + steaks.leftOverGrams())
+                .isCloseTo(piece.grams(), within(1e-6));
+        assertThat(steaks.leftOverGrams()).isGreaterThanOrEqualTo(-1e-6);
+        assertThat(again.gramsEach()).isCloseTo(steaks.gramsEach(), within(1e-6));
+    }
+
+    /** 1060 kg/m³: 4.24 kg over a cross-section of 0.01 m² are 400 mm long. */
+    @Test
+    void a_piece_known_by_its_cross_section_has_the_length_its_weight_gives() {
+        assertThat(Trimmed.across(4240, 0.01, 0, 0).lengthMm()).isCloseTo(400, within(1e-9));
+    }
+
+    @Test
+    void what_cannot_be_sliced_is_refused() {
+        assertThatThrownBy(() -> new Trimmed(1000, 0, 0, 0)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> Steaks.ofThickness(new Trimmed(1000, 200, 0, 0), 0))
+                .hasMessageContaining("thicker than 0 mm");
+        assertThatThrownBy(() -> Steaks.ofWeight(new Trimmed(0, 200, 0, 0), 200))
+                .hasMessageContaining("more than 0 g");
+    }
+}
