@@ -1,9 +1,11 @@
 package elvaro.core.forecast;
 
+import elvaro.core.drying.Method;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.drying.WaterLoss.Lost;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Whether a piece dries otherwise than its own past says, seen over several weighings: a two-sided CUSUM of how far each
@@ -16,6 +18,27 @@ public enum Drift {
     TOO_FAST,
     /** Less is gone: door sealed, air too damp, fan off, a coat that holds water. */
     TOO_SLOW;
+
+    /** What it is, what is likely behind it and what to do; empty where nothing drifts. Common practice, no source. */
+    public Optional<String> advice(Method method) {
+        String what = this == TOO_FAST
+                ? "It dries faster than its own past says."
+                : "It dries more slowly than its own past says.";
+        return switch (this) {
+            case NONE -> Optional.empty();
+            case TOO_FAST ->
+                Optional.of(what
+                        + (method == Method.MEMBRANE
+                                ? " Likely the seal is open or the film has lifted. Look at seal and contact; reseal or rewrap"
+                                        + " with a new membrane, and note it."
+                                : " Likely the air is too dry or too fast, or a coat has come off. Look at the humidity, the fan"
+                                        + " and the coat."));
+            case TOO_SLOW ->
+                Optional.of(what
+                        + " Likely the air is too damp or stands still, the chamber is too full, or a coat holds water. Look at"
+                        + " humidity, fan and door; give it room and turn it.");
+        };
+    }
 
     private static final double ALLOWANCE = 0.5;
     private static final double LIMIT = 4;

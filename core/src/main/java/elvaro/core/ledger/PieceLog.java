@@ -96,6 +96,15 @@ public final class PieceLog {
                 .orElse(coatOn);
     }
 
+    /** The share of the green weight gone as water by a weighing: (G − W − weight)/G, W what was taken until then. */
+    public double lostBy(NetWeight weighing) {
+        int taken = facts.stream()
+                .filter(fact -> fact.kind() == Kind.WITHDRAWN && !fact.at().isAfter(weighing.at()))
+                .mapToInt(LogFact::grams)
+                .sum();
+        return (double) (green - taken - weighing.grams()) / green;
+    }
+
     /** W: all slices taken before the pull. */
     public int withdrawn() {
         return sum(Kind.WITHDRAWN);

@@ -7,6 +7,7 @@ import elvaro.core.forecast.Forecast;
 import elvaro.core.keeping.EquivalentDays;
 import elvaro.core.keeping.Style;
 import elvaro.core.keeping.Tenderness;
+import elvaro.core.working.Working;
 import elvaro.core.yield.Carving;
 import elvaro.core.yield.Section;
 import java.util.List;
@@ -101,5 +102,10 @@ public record Outlook(
         double step = 0.01;
         double slope = (section.steak() - carving.after(weight.lost() + step).steak()) / step;
         return Math.hypot(slope * weight.sd(), steakYieldSd);
+    }
+
+    /** The formula, figures and source behind the numbers of one day. */
+    public List<Working> workings(Day day) {
+        return OutlookWorkings.of(this, day);
     }
 }

@@ -36,6 +36,25 @@ public record Steaks(double thicknessMm, int count, double gramsEach, double end
             return new Trimmed(grams, grams / 1000 / SurfaceClass.LEAN_DENSITY / squareMetres * 1000, kerfMm, endMm);
         }
 
+        /**
+         * A piece nobody measured: its cross-section follows from its volume and the class of its cut (EST), a bone is sawn
+         * with a kerf of 2 mm, and the dried ends are 15 mm each.
+         */
+        public static Trimmed usual(SurfaceClass shape, double grams, boolean boneIn) {
+            double volume = grams / 1000 / SurfaceClass.LEAN_DENSITY;
+            return across(grams, acrossShare(shape) * Math.pow(volume, 2.0 / 3.0), boneIn ? 2 : 0, 15);
+        }
+
+        /** Cross-section over volume to the two thirds: a strip of 6 kg has about 140 cm². */
+        private static double acrossShare(SurfaceClass shape) {
+            return switch (shape) {
+                case LONG_SUBPRIMAL, WHOLE_FISH -> 0.45;
+                case FLAT_CUT -> 0.40;
+                case COMPACT_ROAST, QUARTER_OR_SADDLE, WHOLE_BIRD -> 0.75;
+                case SINGLE_STEAK -> 1.8;
+            };
+        }
+
         private double gramsPerMm() {
             return grams / lengthMm;
         }

@@ -11,8 +11,9 @@ import java.util.Optional;
  *
  * @param work what to do
  * @param days how many days it has been due, 0 for today
+ * @param plannedOn the day the plan put it, by which a task is named; empty for work that follows from no plan
  */
-public record Due(Work work, long days) {
+public record Due(Work work, long days, Optional<LocalDate> plannedOn) {
     /** The most urgent first: pulls before benches before weighings, the longest overdue first within each. */
     public static final Comparator<Due> BY_URGENCY =
             Comparator.comparing(Due::work).thenComparing(Due::days, Comparator.reverseOrder());
@@ -25,6 +26,8 @@ public record Due(Work work, long days) {
         PULL_OVERDUE,
         PULL,
         CUT,
+        /** A purchase that was planned. */
+        BUY,
         /** A lot that came in and hangs nowhere yet. */
         HANG,
         CHANGE_ICE,
@@ -49,34 +52,5 @@ public record Due(Work work, long days) {
             throw new IllegalArgumentException("The piece was not hung yet on " + today);
         }
         return day;
-    }
-
-    /** Whether a hanging piece is to be pulled, on the day or after it. */
-    public static Optional<Due> pull(LocalDate hungOn, int targetDays, LocalDate today) {
-        long over = ChronoUnit.DAYS.between(hungOn.plusDays(targetDays), today);
-        if (over < 0) {
-            return Optional.empty();
-        }
-        return Optional.of(new Due(over == 0 ? Work.PULL : Work.PULL_OVERDUE, over));
-    }
-
-    /**
-     * Whether a hanging piece is to be weighed: the last weighing day of the plan has come and nothing was weighed on it
-     * or since.
-     *
-     * @param lastWeighedOn the day of the last weighing, if any
-     */
-    public static Optional<Due> weigh(LocalDate hungOn, Optional<LocalDate> lastWeighedOn, LocalDate today) {
-        long day = ChronoUnit.DAYS.between(hungOn, today);
-        int planned = (int) day;
-        while (planned > 0 && !isWeighingDay(planned)) {
-            planned--;
-        }
-        if (planned <= 0) {
-            return Optional.empty();
-        }
-        LocalDate plannedOn = hungOn.plusDays(planned);
-        boolean done = lastWeighedOn.isPresent() && !lastWeighedOn.get().isBefore(plannedOn);
-        return done ? Optional.empty() : Optional.of(new Due(Work.WEIGH, day - planned));
     }
 }

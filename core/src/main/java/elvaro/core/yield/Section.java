@@ -14,6 +14,12 @@ import elvaro.core.ledger.Ledger;
  */
 public record Section(double now, double fat, double bone, double crust, double steak) {
 
+    /** The same piece after a slice was taken from its steak. */
+    public Section without(double share) {
+        double taken = Math.min(share, steak);
+        return new Section(now - taken, fat, bone, crust, steak - taken);
+    }
+
     /** What the bench found. */
     public static Section found(Ledger ledger) {
         double green = ledger.green();

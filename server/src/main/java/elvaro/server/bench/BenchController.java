@@ -1,7 +1,7 @@
 package elvaro.server.bench;
 
+import elvaro.core.yield.BenchOrder;
 import elvaro.server.bench.BenchService.BenchView;
-import elvaro.server.piece.BenchOrder;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;

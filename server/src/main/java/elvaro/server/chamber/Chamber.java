@@ -1,12 +1,16 @@
 package elvaro.server.chamber;
 
+import elvaro.core.air.Air;
+import elvaro.core.air.ChamberKind;
 import elvaro.core.cost.Landed.ChamberRate;
+import elvaro.core.schedule.Load;
 import elvaro.server.shared.EditedRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.math.BigDecimal;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.NullUnmarked;
@@ -31,6 +35,8 @@ public class Chamber extends EditedRow {
     private int limitGrams;
     private BigDecimal setCelsius;
     private Integer setHumidityPercent;
+    private BigDecimal setMetresPerSecond;
+    private Integer shelfSquareCentimetres;
     private int purchaseMinor;
     private int lifeYears;
     private int powerWatts;
@@ -56,6 +62,8 @@ public class Chamber extends EditedRow {
         limitGrams = form.limitGrams();
         setCelsius = BigDecimal.valueOf(form.setCelsius());
         setHumidityPercent = form.setHumidityPercent();
+        setMetresPerSecond = BigDecimal.valueOf(form.setMetresPerSecond());
+        shelfSquareCentimetres = form.shelfSquareCentimetres();
         purchaseMinor = form.purchaseMinor();
         lifeYears = form.lifeYears();
         powerWatts = form.powerWatts();
@@ -72,6 +80,8 @@ public class Chamber extends EditedRow {
                 limitGrams,
                 setCelsius.doubleValue(),
                 setHumidityPercent,
+                setMetresPerSecond.doubleValue(),
+                shelfSquareCentimetres,
                 purchaseMinor,
                 lifeYears,
                 powerWatts);
@@ -103,6 +113,20 @@ public class Chamber extends EditedRow {
 
     public double setCelsius() {
         return setCelsius.doubleValue();
+    }
+
+    /** The air it is set to; where no humidity is set, the one usual for its kind. */
+    public Air air() {
+        double humidity = setHumidityPercent == null ? kind.usualAir().relativeHumidity() : setHumidityPercent / 100.0;
+        return new Air(setCelsius.doubleValue(), humidity, setMetresPerSecond.doubleValue());
+    }
+
+    /** What it takes: weight, places, and shelf area where pieces lie. */
+    public Load.Limits limits() {
+        return new Load.Limits(
+                limitGrams,
+                rails * placesPerRail,
+                Optional.ofNullable(shelfSquareCentimetres).map(area -> area / 10_000.0));
     }
 
     public @Nullable Integer setHumidityPercent() {

@@ -1,5 +1,6 @@
 package elvaro.server.chamber;
 
+import elvaro.core.air.ChamberKind;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -13,6 +14,8 @@ import org.jspecify.annotations.Nullable;
  *
  * @param version 0 for a new one, else what the person saw
  * @param setHumidityPercent the set-point, or null where the chamber has none
+ * @param setMetresPerSecond how fast the air moves at the pieces
+ * @param shelfSquareCentimetres area of its shelves, or null where pieces hang
  * @param purchaseMinor what it cost, written off evenly over {@code lifeYears}
  */
 public record ChamberForm(
@@ -45,6 +48,14 @@ public record ChamberForm(
         @Nullable @Min(value = 10, message = HUMIDITY) @Max(value = 100, message = HUMIDITY)
         Integer setHumidityPercent,
 
+        @NotNull @Min(value = 0, message = SPEED) @Max(value = 10, message = SPEED)
+        Double setMetresPerSecond,
+
+        @Nullable
+        @Min(value = 100, message = "Shelves have at least 100 cm².")
+        @Max(value = 10_000_000, message = "Shelves have at most 1000 m².")
+        Integer shelfSquareCentimetres,
+
         @NotNull @Min(value = 0, message = "The price is 0 or more.")
         Integer purchaseMinor,
 
@@ -54,5 +65,6 @@ public record ChamberForm(
         @NotNull @Min(value = 0, message = "Watts are 0 or more.") @Max(value = 100_000, message = "Too many watts.")
         Integer powerWatts) {
     private static final String SET = "A chamber is set between −5 and 15 °C.";
+    private static final String SPEED = "Air moves at 0 to 10 m/s.";
     private static final String HUMIDITY = "Humidity is 10 to 100 %.";
 }

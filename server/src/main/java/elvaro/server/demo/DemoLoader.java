@@ -1,5 +1,9 @@
 package elvaro.server.demo;
 
+import elvaro.core.drying.Coating;
+import elvaro.core.drying.Method;
+import elvaro.core.schedule.Agenda.Verdict;
+import elvaro.core.schedule.Due.Work;
 import elvaro.server.account.AccountService;
 import elvaro.server.account.SetupService;
 import elvaro.server.chamber.Chamber;
@@ -15,14 +19,19 @@ import elvaro.server.lot.LotService;
 import elvaro.server.piece.LogEntry;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceArchive;
+import elvaro.server.piece.PiecePlans;
 import elvaro.server.piece.PieceRole;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.Place;
+import elvaro.server.plan.PlanForm;
+import elvaro.server.plan.PlanService;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
+import elvaro.server.task.DecisionForm;
+import elvaro.server.task.TaskService;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -52,6 +61,9 @@ class DemoLoader implements ApplicationRunner {
     private final ChamberService chambers;
     private final LotService lots;
     private final PieceArchive archive;
+    private final PiecePlans plans;
+    private final PlanService purchases;
+    private final TaskService tasks;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final TransactionTemplate transaction;
@@ -65,6 +77,9 @@ class DemoLoader implements ApplicationRunner {
             ChamberService chambers,
             LotService lots,
             PieceArchive archive,
+            PiecePlans plans,
+            PlanService purchases,
+            TaskService tasks,
             WorkshopService workshops,
             CurrentWorkshop current,
             TransactionTemplate transaction,
@@ -76,6 +91,9 @@ class DemoLoader implements ApplicationRunner {
         this.chambers = chambers;
         this.lots = lots;
         this.archive = archive;
+        this.plans = plans;
+        this.purchases = purchases;
+        this.tasks = tasks;
         this.workshops = workshops;
         this.current = current;
         this.transaction = transaction;
@@ -89,7 +107,20 @@ class DemoLoader implements ApplicationRunner {
         }
         // Prices of an invented farm butchery, minor units per kg.
         WorkshopSettings settings = new WorkshopSettings(
-                0, Scenario.NAME, "EUR", ZoneId.systemDefault().getId(), 5, 32, 3600, 18, 6800, 900, 250, 120, 35);
+                0,
+                Scenario.NAME,
+                "EUR",
+                ZoneId.systemDefault().getId(),
+                5,
+                32,
+                3600,
+                18,
+                6800,
+                900,
+                250,
+                120,
+                35,
+                Scenario.PRICES);
         Scenario.Person first = Scenario.PEOPLE.get(0);
         SignedIn owner =
                 setup.createWorkshop(settings, new SetupService.Owner(first.signInName(), first.name(), password));
@@ -113,6 +144,34 @@ class DemoLoader implements ApplicationRunner {
         for (Bought bought : Scenario.lots()) {
             buy(bought, rooms, hanging, people, random);
         }
+        looked(random);
+        Scenario.WISHES.forEach(wish -> purchases.put(new PlanForm(
+                Scenario.id(random),
+                0,
+                wish.name(),
+                wish.cut(),
+                false,
+                5,
+                wish.pieces(),
+                wish.grams(),
+                Method.OPEN_AIR,
+                Coating.NONE,
+                null,
+                rooms.get(wish.room()),
+                workshops.today().plusDays(wish.inDays()),
+                wish.days(),
+                2200,
+                0)));
+    }
+
+    /** Most pieces were turned and looked at when they should have been. */
+    private void looked(Random random) {
+        tasks.ahead(0).stream()
+                .filter(task -> task.work() == Work.LOOK || task.work() == Work.TURN)
+                .filter(task -> random.nextInt(5) > 0 && task.plannedOn() != null && task.pieceId() != null)
+                .forEach(task -> tasks.decide(
+                        Scenario.id(random),
+                        new DecisionForm(task.pieceId(), task.work(), task.plannedOn(), Verdict.DONE, null, "")));
     }
 
     private UUID chamber(Room room, Random random) {
@@ -127,6 +186,8 @@ class DemoLoader implements ApplicationRunner {
                 room.limitGrams(),
                 room.celsius(),
                 room.humidityPercent(),
+                room.metresPerSecond(),
+                null,
                 room.purchaseMinor(),
                 room.lifeYears(),
                 room.watts()));
@@ -189,13 +250,24 @@ class DemoLoader implements ApplicationRunner {
         int place = hung.reached() == Reached.HANGING ? hanging.merge(hung.room(), 1, Integer::sum) - 1 : 0;
         Piece piece = Piece.hang(id, lot, tag, hung.role(), green, hung.method(), hungOn, hung.days())
                 .in(chamber, new Place(place / room.places() + 1, place % room.places() + 1))
-                .costing(hung.method().usualConsumablesMinor());
+                .costing(hung.method().usualConsumablesMinor())
+                .under(hung.coating(), null);
         ZoneId zone = workshops.mine().zone();
-        List<LogEntry> log = new Story(bought, hung, room, id, green, hungOn, zone, people, random).tell();
+        List<LogEntry> log = new Story(
+                        bought,
+                        hung,
+                        piece.hanging().orElseThrow(),
+                        chamber.air(),
+                        id,
+                        piece.hungAt(zone).orElseThrow(),
+                        people,
+                        random)
+                .tell();
         // Early in the day the scenario's weighings of the day have not happened yet.
         List<LogEntry> soFar = log.stream()
                 .filter(entry -> !entry.happenedAt().isAfter(clock.instant()))
                 .toList();
         archive.add(piece, PieceState.valueOf(hung.reached().name()), soFar);
+        plans.keep(List.of(piece), piece.hungAt(zone).orElseThrow());
     }
 }

@@ -1,10 +1,14 @@
 package elvaro.server.demo;
 
+import elvaro.core.air.ChamberKind;
+import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.server.chamber.ChamberKind;
 import elvaro.server.piece.PieceRole;
+import elvaro.server.settings.PriceStep;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import java.util.UUID;
 
@@ -21,31 +25,40 @@ final class Scenario {
             new Person("Idris Vale", "idris@brackenrow.example"),
             new Person("Pilar Quill", "pilar@brackenrow.example"));
 
+    /** What steaks sell for by their days. */
+    static final List<PriceStep> PRICES = List.of(
+            new PriceStep(14, 5200),
+            new PriceStep(21, 5900),
+            new PriceStep(28, 6800),
+            new PriceStep(45, 7900),
+            new PriceStep(60, 8900));
+
     static final List<Room> ROOMS = List.of(
-            new Room("N", "North Room", ChamberKind.WALK_IN, 2, 12, 180_000, 2, 80, 480_000, 20, 160),
-            new Room("S", "Stone Locker", ChamberKind.CABINET, 2, 5, 45_000, 1.5, 82, 180_000, 12, 70),
-            new Room("P", "Pantry fridge", ChamberKind.REFRIGERATOR, 2, 4, 30_000, 3, 65, 45_000, 12, 30),
-            new Room("G", "Game larder", ChamberKind.SHED, 1, 6, 60_000, 3.5, 75, 60_000, 15, 60),
-            new Room("L", "Long chest", ChamberKind.ICE_CHEST, 1, 4, 40_000, 0, 98, 22_000, 8, 0));
+            new Room("N", "North Room", ChamberKind.WALK_IN, 2, 12, 180_000, 2, 80, 0.5, 480_000, 20, 160),
+            new Room("S", "Stone Locker", ChamberKind.CABINET, 2, 5, 45_000, 1.5, 82, 0.6, 180_000, 12, 70),
+            new Room("P", "Pantry fridge", ChamberKind.REFRIGERATOR, 2, 4, 30_000, 3, 65, 0.1, 45_000, 12, 30),
+            new Room("G", "Game larder", ChamberKind.SHED, 1, 6, 60_000, 3.5, 75, 0.3, 60_000, 15, 60),
+            new Room("L", "Long chest", ChamberKind.ICE_CHEST, 1, 4, 40_000, 0, 98, 0.1, 22_000, 8, 0));
 
     /**
      * What was bought. Days ago | cut | grade | bone | fat mm | g | price per kg | supplier | °C on arrival, then pieces
      * parted by ";": role, method, chamber, target days, state, further words. A share of the lot goes to each.
-     * Further words: coat=g (weight put on), syrup (stays wet), leak (open seal), spoiled, "text" (a note).
+     * Further words: coat=g (weight put on) and what it is (syrup, cloth, paste, salt), leak (open seal from the second
+     * week on), spoiled, "text" (a note).
      */
     private static final String LOTS = """
             412 | strip | young steer | no | 5 | 8215 | 2150 | Hollin Farm | 2.1 | PLAIN OPEN_AIR N 28 CUT ; PLAIN OPEN_AIR N 28 CUT
             398 | export-rib | young steer | yes | 6 | 11480 | 2390 | Hollin Farm | 1.8 | CONTROL OPEN_AIR N 38 CUT "Does a buckwheat-honey coat change shrink or taste over 38 days? The plain half." ; TREATED OPEN_AIR N 38 CUT coat=210 syrup "Buckwheat honey, 45 g a kilogram, brushed on." ; FRESH
-            371 | ribeye | young steer | no | 4 | 7040 | 2580 | Hollin Farm | 2.4 | CONTROL OPEN_AIR N 26 CUT "Porcini rub against plain, 26 days. The plain half." ; TREATED OPEN_AIR N 26 CUT coat=70 "Porcini rub, 20 g a kilogram."
+            371 | ribeye | young steer | no | 4 | 7040 | 2580 | Hollin Farm | 2.4 | CONTROL OPEN_AIR N 26 CUT "Porcini rub against plain, 26 days. The plain half." ; TREATED OPEN_AIR N 26 CUT coat=70 paste "Porcini rub, 20 g a kilogram."
             352 | deer-haunch | fallow, second year | yes | 0 | 9120 | 1180 | Sallow Estate | 3.2 | CONTROL OPEN_AIR G 10 CUT "Fallow haunch: skin on against skinned, 10 days. Skinned." ; TREATED OPEN_AIR G 10 CUT "Skin left on; taken off at the bench."
-            340 | strip-bone-in | young steer | yes | 5 | 9640 | 1990 | Hollin Farm | 2.0 | CONTROL OPEN_AIR N 33 CUT "Stout-soaked cloth, open air, 33 days. The plain half." ; TREATED OPEN_AIR N 33 CUT coat=340 syrup "Cloth soaked in stout, wrung out, renewed on day 12."
+            340 | strip-bone-in | young steer | yes | 5 | 9640 | 1990 | Hollin Farm | 2.0 | CONTROL OPEN_AIR N 33 CUT "Stout-soaked cloth, open air, 33 days. The plain half." ; TREATED OPEN_AIR N 33 CUT coat=340 cloth "Cloth soaked in stout, wrung out, renewed on day 12."
             318 | lamb-saddle | mutton, four years | yes | 4 | 7420 | 1320 | Hollin Farm | 2.6 | TREATED OPEN_AIR S 21 CUT "Beech smoke on a mutton saddle: two sessions of ten minutes." ; TREATED OPEN_AIR S 21 CUT "Beech smoke: five sessions of ten minutes."
             300 | lamb-saddle | mutton, five years | yes | 5 | 6860 | 1320 | Hollin Farm | 2.2 | CONTROL OPEN_AIR S 24 CUT "Goose-fat seal on a mutton saddle, 24 days. The bare half." ; TREATED FAT_SEAL S 24 CUT coat=620 "Goose fat, melted and brushed on in three coats."
             280 | rib-bone-in | young steer | yes | 7 | 12860 | 2180 | Hollin Farm | 1.9 | PLAIN OPEN_AIR N 40 CUT "North Room against Stone Locker, same cut, 40 days." ; PLAIN OPEN_AIR S 40 CUT "The twin in the Stone Locker."
             262 | strip | old cow, nine years | no | 8 | 7930 | 2760 | Hollin Farm | 2.3 | PLAIN OPEN_AIR N 40 CUT "Old cow against young steer, 40 days."
             262 | strip | young steer | no | 4 | 7410 | 2150 | Hollin Farm | 2.3 | PLAIN OPEN_AIR N 40 CUT "The young steer beside the old cow."
             240 | goose | wild | yes | 0 | 3390 | 900 | Marsh Decoy | 3.0 | CONTROL OPEN_AIR G 8 CUT "Kelp-salt rub on a wild goose, 8 days. The plain bird."
-            240 | goose | wild | yes | 0 | 3610 | 900 | Marsh Decoy | 3.0 | TREATED OPEN_AIR G 8 CUT coat=60 "Kelp salt, 15 g a kilogram, rubbed in under the wings too."
+            240 | goose | wild | yes | 0 | 3610 | 900 | Marsh Decoy | 3.0 | TREATED OPEN_AIR G 8 CUT coat=60 salt "Kelp salt, 15 g a kilogram, rubbed in under the wings too."
             225 | ribeye | young steer | no | 4 | 6120 | 2580 | Hollin Farm | 1.7 | PLAIN MEMBRANE P 35 CUT ; PLAIN MEMBRANE P 35 CUT leak "Seal open at one corner since the second week; resealed, then left."
             205 | top-sirloin | young steer | no | 3 | 5240 | 1760 | Hollin Farm | 2.5 | PLAIN SALT_TRAY P 28 CUT ; PLAIN OPEN_AIR N 28 CUT
             190 | short-loin | young steer | yes | 6 | 13020 | 2290 | Hollin Farm | 1.6 | PLAIN OPEN_AIR N 45 CUT ; PLAIN OPEN_AIR N 45 CUT
@@ -59,7 +72,7 @@ final class Scenario {
             60 | short-loin | young steer | yes | 7 | 12440 | 2290 | Hollin Farm | 1.8 | PLAIN OPEN_AIR N 60 HANGING ; PLAIN OPEN_AIR N 75 HANGING
             47 | rib-bone-in | heifer | yes | 8 | 13420 | 2210 | Hollin Farm | 2.0 | PLAIN OPEN_AIR N 45 HANGING ; PLAIN OPEN_AIR N 60 HANGING
             40 | strip | young steer | no | 5 | 8390 | 2180 | Hollin Farm | 2.1 | CONTROL OPEN_AIR N 38 PULLED "Honey again, half the dose. The plain half." ; TREATED OPEN_AIR N 38 PULLED coat=95 syrup "Buckwheat honey, 22 g a kilogram."
-            33 | ribeye | heifer | no | 4 | 6780 | 2650 | Hollin Farm | 1.9 | PLAIN MEMBRANE P 35 HANGING ; PLAIN MEMBRANE P 35 HANGING
+            33 | ribeye | heifer | no | 4 | 6780 | 2650 | Hollin Farm | 1.9 | PLAIN MEMBRANE P 35 HANGING ; PLAIN MEMBRANE P 35 HANGING leak "The film looks loose at the thick end."
             28 | strip | young steer | no | 5 | 7790 | 2180 | Hollin Farm | 2.2 | PLAIN OPEN_AIR N 28 HANGING ; PLAIN OPEN_AIR N 35 HANGING
             26 | lamb-saddle | mutton, four years | yes | 4 | 7030 | 1340 | Hollin Farm | 2.4 | CONTROL OPEN_AIR S 28 HANGING ; TREATED OPEN_AIR S 28 HANGING "Beech smoke, four sessions of ten minutes."
             21 | top-sirloin | young steer | no | 3 | 5610 | 1780 | Hollin Farm | 2.6 | PLAIN SALT_TRAY P 28 HANGING
@@ -72,6 +85,14 @@ final class Scenario {
             1 | tri-tip | heifer | no | 2 | 1390 | 1690 | Hollin Farm | 2.5 | PLAIN OPEN_AIR S 21 HANGING
             0 | strip | young steer | no | 5 | 8120 | 2180 | Hollin Farm | 2.2 |
             """;
+
+    /** Purchases that are planned. */
+    static final List<Wish> WISHES = List.of(
+            new Wish("Harvest supper", "ribeye", 2, 5200, "N", 2, 28),
+            new Wish("Midwinter table", "strip", 3, 6400, "N", 16, 40));
+
+    /** A planned purchase: pieces of a weight, hung in so many days for so many. */
+    record Wish(String name, String cut, int pieces, int grams, String room, int inDays, int days) {}
 
     private Scenario() {}
 
@@ -93,6 +114,7 @@ final class Scenario {
             int limitGrams,
             double celsius,
             int humidityPercent,
+            double metresPerSecond,
             int purchaseMinor,
             int lifeYears,
             int watts) {}
@@ -125,7 +147,7 @@ final class Scenario {
             int days,
             Reached reached,
             int coatGrams,
-            boolean syrup,
+            Coating coating,
             boolean leak,
             boolean spoiled,
             String note) {}
@@ -157,7 +179,7 @@ final class Scenario {
 
     private static Hung piece(String text) {
         if (text.equals("FRESH")) {
-            return new Hung(PieceRole.FRESH, Method.VACUUM, "", 0, Reached.CUT, 0, false, false, false, "");
+            return new Hung(PieceRole.FRESH, Method.VACUUM, "", 0, Reached.CUT, 0, Coating.NONE, false, false, "");
         }
         int quote = text.indexOf('"');
         String note = quote < 0 ? "" : text.substring(quote + 1, text.length() - 1);
@@ -174,9 +196,19 @@ final class Scenario {
                 Integer.parseInt(word.get(3)),
                 Reached.valueOf(word.get(4)),
                 coat,
-                word.contains("syrup"),
+                coating(word),
                 word.contains("leak"),
                 word.contains("spoiled"),
                 note);
+    }
+
+    private static Coating coating(List<String> word) {
+        Map<String, Coating> named = Map.of(
+                "syrup", Coating.SYRUP, "cloth", Coating.CLOTH, "paste", Coating.PASTE, "salt", Coating.SALT_RUB);
+        return word.stream()
+                .map(named::get)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(word.contains("FAT_SEAL") ? Coating.FAT_SEAL : Coating.NONE);
     }
 }

@@ -1,86 +1,101 @@
 package elvaro.server.demo;
 
-import elvaro.core.air.Vapour;
-import elvaro.core.cut.Cut;
+import elvaro.core.air.Air;
+import elvaro.core.air.Climate;
 import elvaro.core.cut.CutCatalogue;
-import elvaro.core.drying.CrustLaw;
+import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
-import elvaro.core.ledger.Ledger;
+import elvaro.core.drying.Unknowns;
+import elvaro.core.drying.WaterLoss;
+import elvaro.core.estimate.Estimates;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
-import elvaro.core.ledger.Piles;
 import elvaro.core.ledger.Stream;
+import elvaro.core.yield.BenchOrder;
+import elvaro.core.yield.Carving;
 import elvaro.core.yield.Section;
 import elvaro.server.demo.Scenario.Bought;
 import elvaro.server.demo.Scenario.Hung;
 import elvaro.server.demo.Scenario.Reached;
-import elvaro.server.demo.Scenario.Room;
 import elvaro.server.piece.LogEntry;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What happened to one piece, worked out by core's drying and crust laws with seeded noise, and written as the log would
- * have been. Resistances: film at 2 °C and 0.5 m/s 478.1, surface 200, membrane, coat and seal by the reference,
- * section 3.
+ * What happened to one piece, worked out by core's own drying and crust models with seeded noise, and written as the log
+ * would have been.
  */
 final class Story {
-    private static final double FILM_AND_SURFACE = 478.1 + 200;
     private static final int DIVISION = 5;
     private static final List<Integer> FIRST_WEIGHINGS = List.of(1, 3, 7);
 
+    /** The day a loose film lets go. */
+    private static final double LEAK_DAY = 10;
+
+    /** How the chambers differ from what one would expect of them, which is for the forecast to learn. */
+    private static final Map<String, Unknowns> PLACES = Map.of(
+            "N", new Unknowns(0.16, -0.10),
+            "S", new Unknowns(-0.12, 0.10),
+            "P", new Unknowns(0.10, 0.05),
+            "G", new Unknowns(0.05, 0),
+            "L", Unknowns.NONE);
+
     private final Bought lot;
     private final Hung piece;
-    private final Room room;
     private final UUID pieceId;
     private final int green;
     private final Instant hungAt;
     private final List<UUID> people;
     private final Random random;
-    private final double personality;
+    private final WaterLoss loss;
+    private final WaterLoss leaking;
+    private final Unknowns truth;
+    private final Carving carving;
     private final List<LogEntry> log = new ArrayList<>();
 
     Story(
             Bought lot,
             Hung piece,
-            Room room,
+            Hanging hanging,
+            Air air,
             UUID pieceId,
-            int green,
-            LocalDate hungOn,
-            ZoneId zone,
+            Instant hungAt,
             List<UUID> people,
             Random random) {
         this.lot = lot;
         this.piece = piece;
-        this.room = room;
         this.pieceId = pieceId;
-        this.green = green;
-        this.hungAt = hungOn.atTime(8, 20).atZone(zone).toInstant();
+        this.green = hanging.greenGrams();
+        this.hungAt = hungAt;
         this.people = people;
         this.random = random;
-        this.personality = Math.exp(random.nextGaussian() * 0.12);
+        Climate climate = Climate.constant(air);
+        Hanging open = new Hanging(
+                green, hanging.surface(), hanging.boneIn(), Method.OPEN_AIR, hanging.coating(), hanging.contact());
+        this.loss = hanging.in(climate);
+        this.leaking = piece.leak() ? open.in(climate) : loss;
+        Unknowns place = PLACES.getOrDefault(piece.room(), Unknowns.NONE);
+        this.truth = new Unknowns(
+                place.resistance() + random.nextGaussian() * Estimates.PIECE_SHARE * Estimates.RESISTANCE_SD / 2,
+                place.crust() + random.nextGaussian() * Estimates.PIECE_SHARE * Estimates.CRUST_SD / 2);
+        this.carving = Carving.of(CutCatalogue.get(lot.cut()), hanging, lot.fatMm(), BenchOrder.SLICE_FIRST);
     }
 
-    /** Tells the story up to {@code daysAgo} days after the hanging, and no further than the scenario says. */
+    /** Tells the story as far as the scenario says. */
     List<LogEntry> tell() {
         int coat = piece.coatGrams();
         if (coat > 0) {
             write(Kind.COAT_ON, 0.01, coat, null, "");
         }
         if (!piece.note().isEmpty()) {
-            write(
-                    Kind.NOTE,
-                    piece.leak() || piece.spoiled() ? Math.min(piece.days(), 16) : 0.02,
-                    0,
-                    null,
-                    piece.note());
+            double day = piece.leak() || piece.spoiled() ? Math.min(piece.days(), 16) : 0.02;
+            write(Kind.NOTE, day, 0, null, piece.note());
         }
         int pulledAfter = piece.days() + (piece.reached() == Reached.CUT ? random.nextInt(3) : 0);
         int last = piece.reached() == Reached.HANGING ? lot.daysAgo() : pulledAfter - 1;
@@ -88,7 +103,7 @@ final class Story {
         if (piece.reached() == Reached.HANGING) {
             return log;
         }
-        int aged = weightAfter(pulledAfter);
+        int aged = weightAfter(pulledAfter + 0.05);
         write(Kind.PULLED, pulledAfter + 0.05, aged + coat, null, "");
         if (piece.reached() == Reached.CUT) {
             cut(pulledAfter, aged, coat);
@@ -103,11 +118,12 @@ final class Story {
             if (forgotten || (day == last && piece.reached() == Reached.HANGING && random.nextBoolean())) {
                 continue;
             }
-            int weight = Math.min(previous, weightAfter(day + random.nextDouble() * 0.2));
+            double at = day + random.nextDouble() * 0.15;
+            int weight = Math.min(previous, weightAfter(at));
             previous = weight;
-            write(Kind.WEIGHED, day + random.nextDouble() * 0.15, weight + coat, null, "");
+            write(Kind.WEIGHED, at, weight + coat, null, "");
         }
-        if (piece.leak()) {
+        if (piece.leak() && piece.reached() == Reached.CUT) {
             correctLastWeighing(coat);
         }
     }
@@ -137,11 +153,10 @@ final class Story {
         if (piece.spoiled()) {
             write(Kind.PILE, at, weight, Stream.DISCARD, "Sour, all of it.");
         } else {
-            Section expected = Section.expected(
-                    catalogue(), lot.boneIn(), lot.fatMm(), piece.method(), new Ledger(green, 0, weight, Piles.NONE));
+            Section expected = carving.after(1 - (double) weight / green);
             pile(Stream.FAT, at + 0.002, expected.fat());
             pile(Stream.BONE, at + 0.004, expected.bone());
-            double useful = piece.method() == Method.FAT_SEAL ? 0.25 : 0.5;
+            double useful = piece.method() == Method.FAT_SEAL ? 0.25 : Estimates.USABLE_SHARE_OF_CRUST;
             pile(Stream.USABLE_TRIM, at + 0.006, expected.crust() * useful);
             pile(Stream.DISCARD, at + 0.008, expected.crust() * (1 - useful));
             int piled = log.stream()
@@ -160,29 +175,15 @@ final class Story {
         }
     }
 
-    private Cut catalogue() {
-        return CutCatalogue.get(lot.cut());
-    }
-
     private int weightAfter(double days) {
-        if (piece.method() == Method.ON_ICE) {
-            return onScale(green);
-        }
-        if (piece.method() == Method.VACUUM) {
-            return onScale(green * (1 - 0.015 * days / 21));
-        }
-        double coat = piece.method() == Method.FAT_SEAL ? 1000 : piece.syrup() ? 50 : 0;
-        double membrane = piece.method() == Method.MEMBRANE && !piece.leak() ? 180 / 0.85 : 0;
-        double humidity = room.humidityPercent() / 100.0;
-        if (piece.method() == Method.SALT_TRAY) {
-            humidity += 0.6 * (0.755 - humidity);
-        }
-        double drive = ((piece.syrup() ? 0.90 : 0.99) - humidity) * Vapour.saturationPascal(room.celsius());
-        CrustLaw law = new CrustLaw(
-                (FILM_AND_SURFACE + membrane + coat) * personality, CrustLaw.CRUST_RESISTIVITY * personality);
         double lost =
-                law.lostPerSquareMetre(drive, days) * catalogue().surface().squareMetres(green) * 1000;
-        return onScale(green - lost * 0.85);
+                loss.on(Math.min(days, piece.leak() ? LEAK_DAY : days), truth).fraction();
+        if (piece.leak() && days > LEAK_DAY) {
+            lost += leaking.on(days, truth).fraction()
+                    - leaking.on(LEAK_DAY, truth).fraction();
+        }
+        double noise = random.nextGaussian() * Estimates.WEIGHING_SD / 2;
+        return onScale(green * (1 - lost + noise));
     }
 
     private static int onScale(double grams) {

@@ -5,15 +5,16 @@ import elvaro.core.cost.Landed.ChamberRate;
 import elvaro.core.cost.LoadShare;
 import elvaro.core.cost.LoadShare.Stay;
 import elvaro.core.cost.SteakCost;
-import elvaro.core.drying.Method;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.yield.Section;
 import elvaro.server.chamber.Chamber;
-import elvaro.server.lot.Lot;
+import elvaro.server.piece.Forecasts.Forecaster;
 import elvaro.server.piece.PieceRepository.StayRow;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
+import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Comparator;
@@ -23,6 +24,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,12 +37,16 @@ public class FiguresService {
 
     private final PieceRepository pieces;
     private final Logs logs;
+    private final Forecasts forecasts;
     private final WorkshopService workshops;
+    private final Clock clock;
 
-    FiguresService(PieceRepository pieces, Logs logs, WorkshopService workshops) {
+    FiguresService(PieceRepository pieces, Logs logs, Forecasts forecasts, WorkshopService workshops, Clock clock) {
         this.pieces = pieces;
         this.logs = logs;
+        this.forecasts = forecasts;
         this.workshops = workshops;
+        this.clock = clock;
     }
 
     public Figures of(Piece piece) {
@@ -53,49 +59,85 @@ public class FiguresService {
         WorkshopSettings settings = workshops.settings();
         ZoneId zone = workshops.mine().zone();
         Map<UUID, Map<UUID, Stay>> stays = stays(asked, zone);
+        Forecaster forecaster = forecasts.forecaster();
+        Instant now = clock.instant();
         return asked.stream()
                 .map(piece -> {
                     PieceLog log = read.get(piece.id());
-                    Landed landed = landed(piece, settings, stays);
+                    Ahead ahead = forecaster.of(piece, log).orElse(null);
+                    Share share = share(piece, stays);
+                    Landed landed = landed(piece, settings, share);
                     Ledger ledger = log.ledger();
                     SteakCost steak = SteakCost.of(landed, ledger.piles(), settings.byProductPrices());
-                    return new Figures(piece, log, ledger, section(piece, ledger), landed, steak);
+                    double perDay = rate(piece, settings).perDay(share.ofLoad());
+                    Section section = section(piece, ledger, ahead, zone, now);
+                    return new Figures(piece, log, ledger, section, landed, steak, perDay, ahead);
                 })
                 .toList();
     }
 
-    static Section section(Piece piece, Ledger ledger) {
-        return piece.state() == PieceState.CUT ? Section.found(ledger) : expected(piece, ledger);
+    /** The picture of a piece: as the bench found it, else as it is expected to be now. */
+    static Section section(Piece piece, Ledger ledger, @Nullable Ahead ahead, ZoneId zone, Instant now) {
+        if (piece.state() == PieceState.CUT) {
+            return Section.found(ledger);
+        }
+        if (piece.state() != PieceState.HANGING || ahead == null) {
+            return expected(ledger, ahead);
+        }
+        double day = Forecasts.dayOf(now, piece.hungAt(zone).orElseThrow());
+        return ahead.carving().after(ahead.at(day).lost()).without(withdrawn(ledger));
     }
 
-    static Section expected(Piece piece, Ledger ledger) {
-        Lot lot = piece.lot();
-        Method method = piece.method().orElse(Method.VACUUM);
-        return Section.expected(lot.cut(), lot.boneIn(), lot.fatCoverMm(), method, ledger);
+    /** What is to be expected of a piece of this weight. */
+    static Section expected(Ledger ledger, @Nullable Ahead ahead) {
+        if (ahead == null) {
+            double now = (double) ledger.aged() / ledger.green();
+            return new Section(now, 0, 0, 0, now);
+        }
+        double lost = Math.max(0, ledger.shrinkFraction());
+        return ahead.carving().after(lost).without(withdrawn(ledger));
     }
 
-    private static Landed landed(Piece piece, WorkshopSettings settings, Map<UUID, Map<UUID, Stay>> stays) {
-        ChamberRate rate = piece.chamber()
+    private static double withdrawn(Ledger ledger) {
+        return (double) ledger.withdrawn() / ledger.green();
+    }
+
+    /** How much of its chamber a piece takes, and for how many days it has. */
+    private record Share(double ofLoad, long days) {}
+
+    private static ChamberRate rate(Piece piece, WorkshopSettings settings) {
+        return piece.chamber()
                 .map(chamber -> chamber.rate(settings.tariffMinorPerKwh()))
                 .orElse(new ChamberRate(0, 1, 0, 0));
+    }
+
+    private static Share share(Piece piece, Map<UUID, Map<UUID, Stay>> stays) {
         Map<UUID, Stay> together = piece.chamber()
                 .map(chamber -> stays.getOrDefault(chamber.id(), Map.of()))
                 .orElse(Map.of());
         Stay own = together.get(piece.id());
-        double share = 0;
-        long days = 0;
-        if (own != null) {
-            share = LoadShare.of(
-                    own,
-                    together.entrySet().stream()
-                            .filter(entry -> !entry.getKey().equals(piece.id()))
-                            .map(Map.Entry::getValue)
-                            .toList());
-            days = own.to().toEpochDay() - own.from().toEpochDay();
+        if (own == null) {
+            return new Share(0, 0);
         }
+        double share = LoadShare.of(
+                own,
+                together.entrySet().stream()
+                        .filter(entry -> !entry.getKey().equals(piece.id()))
+                        .map(Map.Entry::getValue)
+                        .toList());
+        return new Share(share, own.to().toEpochDay() - own.from().toEpochDay());
+    }
+
+    private static Landed landed(Piece piece, WorkshopSettings settings, Share share) {
         double labour = piece.state() == PieceState.CUT ? settings.labourMinorPerPiece() : 0;
         return Landed.of(
-                piece.greenGrams(), piece.lot().priceMinorPerKg(), piece.consumablesMinor(), rate, share, days, labour);
+                piece.greenGrams(),
+                piece.lot().priceMinorPerKg(),
+                piece.consumablesMinor(),
+                rate(piece, settings),
+                share.ofLoad(),
+                share.days(),
+                labour);
     }
 
     /** Chamber → piece → stay, for every chamber the asked pieces hang or hung in. */

@@ -2,13 +2,13 @@ package elvaro.server.piece;
 
 import static elvaro.core.working.Figures.weight;
 
+import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.Split;
 import elvaro.core.question.Question;
 import elvaro.server.chamber.Chamber;
-import elvaro.server.chamber.ChamberKind;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
@@ -46,6 +46,7 @@ public class HangingService {
     private final DecisionService decisions;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
+    private final PiecePlans plans;
     private final Clock clock;
 
     HangingService(
@@ -56,6 +57,7 @@ public class HangingService {
             DecisionService decisions,
             WorkshopService workshops,
             CurrentWorkshop current,
+            PiecePlans plans,
             Clock clock) {
         this.pieces = pieces;
         this.log = log;
@@ -64,6 +66,7 @@ public class HangingService {
         this.decisions = decisions;
         this.workshops = workshops;
         this.current = current;
+        this.plans = plans;
         this.clock = clock;
     }
 
@@ -162,6 +165,7 @@ public class HangingService {
                         pieces.hangingIn(id).stream()
                                 .flatMap(piece -> piece.place().stream())
                                 .collect(Collectors.toCollection(HashSet::new))));
+        List<Piece> hung = new ArrayList<>();
         for (int index = 0; index < form.pieces().size(); index++) {
             NewPiece asked = form.pieces().get(index);
             String tag = lot.number() + String.valueOf((char) ('A' + index));
@@ -183,9 +187,20 @@ public class HangingService {
                             hungOn,
                             asked.targetDays())
                     .in(chamber, place)
-                    .costing(asked.consumablesMinor()));
-            if (asked.coatGrams() > 0) {
-                coat(piece, asked.coatGrams(), hungOn);
+                    .costing(asked.consumablesMinor())
+                    .under(asked.coating(), asked.contactPercent())
+                    .measuring(asked.lengthMm(), asked.widthMm(), asked.heightMm()));
+            hung.add(piece);
+        }
+        // This reads, and so writes the pieces first; their coats' entries point at them.
+        plans.keep(hung, clock.instant().truncatedTo(ChronoUnit.MICROS));
+        for (Piece piece : hung) {
+            int coatGrams = form.pieces().stream()
+                    .filter(asked -> asked.id().equals(piece.id()))
+                    .mapToInt(NewPiece::coatGrams)
+                    .sum();
+            if (coatGrams > 0) {
+                coat(piece, coatGrams, piece.hungOn().orElseThrow());
             }
         }
     }

@@ -7,6 +7,7 @@ import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.Stream;
+import elvaro.core.question.Question;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.settings.Workshop;
 import elvaro.server.settings.WorkshopService;
@@ -42,6 +43,7 @@ public class LogService {
     private final DecisionService decisions;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
+    private final SurpriseCheck surprise;
     private final EntityManager entities;
     private final Clock clock;
 
@@ -51,6 +53,7 @@ public class LogService {
             DecisionService decisions,
             WorkshopService workshops,
             CurrentWorkshop current,
+            SurpriseCheck surprise,
             EntityManager entities,
             Clock clock) {
         this.pieces = pieces;
@@ -58,6 +61,7 @@ public class LogService {
         this.decisions = decisions;
         this.workshops = workshops;
         this.current = current;
+        this.surprise = surprise;
         this.entities = entities;
         this.clock = clock;
     }
@@ -95,8 +99,7 @@ public class LogService {
         if (refusal != null) {
             throw Refusal.wrong("impossible-weight", "grams", refusal);
         }
-        List<Answers.Settled> settled =
-                Answers.of(form.answers()).settle(EntryCheck.questions(request.log(), piece.greenGrams(), fact));
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(request, fact));
         persist(
                 piece,
                 new LogEntry(
@@ -107,6 +110,16 @@ public class LogService {
                         current.person().accountId()));
         decisions.keep(piece.lot().id(), pieceId, settled);
         move(request);
+    }
+
+    /** What is odd by itself; else whether the forecast is surprised. One doubt about a weight is enough. */
+    private List<Question> questions(Request request, LogFact fact) {
+        List<Question> odd = EntryCheck.questions(request.log(), request.piece().greenGrams(), fact);
+        boolean weighsThePiece = fact.kind() == Kind.WEIGHED || fact.kind() == Kind.PULLED;
+        if (!odd.isEmpty() || !weighsThePiece) {
+            return odd;
+        }
+        return surprise.at(request.piece(), request.log(), fact).stream().toList();
     }
 
     /** The piece, with nobody else writing to its log until the caller's transaction ends. */

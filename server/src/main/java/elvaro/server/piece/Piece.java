@@ -1,6 +1,10 @@
 package elvaro.server.piece;
 
+import elvaro.core.drying.Coating;
+import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
+import elvaro.core.prepare.Need.Sides;
+import elvaro.core.yield.BenchOrder;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.lot.Lot;
 import elvaro.server.shared.EditedRow;
@@ -11,13 +15,17 @@ import jakarta.persistence.FetchType;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.OptimisticLock;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
 import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 
 /** What hangs: a lot, or a part of one, under its own tag. */
 @Entity
@@ -25,6 +33,8 @@ import org.jspecify.annotations.NullUnmarked;
 @Audited
 @NullUnmarked
 public class Piece extends EditedRow {
+    private static final LocalTime MORNING = LocalTime.of(8, 0);
+
     @ManyToOne(fetch = FetchType.LAZY, optional = false)
     @JoinColumn(name = "lot_id")
     private Lot lot;
@@ -51,6 +61,14 @@ public class Piece extends EditedRow {
     private LocalDate hungOn;
     private Integer targetDays;
     private int consumablesMinor;
+
+    @Enumerated(EnumType.STRING)
+    private Coating coating = Coating.NONE;
+
+    private Integer contactPercent;
+    private Integer lengthMm;
+    private Integer widthMm;
+    private Integer heightMm;
 
     @Enumerated(EnumType.STRING)
     private BenchOrder benchOrder;
@@ -99,6 +117,46 @@ public class Piece extends EditedRow {
     public Piece costing(int minor) {
         consumablesMinor = minor;
         return this;
+    }
+
+    /** What is on it, and how much of its membrane touches meat, if somebody looked. */
+    public Piece under(Coating coat, @Nullable Integer membraneContactPercent) {
+        coating = coat;
+        contactPercent = membraneContactPercent;
+        return this;
+    }
+
+    /** Its length, width and height by tape measure. */
+    public Piece measuring(@Nullable Integer length, @Nullable Integer width, @Nullable Integer height) {
+        lengthMm = length;
+        widthMm = width;
+        heightMm = height;
+        return this;
+    }
+
+    /** The piece as the drying sees it; empty for one set aside fresh. */
+    public Optional<Hanging> hanging() {
+        return method().map(how -> Hangings.of(
+                lot.cut(),
+                greenGrams,
+                lot.boneIn(),
+                lot.fatCoverMm(),
+                how,
+                coating,
+                contactPercent,
+                sides().orElse(null)));
+    }
+
+    /** Its sides, if somebody measured them. */
+    public Optional<Sides> sides() {
+        return lengthMm == null || widthMm == null || heightMm == null
+                ? Optional.empty()
+                : Optional.of(new Sides(lengthMm, widthMm, heightMm));
+    }
+
+    /** When its days begin to count; nobody notes the hour, so the morning. */
+    public Optional<Instant> hungAt(ZoneId zone) {
+        return hungOn().map(day -> day.atTime(MORNING).atZone(zone).toInstant());
     }
 
     void retarget(int days) {
@@ -160,6 +218,10 @@ public class Piece extends EditedRow {
 
     public Optional<Integer> targetDays() {
         return Optional.ofNullable(targetDays);
+    }
+
+    public Coating coating() {
+        return coating;
     }
 
     public int consumablesMinor() {

@@ -24,6 +24,7 @@ public class PieceArchive {
     public void add(Piece piece, PieceState state, List<LogEntry> log) {
         piece.becomes(state);
         entities.persist(piece);
+        entities.flush(); // Its log points at it by id alone; Hibernate would not know to write it first.
         log.forEach(entities::persist);
     }
 }

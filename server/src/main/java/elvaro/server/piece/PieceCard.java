@@ -3,6 +3,8 @@ package elvaro.server.piece;
 import elvaro.core.cut.ShapeClass;
 import elvaro.core.cut.Species;
 import elvaro.core.drying.Method;
+import elvaro.core.forecast.Drift;
+import elvaro.core.forecast.Forecast;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.schedule.Due;
@@ -11,6 +13,7 @@ import elvaro.server.chamber.Chamber;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -21,6 +24,9 @@ import org.jspecify.annotations.Nullable;
  * @param overdueDays days past its target while it still hangs, 0 if none
  * @param nowGrams last net weight known
  * @param coatGrams weight of the coat or seal on it now
+ * @param expectedNowGrams what the forecast says it weighs now, while it hangs
+ * @param expectedPullGrams what it is expected to weigh on its day, while it hangs
+ * @param drift whether it dries otherwise than its own past says, while it hangs
  * @param section the shares its picture is drawn from
  */
 public record PieceCard(
@@ -51,11 +57,23 @@ public record PieceCard(
         int shrinkGrams,
         double shrinkFraction,
         @Nullable Instant lastWeighedAt,
+        @Nullable Integer expectedNowGrams,
+        @Nullable Integer expectedPullGrams,
+        Drift drift,
         Section section) {
 
-    static PieceCard of(Piece piece, PieceLog log, Ledger ledger, Section section, LocalDate today, ZoneId zone) {
+    static PieceCard of(
+            Piece piece,
+            PieceLog log,
+            Ledger ledger,
+            Section section,
+            @Nullable Ahead ahead,
+            Instant now,
+            ZoneId zone) {
         var lot = piece.lot();
         var cut = lot.cut();
+        Optional<Ahead> expected = Optional.ofNullable(ahead).filter(each -> piece.state() == PieceState.HANGING);
+        LocalDate today = now.atZone(zone).toLocalDate();
         LocalDate until =
                 log.pull().map(pull -> pull.at().atZone(zone).toLocalDate()).orElse(today);
         Long day = piece.hungOn()
@@ -92,6 +110,19 @@ public record PieceCard(
                 ledger.shrink(),
                 ledger.shrinkFraction(),
                 log.lastWeighedAt().orElse(null),
+                expected.map(each -> weight(ledger, each.at(Forecasts.dayOf(now, hungAt(piece, zone)))))
+                        .orElse(null),
+                expected.map(each -> weight(ledger, each.at(piece.targetDays().orElseThrow())))
+                        .orElse(null),
+                expected.map(Ahead::drift).orElse(Drift.NONE),
                 section);
+    }
+
+    private static Instant hungAt(Piece piece, ZoneId zone) {
+        return piece.hungAt(zone).orElseThrow();
+    }
+
+    private static int weight(Ledger ledger, Forecast.Day day) {
+        return (int) Math.round(ledger.green() * (1 - day.lost())) - ledger.withdrawn();
     }
 }

@@ -2,6 +2,8 @@ package elvaro.server.piece;
 
 import elvaro.core.drying.Method;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -56,6 +58,17 @@ class PieceController {
     @GetMapping("/api/pieces/{id}")
     PieceView piece(@PathVariable UUID id) {
         return pieces.view(id);
+    }
+
+    /** When the piece will have lost a share of its green weight. */
+    @GetMapping("/api/pieces/{id}/reach")
+    ReachView reaches(
+            @PathVariable UUID id,
+            @RequestParam
+                    @DecimalMin(value = "0.1", message = "A shrink is above 0 %.")
+                    @DecimalMax(value = "95", message = "A shrink is below 95 %.")
+                    double shrinkPercent) {
+        return pieces.reaches(id, shrinkPercent / 100);
     }
 
     @PutMapping("/api/pieces/{id}/target")

@@ -21,6 +21,9 @@ interface PieceRepository extends Repository<Piece, UUID> {
             LocalDate hungOn,
             @Nullable Instant pulledAt) {}
 
+    /** A finished piece, with the versions of all that is learnt from it. */
+    record FinishedRow(UUID id, int logVersion, int version, int lotVersion, int chamberVersion) {}
+
     @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.id = :id")
     Optional<Piece> find(UUID id);
 
@@ -59,6 +62,12 @@ interface PieceRepository extends Repository<Piece, UUID> {
 
     @Query("select l.id from Lot l where not exists (select 1 from Piece p where p.lot = l)")
     List<UUID> uncutLots();
+
+    /** The last finished pieces, at most 200: what a shop did years ago teaches little about its chambers now. */
+    @Query("select new elvaro.server.piece.PieceRepository$FinishedRow(p.id, p.logVersion, p.version, p.lot.version,"
+            + " p.chamber.version) from Piece p where p.state = elvaro.server.piece.PieceState.CUT"
+            + " order by p.hungOn desc, p.tag limit 200")
+    List<FinishedRow> finished();
 
     Piece save(Piece piece);
 }

@@ -1,5 +1,8 @@
 package elvaro.server.piece;
 
+import static elvaro.core.working.Figures.percent;
+
+import elvaro.core.forecast.Forecast;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.PieceLog.NetWeight;
@@ -9,11 +12,12 @@ import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotForm;
 import elvaro.server.lot.LotService;
+import elvaro.server.piece.Forecasts.Forecaster;
 import elvaro.server.piece.PieceView.EntryView;
 import elvaro.server.piece.PieceView.WeighingView;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
-import java.time.Duration;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -23,6 +27,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -41,6 +46,10 @@ public class PieceService {
     private final AccountService accounts;
     private final LotService lots;
     private final WorkshopService workshops;
+    private final OutlookService outlooks;
+    private final PiecePlans plans;
+    private final Forecasts forecasts;
+    private final Clock clock;
 
     PieceService(
             PieceRepository pieces,
@@ -50,7 +59,11 @@ public class PieceService {
             DecisionService decisions,
             AccountService accounts,
             LotService lots,
-            WorkshopService workshops) {
+            WorkshopService workshops,
+            OutlookService outlooks,
+            PiecePlans plans,
+            Forecasts forecasts,
+            Clock clock) {
         this.pieces = pieces;
         this.entries = entries;
         this.logs = logs;
@@ -59,6 +72,10 @@ public class PieceService {
         this.accounts = accounts;
         this.lots = lots;
         this.workshops = workshops;
+        this.outlooks = outlooks;
+        this.plans = plans;
+        this.forecasts = forecasts;
+        this.clock = clock;
     }
 
     /** A piece with its log read, for the first screen. */
@@ -76,6 +93,8 @@ public class PieceService {
         List<Working> workings = new ArrayList<>(worked.ledger().workings());
         workings.add(worked.landed().working());
         workings.add(worked.steak().working());
+        AheadView ahead = outlooks.view(worked).orElse(null);
+        Optional.ofNullable(ahead).map(AheadView::workings).ifPresent(workings::addAll);
         Double perDay = card.dayNumber() == null || card.dayNumber() == 0
                 ? null
                 : (double) card.shrinkGrams() / card.dayNumber();
@@ -84,10 +103,13 @@ public class PieceService {
                 piece.version(),
                 piece.lot().priceMinorPerKg(),
                 piece.consumablesMinor(),
+                piece.coating(),
                 piece.benchOrder().orElse(null),
                 perDay,
                 LedgerView.of(worked.ledger()),
                 CostView.of(worked.landed(), worked.steak(), settings),
+                ahead,
+                plans.of(piece.id()).map(PiecePlan::view).orElse(null),
                 weighings(worked),
                 log(piece.id()),
                 decisions.about(piece.lot().id(), piece.id()),
@@ -96,29 +118,23 @@ public class PieceService {
 
     public PieceCard card(Figures worked) {
         ZoneId zone = workshops.mine().zone();
-        return PieceCard.of(worked.piece(), worked.log(), worked.ledger(), worked.section(), workshops.today(), zone);
+        return PieceCard.of(
+                worked.piece(), worked.log(), worked.ledger(), worked.section(), worked.ahead(), clock.instant(), zone);
     }
 
     private List<WeighingView> weighings(Figures worked) {
-        if (worked.piece().hungOn().isEmpty()) {
-            return List.of();
-        }
-        Instant hung = worked.piece()
-                .hungOn()
-                .get()
-                .atStartOfDay(workshops.mine().zone())
-                .toInstant();
-        int green = worked.ledger().green();
-        int gone = worked.ledger().withdrawn();
-        return worked.log().weighings().stream()
-                .map(net -> weighing(net, hung, green, gone))
-                .toList();
+        ZoneId zone = workshops.mine().zone();
+        return worked.piece()
+                .hungAt(zone)
+                .map(hung -> worked.log().weighings().stream()
+                        .map(net -> weighing(net, hung, worked.log()))
+                        .toList())
+                .orElse(List.of());
     }
 
-    private static WeighingView weighing(NetWeight net, Instant hung, int green, int withdrawn) {
-        double day = Duration.between(hung, net.at()).toMinutes() / 1440.0;
-        return new WeighingView(
-                net.entry(), net.at(), day, net.grams(), (double) (green - withdrawn - net.grams()) / green);
+    private static WeighingView weighing(NetWeight net, Instant hung, PieceLog log) {
+        double day = Math.max(0, Forecasts.dayOf(net.at(), hung));
+        return new WeighingView(net.entry(), net.at(), day, net.grams(), log.lostBy(net));
     }
 
     private List<EntryView> log(UUID pieceId) {
@@ -138,6 +154,25 @@ public class PieceService {
                         entry.correctsId(),
                         !replaced.contains(entry.id()) && entry.kind() != Kind.TAKEN_BACK))
                 .toList();
+    }
+
+    /** When a share of the green weight will be gone. */
+    @Transactional(readOnly = true)
+    public ReachView reaches(UUID id, double lost) {
+        Piece piece = pieces.find(id).orElseThrow(() -> Refusal.notFound("piece"));
+        Ahead ahead = figures.of(piece).ahead();
+        if (ahead == null) {
+            throw Refusal.conflict("wrong-state", "The piece was set aside fresh; it does not dry.");
+        }
+        LocalDate hungOn = piece.hungOn().orElseThrow();
+        return ahead.forecast()
+                .reaches(lost)
+                .map(reached -> ReachView.of(hungOn, lost, reached))
+                .orElseThrow(() -> Refusal.wrong(
+                        "never-reached",
+                        "shrinkPercent",
+                        "It will not lose %s within %d days in this air, if ever. Choose less, or drier air."
+                                .formatted(percent(lost), Forecast.LONGEST_DAYS)));
     }
 
     /** Changes for how many days a hanging piece is meant to hang. */
@@ -192,18 +227,48 @@ public class PieceService {
 
     /** Everything that hangs or waits for the bench; no costs. */
     @Transactional(readOnly = true)
-    public List<Hanging> inTheRoom(LocalDate today, ZoneId zone) {
+    public List<Hanging> inTheRoom(ZoneId zone) {
         Collection<PieceState> states = EnumSet.of(PieceState.HANGING, PieceState.PULLED);
         List<Piece> found = pieces.in(states);
         Map<UUID, PieceLog> read = logs.of(found);
+        Forecaster forecaster = forecasts.forecaster();
+        Instant now = clock.instant();
         return found.stream()
                 .map(piece -> {
                     PieceLog log = read.get(piece.id());
                     var ledger = log.ledger();
-                    var section = FiguresService.section(piece, ledger);
-                    return new Hanging(piece, PieceCard.of(piece, log, ledger, section, today, zone));
+                    Ahead ahead = forecaster.of(piece, log).orElse(null);
+                    var section = FiguresService.section(piece, ledger, ahead, zone, now);
+                    return new Hanging(piece, PieceCard.of(piece, log, ledger, section, ahead, now, zone));
                 })
                 .toList();
+    }
+
+    /** The pieces that hang, without their figures. */
+    @Transactional(readOnly = true)
+    public List<Piece> hangingNow() {
+        return pieces.in(EnumSet.of(PieceState.HANGING));
+    }
+
+    /** Tags of the pieces that hang, by piece; the caller may add to it. */
+    @Transactional(readOnly = true)
+    public Map<UUID, String> tagsOfHanging() {
+        return hangingNow().stream().collect(Collectors.toMap(Piece::id, Piece::tag));
+    }
+
+    /** One piece that hangs, as the first screen has it. */
+    @Transactional(readOnly = true)
+    public Hanging hanging(UUID id) {
+        Piece piece = pieces.find(id).orElseThrow(() -> Refusal.notFound("piece"));
+        if (piece.state() != PieceState.HANGING) {
+            throw Refusal.conflict("wrong-state", "The piece no longer hangs; its days are over.");
+        }
+        return new Hanging(piece, card(figures.of(piece)));
+    }
+
+    /** The piece, with nobody else deciding about it until the caller's transaction ends. */
+    public Piece lock(UUID id) {
+        return pieces.lock(id).orElseThrow(() -> Refusal.notFound("piece"));
     }
 
     /** Lots that were received and not yet cut into pieces. */

@@ -1,8 +1,10 @@
 package elvaro.server.piece;
 
+import elvaro.core.drying.Coating;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.Stream;
 import elvaro.core.working.Working;
+import elvaro.core.yield.BenchOrder;
 import elvaro.server.lot.DecisionService.DecisionView;
 import java.time.Instant;
 import java.util.List;
@@ -13,6 +15,9 @@ import org.jspecify.annotations.Nullable;
  * Everything about one piece.
  *
  * @param perDayGrams water lost a day over the days hung, absent on day 0
+ * @param coating what is on it
+ * @param ahead what is expected of it; absent for one set aside fresh
+ * @param plan what was expected of it when it was hung
  * @param weighings net of coat, in the order they happened
  * @param log every entry, corrected ones too
  */
@@ -21,10 +26,13 @@ public record PieceView(
         int version,
         int priceMinorPerKg,
         int consumablesMinor,
+        Coating coating,
         @Nullable BenchOrder benchOrder,
         @Nullable Double perDayGrams,
         LedgerView ledger,
         CostView cost,
+        @Nullable AheadView ahead,
+        @Nullable PiecePlanView plan,
         List<WeighingView> weighings,
         List<EntryView> log,
         List<DecisionView> decisions,

@@ -1,5 +1,6 @@
 package elvaro.server.piece;
 
+import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -30,6 +31,9 @@ public record SplitForm(
      *
      * @param method how it is aged; absent for a piece set aside fresh, as are chamber, day and target
      * @param coatGrams weight of a coat or seal put on before hanging, 0 for none
+     * @param coating what that coat is
+     * @param contactPercent share of a membrane that touches meat, if somebody looked
+     * @param lengthMm its sides by tape measure, if somebody measured all three
      * @param consumablesMinor what bag, seal or salt cost
      */
     public record NewPiece(
@@ -53,8 +57,25 @@ public record SplitForm(
             @Max(value = 200_000, message = "Too heavy.")
             Integer coatGrams,
 
+            @NotNull Coating coating,
+
+            @Nullable @Min(value = 1, message = CONTACT) @Max(value = 100, message = CONTACT)
+            Integer contactPercent,
+
+            @Nullable @Min(value = 10, message = SIDE) @Max(value = 3000, message = SIDE)
+            Integer lengthMm,
+
+            @Nullable @Min(value = 10, message = SIDE) @Max(value = 3000, message = SIDE)
+            Integer widthMm,
+
+            @Nullable @Min(value = 10, message = SIDE) @Max(value = 3000, message = SIDE)
+            Integer heightMm,
+
             @NotNull @Min(value = 0, message = "The cost is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
             Integer consumablesMinor) {
+        private static final String CONTACT = "Contact is 1 to 100 % of the film.";
+        private static final String SIDE = "A side is 10 mm to 3 m.";
+
         boolean fresh() {
             return role == PieceRole.FRESH;
         }

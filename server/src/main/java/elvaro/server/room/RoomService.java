@@ -1,19 +1,21 @@
 package elvaro.server.room;
 
+import elvaro.core.air.ChamberKind;
 import elvaro.core.schedule.Due;
 import elvaro.core.schedule.Due.Work;
 import elvaro.server.chamber.Chamber;
-import elvaro.server.chamber.ChamberKind;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
-import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceCard;
 import elvaro.server.piece.PieceService;
 import elvaro.server.piece.PieceService.Hanging;
 import elvaro.server.piece.PieceState;
+import elvaro.server.plan.Plan;
+import elvaro.server.plan.PlanService;
 import elvaro.server.settings.Workshop;
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.task.TaskService;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -31,14 +33,28 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class RoomService {
+    /** A purchase is put before people so many days before it is to hang. */
+    private static final int DAYS_TO_BUY = 3;
+
     private final PieceService pieces;
+    private final TaskService tasks;
+    private final PlanService plans;
     private final ChamberService chambers;
     private final LotService lots;
     private final WorkshopService workshops;
     private final Clock clock;
 
-    RoomService(PieceService pieces, ChamberService chambers, LotService lots, WorkshopService workshops, Clock clock) {
+    RoomService(
+            PieceService pieces,
+            TaskService tasks,
+            PlanService plans,
+            ChamberService chambers,
+            LotService lots,
+            WorkshopService workshops,
+            Clock clock) {
         this.pieces = pieces;
+        this.tasks = tasks;
+        this.plans = plans;
         this.chambers = chambers;
         this.lots = lots;
         this.workshops = workshops;
@@ -65,13 +81,17 @@ public class RoomService {
      * One thing to do.
      *
      * @param days for how long it has been due, 0 for today
+     * @param plannedOn the day the plan put it, by which a task is named; below 0 days it lies ahead
      * @param pieceId the piece, or absent where a lot waits
+     * @param planId the planned purchase, if it is one
      */
     public record DueView(
             Work work,
             long days,
+            @Nullable LocalDate plannedOn,
             @Nullable UUID pieceId,
-            UUID lotId,
+            @Nullable UUID lotId,
+            @Nullable UUID planId,
             String tag,
             String cutName,
             @Nullable String chamberName) {}
@@ -82,23 +102,46 @@ public class RoomService {
         Workshop workshop = workshops.mine();
         ZoneId zone = workshop.zone();
         LocalDate today = LocalDate.now(clock.withZone(zone));
-        List<Hanging> all = pieces.inTheRoom(today, zone);
-        List<Task> tasks = new ArrayList<>();
-        all.forEach(hanging ->
-                due(hanging, today, zone).forEach(due -> tasks.add(new Task(due, dueView(due, hanging.card())))));
+        List<Hanging> all = pieces.inTheRoom(zone);
+        List<Task> due = new ArrayList<>();
+        tasks.due(all, today, zone)
+                .forEach(each -> due.add(
+                        new Task(each.due(), dueView(each.due(), each.hanging().card()))));
+        all.stream()
+                .filter(hanging -> hanging.piece().state() == PieceState.PULLED)
+                .forEach(hanging -> {
+                    Due cut = toCut(hanging, today, zone);
+                    due.add(new Task(cut, dueView(cut, hanging.card())));
+                });
+        plans.open().stream()
+                .filter(plan -> !plan.hangOn().isAfter(today.plusDays(DAYS_TO_BUY)))
+                .forEach(plan -> {
+                    Due buy = new Due(Work.BUY, ChronoUnit.DAYS.between(plan.hangOn(), today), Optional.empty());
+                    due.add(new Task(buy, dueView(buy, plan)));
+                });
         for (UUID lotId : pieces.uncutLots()) {
             Lot lot = lots.get(lotId);
-            Due due = new Due(Work.HANG, ChronoUnit.DAYS.between(lot.receivedOn(), today));
+            Due hang = new Due(Work.HANG, ChronoUnit.DAYS.between(lot.receivedOn(), today), Optional.empty());
             String name = lot.cut().name();
-            tasks.add(new Task(
-                    due, new DueView(due.work(), due.days(), null, lotId, String.valueOf(lot.number()), name, null)));
+            due.add(new Task(
+                    hang,
+                    new DueView(
+                            hang.work(),
+                            hang.days(),
+                            null,
+                            null,
+                            lotId,
+                            null,
+                            String.valueOf(lot.number()),
+                            name,
+                            null)));
         }
         return new RoomView(
                 today,
                 chambers.all().stream()
                         .map(chamber -> chamberView(chamber, all))
                         .toList(),
-                tasks.stream()
+                due.stream()
                         .sorted(Comparator.comparing(Task::due, Due.BY_URGENCY))
                         .map(Task::view)
                         .toList(),
@@ -108,24 +151,37 @@ public class RoomService {
                         .toList());
     }
 
-    private static List<Due> due(Hanging hanging, LocalDate today, ZoneId zone) {
-        Piece piece = hanging.piece();
-        PieceCard card = hanging.card();
-        LocalDate hungOn = piece.hungOn().orElseThrow();
-        Optional<LocalDate> weighedOn = Optional.ofNullable(card.lastWeighedAt())
-                .map(at -> at.atZone(zone).toLocalDate());
-        if (piece.state() == PieceState.PULLED) {
-            LocalDate pulledOn = weighedOn.orElse(today);
-            return List.of(new Due(Work.CUT, ChronoUnit.DAYS.between(pulledOn, today)));
-        }
-        Optional<Due> pull = Due.pull(hungOn, piece.targetDays().orElseThrow(), today);
-        // What is pulled is weighed then; one thing at a time.
-        return pull.or(() -> Due.weigh(hungOn, weighedOn, today)).stream().toList();
+    private static Due toCut(Hanging hanging, LocalDate today, ZoneId zone) {
+        LocalDate pulledOn = Optional.ofNullable(hanging.card().lastWeighedAt())
+                .map(at -> at.atZone(zone).toLocalDate())
+                .orElse(today);
+        return new Due(Work.CUT, ChronoUnit.DAYS.between(pulledOn, today), Optional.empty());
     }
 
     private static DueView dueView(Due due, PieceCard card) {
         return new DueView(
-                due.work(), due.days(), card.id(), card.lotId(), card.tag(), card.cutName(), card.chamberName());
+                due.work(),
+                due.days(),
+                due.plannedOn().orElse(null),
+                card.id(),
+                card.lotId(),
+                null,
+                card.tag(),
+                card.cutName(),
+                card.chamberName());
+    }
+
+    private static DueView dueView(Due due, Plan plan) {
+        return new DueView(
+                due.work(),
+                due.days(),
+                null,
+                null,
+                null,
+                plan.id(),
+                plan.name(),
+                plan.cut().name(),
+                plan.chamber().name());
     }
 
     private static ChamberView chamberView(Chamber chamber, List<Hanging> all) {

@@ -1,11 +1,13 @@
 package elvaro.server.settings;
 
 import elvaro.server.shared.Refusal;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.NullUnmarked;
@@ -36,6 +38,9 @@ public class Workshop {
     private int bonePriceMinorPerKg;
     private int targetMarginPercent;
 
+    @Convert(converter = PriceSteps.class)
+    private List<PriceStep> priceByAge;
+
     protected Workshop() {}
 
     public Workshop(UUID id, WorkshopSettings settings) {
@@ -64,6 +69,7 @@ public class Workshop {
         fatPriceMinorPerKg = settings.fatPriceMinorPerKg();
         bonePriceMinorPerKg = settings.bonePriceMinorPerKg();
         targetMarginPercent = settings.targetMarginPercent();
+        priceByAge = List.copyOf(settings.priceByAge());
     }
 
     WorkshopSettings settings() {
@@ -80,7 +86,8 @@ public class Workshop {
                 usableTrimPriceMinorPerKg,
                 fatPriceMinorPerKg,
                 bonePriceMinorPerKg,
-                targetMarginPercent);
+                targetMarginPercent,
+                priceByAge);
     }
 
     /** The number of the next lot; the row is locked while it is taken. */

@@ -1,7 +1,9 @@
 package elvaro.server.settings;
 
+import elvaro.core.cost.PriceByAge;
 import elvaro.core.cost.SteakCost.ByProductPrices;
 import elvaro.server.shared.Refusal;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -10,6 +12,7 @@ import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.DateTimeException;
 import java.time.ZoneId;
+import java.util.List;
 
 /**
  * What an owner sets for the workshop. Money in minor units.
@@ -18,6 +21,7 @@ import java.time.ZoneId;
  * @param divisionGrams the scale's division
  * @param benchMinutesPerPiece time to cut one piece, for its cost
  * @param steakPriceMinorPerKg what the steaks are listed at, 0 if nothing is sold
+ * @param priceByAge what they are listed at by their days, ascending; takes the place of the one price
  */
 public record WorkshopSettings(
         @NotNull Integer version,
@@ -59,12 +63,15 @@ public record WorkshopSettings(
         @NotNull
         @Min(value = 0, message = "A margin is 0 to 95 %.")
         @Max(value = 95, message = "A margin is 0 to 95 %.")
-        Integer targetMarginPercent) {
+        Integer targetMarginPercent,
+
+        @NotNull @Size(max = 12, message = "A price list has at most 12 steps.")
+        List<@Valid PriceStep> priceByAge) {
     private static final String PRICE = "A price is 0 or more, and not beyond reason.";
 
     /** What a workshop starts with: a kitchen scale's 5 g, no prices known. */
     public static WorkshopSettings starting(String name, String currency, String zone) {
-        return new WorkshopSettings(0, name, currency, zone, 5, 30, 0, 15, 0, 0, 0, 0, 30);
+        return new WorkshopSettings(0, name, currency, zone, 5, 30, 0, 15, 0, 0, 0, 0, 30, List.of());
     }
 
     void check() {
@@ -78,6 +85,20 @@ public record WorkshopSettings(
         } catch (IllegalArgumentException unknown) {
             throw Refusal.wrong("invalid", "currency", "There is no currency " + currency + ".");
         }
+        for (int index = 1; index < priceByAge.size(); index++) {
+            if (priceByAge.get(index).fromDay() <= priceByAge.get(index - 1).fromDay()) {
+                throw Refusal.wrong("invalid", "priceByAge", "The days of the price list must ascend.");
+            }
+        }
+    }
+
+    /** What steaks sell for by their age: the list, or the one price for every age where there is no list. */
+    public PriceByAge prices() {
+        return priceByAge.isEmpty()
+                ? PriceByAge.flat(steakPriceMinorPerKg)
+                : new PriceByAge(priceByAge.stream()
+                        .map(step -> new PriceByAge.Step(step.fromDay(), step.minorPerKg()))
+                        .toList());
     }
 
     public ByProductPrices byProductPrices() {

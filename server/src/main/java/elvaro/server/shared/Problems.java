@@ -23,6 +23,7 @@ import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Every failure as an RFC 9457 problem: a stable type, the field, and a sentence to act on. */
@@ -111,6 +112,16 @@ class Problems extends ResponseEntityExceptionHandler {
         FieldError error = invalid.getBindingResult().getFieldError();
         String field = error == null ? null : error.getField();
         String sentence = error == null ? "A value is missing or wrong." : String.valueOf(error.getDefaultMessage());
+        HttpStatus answer = HttpStatus.UNPROCESSABLE_ENTITY;
+        return handleExceptionInternal(invalid, problem(answer, "invalid", field, sentence), headers, answer, request);
+    }
+
+    @Override
+    protected @Nullable ResponseEntity<Object> handleHandlerMethodValidationException(
+            HandlerMethodValidationException invalid, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        var wrong = invalid.getParameterValidationResults().get(0);
+        String field = wrong.getMethodParameter().getParameterName();
+        String sentence = String.valueOf(wrong.getResolvableErrors().get(0).getDefaultMessage());
         HttpStatus answer = HttpStatus.UNPROCESSABLE_ENTITY;
         return handleExceptionInternal(invalid, problem(answer, "invalid", field, sentence), headers, answer, request);
     }

@@ -19,11 +19,16 @@ class PeopleIT {
 
     private static Map<String, Object> newPerson(String signInName) {
         return new HashMap<>(Map.of(
-                "id", UUID.randomUUID().toString(),
-                "signInName", signInName,
-                "name", "Idris Vale",
-                "role", "BENCH_HAND",
-                "password", RunningApp.PASSWORD));
+                "id",
+                UUID.randomUUID().toString(),
+                "signInName",
+                signInName,
+                "name",
+                "Idris Vale",
+                "role",
+                "BENCH_HAND",
+                "password",
+                RunningApp.PASSWORD));
     }
 
     private static String someName() {
@@ -101,9 +106,16 @@ class PeopleIT {
         hand.must(hand.put(
                 "/api/me/preferences",
                 Map.of("weightUnit", "LB_OZ", "temperatureUnit", "FAHRENHEIT", "lengthUnit", "INCH", "theme", "DARK")));
-        assertThat(hand.get("/api/session").body().at("/me/preferences/weightUnit").asString())
+        assertThat(hand.get("/api/session")
+                        .body()
+                        .at("/me/preferences/weightUnit")
+                        .asString())
                 .isEqualTo("LB_OZ");
-        assertThat(owner.client().get("/api/session").body().at("/me/preferences/weightUnit").asString())
+        assertThat(owner.client()
+                        .get("/api/session")
+                        .body()
+                        .at("/me/preferences/weightUnit")
+                        .asString())
                 .isEqualTo("KG");
     }
 }

@@ -91,7 +91,8 @@ class SignInIT {
         assertThat(hand.put("/api/chambers/" + chamber, Client.chamberBody(chamber, "Own", 5000))
                         .status())
                 .isEqualTo(403);
-        assertThat(hand.put("/api/workshop", owner.client().workshopBody()).status()).isEqualTo(403);
+        assertThat(hand.put("/api/workshop", owner.client().workshopBody()).status())
+                .isEqualTo(403);
     }
 
     @Test

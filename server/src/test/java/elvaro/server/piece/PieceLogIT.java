@@ -166,7 +166,10 @@ class PieceLogIT {
         client.must(client.post("/api/lots/" + lot + "/pieces", split));
         client.must(client.post("/api/lots/" + lot + "/pieces", split));
         Answer weighed = client.must(client.write(piece, entry("WEIGHED", 8000)));
-        assertThat(weighed.body().path("log").valueStream().map(each -> each.path("kind").asString()))
+        assertThat(weighed.body()
+                        .path("log")
+                        .valueStream()
+                        .map(each -> each.path("kind").asString()))
                 .containsExactlyInAnyOrder("COAT_ON", "WEIGHED");
         assertThat(weighed.body().at("/card/coatGrams").asInt()).isEqualTo(300);
         assertThat(weighed.body().at("/card/nowGrams").asInt()).isEqualTo(7700);

@@ -70,7 +70,11 @@ class SettingsIT {
             Map<String, Object> late = new HashMap<>(seen);
             late.put("limitGrams", 30_000);
             assertThat(client.put("/api/chambers/" + id, late).type()).isEqualTo("changed-meanwhile");
-            assertThat(client.get("/api/chambers").body().get(0).path("limitGrams").asInt())
+            assertThat(client.get("/api/chambers")
+                            .body()
+                            .get(0)
+                            .path("limitGrams")
+                            .asInt())
                     .isEqualTo(40_000);
         }
     }

@@ -21,9 +21,10 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 @ExtendWith(RunningApp.class)
 class WorkshopsApartIT {
     /** Everything of one workshop that a stranger might name. */
-    private record House(String chamber, String lot, String hanging, String pulled, String entry, String person) {
+    private record House(
+            String chamber, String lot, String hanging, String pulled, String entry, String person, String plan) {
         List<String> ids() {
-            return List.of(chamber, lot, hanging, pulled, entry, person);
+            return List.of(chamber, lot, hanging, pulled, entry, person, plan);
         }
     }
 
@@ -35,6 +36,8 @@ class WorkshopsApartIT {
         client.must(client.put("/api/pieces/" + pieces.get(0) + "/log/" + entry, Client.entry("WEIGHED", 3900)));
         client.must(client.write(pieces.get(1), Client.entry("PULLED", 3800)));
         client.must(client.write(pieces.get(1), Client.pile("STEAK", 3790)));
+        String plan = UUID.randomUUID().toString();
+        client.must(client.put("/api/plans/" + plan, Client.planBody(plan, chamber)));
         String lot = client.get("/api/pieces/" + pieces.get(0))
                 .body()
                 .at("/card/lotId")
@@ -45,7 +48,8 @@ class WorkshopsApartIT {
                 pieces.get(0),
                 pieces.get(1),
                 entry,
-                owner.person().accountId().toString());
+                owner.person().accountId().toString(),
+                plan);
     }
 
     /** A body each writing endpoint accepts, naming the other workshop's things. */
@@ -62,6 +66,31 @@ class WorkshopsApartIT {
                         List.of(Client.hangBody(UUID.randomUUID().toString(), house.chamber(), 8000)),
                         "answers",
                         Map.of()));
+        Map<String, Object> plan = Client.planBody(house.plan(), house.chamber());
+        plan.put("version", 1);
+        bodies.put("PUT /api/plans/{id}", plan);
+        bodies.put("PUT /api/plans/{id}/drop", Map.of("version", 0));
+        String newLot = UUID.randomUUID().toString();
+        bodies.put(
+                "POST /api/plans/{id}/hang",
+                Map.of(
+                        "lot",
+                        Client.lotBody(newLot, 8000),
+                        "split",
+                        Map.of(
+                                "pieces",
+                                List.of(Client.hangBody(UUID.randomUUID().toString(), house.chamber(), 8000)),
+                                "answers",
+                                Map.of())));
+        bodies.put(
+                "PUT /api/tasks/{id}",
+                Map.of(
+                        "pieceId", house.hanging(),
+                        "work", "LOOK",
+                        "plannedOn", "2026-01-13",
+                        "verdict", "DONE",
+                        "reason", ""));
+        bodies.put("PUT /api/pieces/{pieceId}/preparation/{tickId}", Map.of("step", "weigh", "done", true));
         bodies.put("PUT /api/pieces/{id}/target", Map.of("version", 0, "targetDays", 3));
         bodies.put("PUT /api/pieces/{id}/log/{entryId}", correction);
         bodies.put("PUT /api/bench/{pieceId}/order", Map.of("order", "SLICE_FIRST"));
@@ -113,14 +142,18 @@ class WorkshopsApartIT {
                 ? house.chamber()
                 : pattern.startsWith("/api/lots")
                         ? house.lot()
-                        : pattern.startsWith("/api/people") ? house.person() : piece;
+                        : pattern.startsWith("/api/people")
+                                ? house.person()
+                                : pattern.startsWith("/api/plans") ? house.plan() : piece;
         return pattern.replace("{id}", id)
                         .replace("{pieceId}", piece)
                         .replace("{entryId}", UUID.randomUUID().toString())
+                        .replace("{tickId}", UUID.randomUUID().toString())
                 + switch (pattern) {
                     case "/api/compare" -> "?pieces=" + house.hanging() + "," + house.pulled();
                     case "/api/pieces" -> "?tag=1";
                     case "/api/lots/{id}/split" -> "?grams=100";
+                    case "/api/pieces/{id}/reach" -> "?shrinkPercent=10";
                     default -> "";
                 };
     }
@@ -128,7 +161,17 @@ class WorkshopsApartIT {
     /** Every row of the workshop, to the last column. */
     private static String snapshot(JdbcClient database, Someone owner) {
         StringBuilder all = new StringBuilder();
-        for (String table : List.of("account", "chamber", "lot", "piece", "log_entry", "decision")) {
+        for (String table : List.of(
+                "account",
+                "chamber",
+                "lot",
+                "piece",
+                "log_entry",
+                "decision",
+                "piece_plan",
+                "plan",
+                "task_decision",
+                "preparation_tick")) {
             all.append(database.sql("select * from " + table + " where workshop_id = ? order by id")
                     .param(owner.person().workshopId().toString())
                     .query()

@@ -12,6 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -51,6 +52,16 @@ public final class Client {
         try {
             return http.send(request(path).GET().build(), BodyHandlers.discarding())
                     .statusCode();
+        } catch (java.io.IOException | InterruptedException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
+    /** What came back, as text. */
+    public String text(String path) {
+        try {
+            return http.send(request(path).GET().build(), BodyHandlers.ofString())
+                    .body();
         } catch (java.io.IOException | InterruptedException failure) {
             throw new IllegalStateException(failure);
         }
@@ -132,15 +143,7 @@ public final class Client {
 
     /** The workshop's settings as they are, to be changed and sent back. */
     public Map<String, Object> workshopBody() {
-        Map<String, Object> body = new java.util.HashMap<>();
-        get("/api/workshop")
-                .body()
-                .properties()
-                .forEach(field -> body.put(
-                        field.getKey(),
-                        field.getValue().isNumber()
-                                ? field.getValue().asInt()
-                                : field.getValue().asString()));
+        Map<String, Object> body = JSON.convertValue(get("/api/workshop").body(), new TypeReference<>() {});
         return body;
     }
 
@@ -161,6 +164,7 @@ public final class Client {
                 Map.entry("limitGrams", limitGrams),
                 Map.entry("setCelsius", 2),
                 Map.entry("setHumidityPercent", 80),
+                Map.entry("setMetresPerSecond", 0.5),
                 Map.entry("purchaseMinor", 0),
                 Map.entry("lifeYears", 10),
                 Map.entry("powerWatts", 0));
@@ -193,7 +197,65 @@ public final class Client {
                 Map.entry("hungOn", "2026-01-06"),
                 Map.entry("targetDays", 35),
                 Map.entry("coatGrams", 0),
+                Map.entry("coating", "NONE"),
                 Map.entry("consumablesMinor", 0)));
+    }
+
+    /** A purchase of two striploins, to be hung in ten days. */
+    public static Map<String, Object> planBody(String id, String chamberId) {
+        return new java.util.HashMap<>(Map.ofEntries(
+                Map.entry("id", id),
+                Map.entry("version", 0),
+                Map.entry("name", "Harvest supper"),
+                Map.entry("cutCode", "strip"),
+                Map.entry("boneIn", false),
+                Map.entry("fatCoverMm", 5),
+                Map.entry("pieces", 2),
+                Map.entry("greenGrams", 6000),
+                Map.entry("method", "OPEN_AIR"),
+                Map.entry("coating", "NONE"),
+                Map.entry("chamberId", chamberId),
+                Map.entry("hangOn", java.time.LocalDate.now().plusDays(10).toString()),
+                Map.entry("targetDays", 28),
+                Map.entry("priceMinorPerKg", 2200),
+                Map.entry("consumablesMinor", 0)));
+    }
+
+    /** A striploin on paper, in the air of a chamber. */
+    public static Map<String, Object> scenarioBody(String chamberId) {
+        return new java.util.HashMap<>(Map.ofEntries(
+                Map.entry("cutCode", "strip"),
+                Map.entry("boneIn", false),
+                Map.entry("fatCoverMm", 5),
+                Map.entry("greenGrams", 6000),
+                Map.entry("method", "OPEN_AIR"),
+                Map.entry("coating", "NONE"),
+                Map.entry("chamberId", chamberId),
+                Map.entry("targetDays", 28),
+                Map.entry("priceMinorPerKg", 2200),
+                Map.entry("consumablesMinor", 0),
+                Map.entry("steakMm", 30)));
+    }
+
+    /** Receives a lot today and hangs it today in pieces of the given weights; returns the pieces' ids. */
+    public List<String> hangToday(String chamberId, int days, int... grams) {
+        String today = get("/api/session").body().at("/me/today").asString();
+        String lot = UUID.randomUUID().toString();
+        Map<String, Object> received =
+                lotBody(lot, java.util.Arrays.stream(grams).sum());
+        received.put("receivedOn", today);
+        received.put("cutCode", "strip");
+        received.put("boneIn", false);
+        must(post("/api/lots", received));
+        List<Map<String, Object>> pieces = java.util.Arrays.stream(grams)
+                .mapToObj(each -> hangBody(UUID.randomUUID().toString(), chamberId, each))
+                .toList();
+        pieces.forEach(piece -> {
+            piece.put("hungOn", today);
+            piece.put("targetDays", days);
+        });
+        must(post("/api/lots/" + lot + "/pieces", Map.of("pieces", pieces, "answers", Map.of())));
+        return pieces.stream().map(piece -> String.valueOf(piece.get("id"))).toList();
     }
 
     /** Receives a lot and hangs it in pieces of the given weights; returns the pieces' ids. */
@@ -210,8 +272,10 @@ public final class Client {
         return ids;
     }
 
+    /** An entry whose weight follows from what a test is about, whatever the forecast expected. */
     public static Map<String, Object> entry(String kind, int grams) {
-        return new java.util.HashMap<>(Map.of("kind", kind, "grams", grams, "words", "", "answers", Map.of()));
+        return new java.util.HashMap<>(
+                Map.of("kind", kind, "grams", grams, "words", "", "answers", Map.of("surprising", "")));
     }
 
     public static Map<String, Object> pile(String stream, int grams) {

@@ -1,0 +1,37 @@
+package elvaro.core.forecast;
+
+import static elvaro.core.working.Figures.weight;
+
+import elvaro.core.question.Question;
+import java.util.Optional;
+
+/** Asks about a weighing that lies far from its forecast. Reference section 4. */
+public final class Surprise {
+    /** Standard deviations beyond which a weighing is asked about. */
+    private static final double LIMIT = 2.5;
+
+    private Surprise() {}
+
+    /**
+     * @param forecast made without the weighing
+     * @param weighing in question
+     * @param greenGrams G
+     * @param withdrawnGrams W, slices taken so far
+     */
+    public static Optional<Question> question(
+            Forecast forecast, Observed weighing, int greenGrams, int withdrawnGrams) {
+        double z = forecast.surprise(weighing);
+        if (Math.abs(z) <= LIMIT) {
+            return Optional.empty();
+        }
+        Forecast.Day day = forecast.on(weighing.day());
+        String expected = "%s to %s was expected"
+                .formatted(
+                        weight(Math.round(greenGrams * (1 - day.most())) - withdrawnGrams),
+                        weight(Math.round(greenGrams * (1 - day.least())) - withdrawnGrams));
+        String doubt = z > 0
+                ? "That is less. Is it the right piece, was the scale tared, was a slice taken?"
+                : "That is more. Is it the right piece, is it wet, was the hook tared?";
+        return Optional.of(Question.confirm("surprising", "grams", expected + ". " + doubt));
+    }
+}

@@ -1,0 +1,111 @@
+package elvaro.core.schedule;
+
+import elvaro.core.drying.Method;
+import elvaro.core.schedule.Due.Work;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The work of one hanging piece: what its plan asks for, what people decided about it, and what its log shows as done.
+ *
+ * @param tasks of the plan that still stand, moved ones on their new day
+ */
+public record Agenda(List<Item> tasks) {
+
+    /** What somebody decided about one task. */
+    public enum Verdict {
+        MOVED,
+        DONE,
+        SKIPPED
+    }
+
+    /**
+     * A decision about a task of the plan.
+     *
+     * @param work and {@code plannedOn} name the task
+     * @param movedTo the new day, for {@link Verdict#MOVED}
+     */
+    public record Decision(Work work, LocalDate plannedOn, Verdict verdict, Optional<LocalDate> movedTo) {}
+
+    /**
+     * A task that stands.
+     *
+     * @param plannedOn the day the plan puts it, by which it is named
+     * @param on the day it is to be done
+     */
+    public record Item(Work work, LocalDate plannedOn, LocalDate on, boolean done) {}
+
+    /**
+     * @param method how the piece is aged
+     * @param hungOn day 0
+     * @param targetDays its target, 1 or more
+     * @param decisions in the order they were made; the last one about a task counts
+     * @param lastWeighedOn the day of its last weighing, if any
+     */
+    public static Agenda of(
+            Method method,
+            LocalDate hungOn,
+            int targetDays,
+            List<Decision> decisions,
+            Optional<LocalDate> lastWeighedOn) {
+        List<Item> items = new ArrayList<>();
+        for (Task task : Task.of(method, hungOn, targetDays)) {
+            Optional<Decision> decided = decisions.stream()
+                    .filter(each ->
+                            each.work() == task.work() && each.plannedOn().equals(task.on()))
+                    .reduce((earlier, later) -> later);
+            LocalDate on = decided.flatMap(Decision::movedTo).orElse(task.on());
+            boolean settled =
+                    decided.filter(each -> each.verdict() != Verdict.MOVED).isPresent();
+            boolean weighed = task.work() == Work.WEIGH
+                    && lastWeighedOn.filter(day -> !day.isBefore(on)).isPresent();
+            items.add(new Item(task.work(), task.on(), on, settled || weighed));
+        }
+        items.sort(Comparator.comparing(Item::on).thenComparing(Item::work));
+        return new Agenda(List.copyOf(items));
+    }
+
+    /**
+     * What is due. A later task of a kind stands for the earlier ones: who looks today need not look again for last week. A
+     * pull that is due is the only thing due, as the piece is weighed and looked at then.
+     */
+    public List<Due> due(LocalDate today) {
+        List<Due> due = new ArrayList<>();
+        for (Work work : Work.values()) {
+            tasks.stream()
+                    .filter(item -> item.work() == work && !item.on().isAfter(today))
+                    .reduce((earlier, later) -> later)
+                    .filter(item -> !item.done())
+                    .ifPresent(item -> due.add(due(item, today)));
+        }
+        Optional<Due> pull = due.stream()
+                .filter(each -> each.work() == Work.PULL || each.work() == Work.PULL_OVERDUE)
+                .findFirst();
+        return pull.map(List::of).orElse(due);
+    }
+
+    private static Due due(Item item, LocalDate today) {
+        long days = ChronoUnit.DAYS.between(item.on(), today);
+        Work work = item.work() == Work.PULL && days > 0 ? Work.PULL_OVERDUE : item.work();
+        return new Due(work, days, Optional.of(item.plannedOn()));
+    }
+
+    /** What is still to be done from one day to another, both included. */
+    public List<Item> between(LocalDate from, LocalDate to) {
+        return tasks.stream()
+                .filter(item ->
+                        !item.done() && !item.on().isBefore(from) && !item.on().isAfter(to))
+                .toList();
+    }
+
+    /** The task of this name, if the plan has it. */
+    public Optional<Item> named(Work work, LocalDate plannedOn) {
+        return tasks.stream()
+                .filter(item -> item.work() == work && item.plannedOn().equals(plannedOn))
+                .findFirst();
+    }
+}

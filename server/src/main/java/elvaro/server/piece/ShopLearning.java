@@ -1,0 +1,137 @@
+package elvaro.server.piece;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.core.air.Climate;
+import elvaro.core.drying.Hanging;
+import elvaro.core.drying.Method;
+import elvaro.core.estimate.Estimates;
+import elvaro.core.forecast.Learning;
+import elvaro.core.forecast.Learning.Evidence;
+import elvaro.core.forecast.Learning.Learnt;
+import elvaro.core.ledger.Ledger;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.yield.BenchOrder;
+import elvaro.core.yield.Carving;
+import elvaro.core.yield.Section;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.piece.PieceRepository.FinishedRow;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.CurrentWorkshop;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/**
+ * What the finished pieces of the workshop teach, by method and chamber. Kept in memory under the versions of everything it
+ * is made from, which are read each time: there is nothing to invalidate.
+ */
+@Component
+class ShopLearning {
+    private static final int MOST_WORKSHOPS_KEPT = 200;
+
+    /** A piece more of which was thrown away than this says nothing about how thick a crust is cut. */
+    private static final double SPOILED = 0.5;
+
+    /** A place that teaches. */
+    private record Where(Method method, UUID chamberId) {}
+
+    private record Key(UUID workshopId, int divisionGrams, List<FinishedRow> finished) {}
+
+    private final Cache<Key, Map<Where, Taught>> kept =
+            Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
+    private final PieceRepository pieces;
+    private final Logs logs;
+    private final WorkshopService workshops;
+    private final CurrentWorkshop current;
+
+    ShopLearning(PieceRepository pieces, Logs logs, WorkshopService workshops, CurrentWorkshop current) {
+        this.pieces = pieces;
+        this.logs = logs;
+        this.workshops = workshops;
+        this.current = current;
+    }
+
+    /** What was learnt so far; asked once for any number of pieces. */
+    Lessons lessons() {
+        int division = workshops.mine().divisionGrams();
+        Key key = new Key(current.person().workshopId(), division, pieces.finished());
+        return new Lessons(kept.get(key, this::learn));
+    }
+
+    /** The lessons of one workshop. */
+    record Lessons(Map<Where, Taught> byPlace) {
+        Taught about(Method method, UUID chamberId) {
+            return byPlace.getOrDefault(new Where(method, chamberId), Taught.NOTHING);
+        }
+    }
+
+    private Map<Where, Taught> learn(Key key) {
+        List<Piece> finished =
+                pieces.findAll(key.finished().stream().map(FinishedRow::id).toList());
+        Map<UUID, PieceLog> read = logs.of(finished);
+        Map<Where, List<Piece>> byPlace = finished.stream()
+                .filter(piece -> piece.hanging().isPresent() && piece.chamber().isPresent())
+                .collect(Collectors.groupingBy(piece -> new Where(
+                        piece.method().orElseThrow(),
+                        piece.chamber().map(Chamber::id).orElseThrow())));
+        Map<Where, Taught> taught = new HashMap<>();
+        byPlace.forEach((where, here) -> taught.put(where, taughtBy(here, read, key.divisionGrams())));
+        return taught;
+    }
+
+    private Taught taughtBy(List<Piece> here, Map<UUID, PieceLog> read, int division) {
+        List<Evidence> evidence = new ArrayList<>();
+        List<Double> crusts = new ArrayList<>();
+        for (Piece piece : here) {
+            PieceLog log = read.get(piece.id());
+            Hanging hanging = piece.hanging().orElseThrow();
+            Climate climate = Climate.constant(piece.chamber().orElseThrow().air());
+            evidence.add(Learning.from(
+                    hanging.in(climate),
+                    Forecasts.observed(piece, log, workshops.mine().zone()),
+                    division));
+            crustFound(piece, log.ledger()).ifPresent(crusts::add);
+        }
+        Learnt crust = Learning.towardsZero(crusts, Estimates.TRIM_SD);
+        double factor = Math.exp(crust.value());
+        List<Double> steaks = here.stream()
+                .map(piece -> steakFound(piece, read.get(piece.id()).ledger(), factor))
+                .flatMap(Optional::stream)
+                .toList();
+        Learnt steak = Learning.towardsZero(steaks, Estimates.STEAK_YIELD_SD);
+        return new Taught(Learning.prior(evidence), factor, steak.value(), steak.sd(), steaks.size());
+    }
+
+    private static boolean teaches(Ledger ledger) {
+        return ledger.aged() > 0 && ledger.piles().discard() < SPOILED * ledger.aged();
+    }
+
+    private static Carving carving(Piece piece) {
+        return Carving.of(
+                piece.lot().cut(),
+                piece.hanging().orElseThrow(),
+                piece.lot().fatCoverMm(),
+                piece.benchOrder().orElse(BenchOrder.SLICE_FIRST));
+    }
+
+    /** Logarithm of the crust that was cut away over the one the law expected. */
+    private static Optional<Double> crustFound(Piece piece, Ledger ledger) {
+        double found = (double) (ledger.piles().usableTrim() + ledger.piles().discard()) / ledger.green();
+        double expected = carving(piece).after(ledger.shrinkFraction()).crust();
+        return teaches(ledger) && found > 0 && expected > 0
+                ? Optional.of(Math.log(found / expected))
+                : Optional.empty();
+    }
+
+    private static Optional<Double> steakFound(Piece piece, Ledger ledger, double crustFactor) {
+        Section expected = carving(piece).as(crustFactor, 0).after(ledger.shrinkFraction());
+        double withdrawn = (double) ledger.withdrawn() / ledger.green();
+        return teaches(ledger) ? Optional.of(ledger.steakYield() + withdrawn - expected.steak()) : Optional.empty();
+    }
+}

@@ -1,0 +1,39 @@
+package elvaro.server.piece;
+
+import elvaro.core.forecast.Observed;
+import elvaro.core.forecast.Surprise;
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.question.Question;
+import elvaro.server.settings.WorkshopService;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Asks about a weighing that the forecast, made from all the others, did not expect. */
+@Component
+class SurpriseCheck {
+    private final Forecasts forecasts;
+    private final WorkshopService workshops;
+
+    SurpriseCheck(Forecasts forecasts, WorkshopService workshops) {
+        this.forecasts = forecasts;
+        this.workshops = workshops;
+    }
+
+    /**
+     * @param log as it stands without the weighing
+     * @param weighing of the piece, with whatever coat is on it
+     */
+    Optional<Question> at(Piece piece, PieceLog log, LogFact weighing) {
+        ZoneId zone = workshops.mine().zone();
+        Instant hungAt = piece.hungAt(zone).orElseThrow();
+        double day = Math.max(0, Forecasts.dayOf(weighing.at(), hungAt));
+        int net = weighing.grams() - log.coatOn();
+        int green = piece.greenGrams();
+        double lost = (double) (green - log.withdrawn() - net) / green;
+        Ahead ahead = forecasts.forecaster().without(piece, log);
+        return Surprise.question(ahead.forecast(), new Observed(day, lost), green, log.withdrawn());
+    }
+}

@@ -1,0 +1,88 @@
+package elvaro.server.plan;
+
+import elvaro.server.lot.LotForm;
+import elvaro.server.piece.SplitForm;
+import elvaro.server.plan.LoadService.ChamberLoad;
+import elvaro.server.shared.Refusal;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class PlanController {
+    private final ScenarioService scenarios;
+    private final PlanService plans;
+    private final LoadService loads;
+
+    PlanController(ScenarioService scenarios, PlanService plans, LoadService loads) {
+        this.scenarios = scenarios;
+        this.plans = plans;
+        this.loads = loads;
+    }
+
+    record HangForm(
+            @NotNull @Valid LotForm lot, @NotNull @Valid SplitForm split) {}
+
+    record DropForm(@NotNull Integer version) {}
+
+    record HungView(UUID lotId) {}
+
+    @PostMapping("/api/plan/forward")
+    ForwardView forward(@RequestBody @Valid ScenarioForm form) {
+        return scenarios.forward(form);
+    }
+
+    @PostMapping("/api/plan/table")
+    TableView table(@RequestBody @Valid TableForm form) {
+        return scenarios.table(form);
+    }
+
+    /** How full the chambers are from today on. */
+    @GetMapping("/api/load")
+    List<ChamberLoad> load(@RequestParam(defaultValue = "90") @Min(1) @Max(400) int days) {
+        return loads.all(null, days);
+    }
+
+    /** How full they are, and where a scenario would find room. */
+    @PostMapping("/api/plan/room")
+    List<ChamberLoad> room(@RequestBody @Valid RoomForm form) {
+        return scenarios.room(form);
+    }
+
+    @GetMapping("/api/plans")
+    List<PlanView> open() {
+        return plans.views();
+    }
+
+    @PutMapping("/api/plans/{id}")
+    PlanView put(@PathVariable UUID id, @RequestBody @Valid PlanForm form) {
+        if (!form.id().equals(id)) {
+            throw Refusal.wrong("invalid", "id", "The plan in the address is not the one in the request.");
+        }
+        return plans.put(form);
+    }
+
+    @PutMapping("/api/plans/{id}/drop")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void drop(@PathVariable UUID id, @RequestBody @Valid DropForm form) {
+        plans.drop(id, form.version());
+    }
+
+    /** Makes of a plan its lot and its pieces, in one step. */
+    @PostMapping("/api/plans/{id}/hang")
+    HungView hang(@PathVariable UUID id, @RequestBody @Valid HangForm form) {
+        return new HungView(plans.hang(id, form.lot(), form.split()));
+    }
+}

@@ -1,0 +1,79 @@
+package elvaro.server.plan;
+
+import elvaro.core.drying.Coating;
+import elvaro.core.drying.Method;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A piece somebody thinks of hanging.
+ *
+ * @param greenGrams weight of one piece
+ * @param contactPercent share of a membrane that touches meat; the usual one where nobody looked
+ * @param chamberId where, for its air, its cost and what the shop learnt there
+ * @param celsius air other than the chamber's, each where given
+ * @param steakMm how thick the steaks are to be
+ */
+public record ScenarioForm(
+        @NotBlank(message = "Choose the cut.") @Size(max = 40)
+        String cutCode,
+
+        @NotNull Boolean boneIn,
+
+        @NotNull
+        @Min(value = 0, message = "Fat cover is 0 mm or more.")
+        @Max(value = 80, message = "Fat cover above 80 mm is not a cover.")
+        Integer fatCoverMm,
+
+        @NotNull(message = "The weight is needed.")
+        @Min(value = 50, message = "The weight must be at least 50 g.")
+        @Max(value = 300_000, message = "The weight must be at most 300 kg.")
+        Integer greenGrams,
+
+        @NotNull Method method,
+        @NotNull Coating coating,
+
+        @Nullable
+        @Min(value = 1, message = "Contact is 1 to 100 % of the film.")
+        @Max(value = 100, message = "Contact is 1 to 100 % of the film.")
+        Integer contactPercent,
+
+        @Nullable UUID chamberId,
+
+        @Nullable @Min(value = -5, message = AIR) @Max(value = 15, message = AIR)
+        Double celsius,
+
+        @Nullable
+        @Min(value = 10, message = "Humidity is 10 to 100 %.")
+        @Max(value = 100, message = "Humidity is 10 to 100 %.")
+        Double humidityPercent,
+
+        @Nullable
+        @Min(value = 0, message = "Air moves at 0 to 10 m/s.")
+        @Max(value = 10, message = "Air moves at 0 to 10 m/s.")
+        Double metresPerSecond,
+
+        @NotNull(message = "For how many days?")
+        @Min(value = 1, message = "At least one day.")
+        @Max(value = 400, message = "At most 400 days.")
+        Integer targetDays,
+
+        @NotNull
+        @Min(value = 0, message = "The price is 0 or more.")
+        @Max(value = 10_000_000, message = "That price is beyond reason.")
+        Integer priceMinorPerKg,
+
+        @NotNull @Min(value = 0, message = "The cost is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
+        Integer consumablesMinor,
+
+        @NotNull
+        @Min(value = 5, message = "A steak is 5 to 150 mm thick.")
+        @Max(value = 150, message = "A steak is 5 to 150 mm thick.")
+        Integer steakMm) {
+    private static final String AIR = "A chamber is between −5 and 15 °C.";
+}

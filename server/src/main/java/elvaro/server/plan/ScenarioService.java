@@ -1,0 +1,189 @@
+package elvaro.server.plan;
+
+import static elvaro.core.working.Figures.weight;
+
+import elvaro.core.air.Air;
+import elvaro.core.air.ChamberKind;
+import elvaro.core.cost.DayToStop;
+import elvaro.core.cut.Cut;
+import elvaro.core.cut.CutCatalogue;
+import elvaro.core.cut.SurfaceClass;
+import elvaro.core.drying.Hanging;
+import elvaro.core.plan.Doubt;
+import elvaro.core.plan.Outlook;
+import elvaro.core.plan.Purchase;
+import elvaro.core.plan.WholeInstead;
+import elvaro.core.portion.Steaks;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.piece.DayAhead;
+import elvaro.server.piece.Hangings;
+import elvaro.server.piece.OutlookService;
+import elvaro.server.piece.OutlookService.Drawing;
+import elvaro.server.piece.OutlookService.Planned;
+import elvaro.server.plan.LoadService.ChamberLoad;
+import elvaro.server.plan.LoadService.Coming;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Refusal;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plans on paper: nothing is kept, however often a slider moves. */
+@Service
+@Transactional(readOnly = true)
+public class ScenarioService {
+    /** A curve shows at least so far, however short the target. */
+    private static final int SHORTEST_CURVE = 60;
+
+    private static final int BEYOND_TARGET = 21;
+
+    private final ChamberService chambers;
+    private final OutlookService outlooks;
+    private final LoadService loads;
+    private final WorkshopService workshops;
+
+    ScenarioService(ChamberService chambers, OutlookService outlooks, LoadService loads, WorkshopService workshops) {
+        this.chambers = chambers;
+        this.outlooks = outlooks;
+        this.loads = loads;
+        this.workshops = workshops;
+    }
+
+    /** What would become of a piece. */
+    public ForwardView forward(ScenarioForm form) {
+        Chamber chamber = chamber(form);
+        Cut cut = cut(form);
+        Air air = air(form, chamber);
+        Planned planned = planned(form, cut, air, chamber, form.greenGrams());
+        Drawing drawing = outlooks.drawing();
+        Outlook outlook = drawing.of(planned);
+        int target = form.targetDays();
+        List<Outlook.Day> days = outlook.days(Math.max(SHORTEST_CURVE, target + BEYOND_TARGET));
+        Outlook.Day last = days.get(target);
+        return new ForwardView(
+                air.celsius(),
+                air.relativeHumidity() * 100,
+                air.metresPerSecond(),
+                days.stream().map(day -> DayAhead.of(outlook, day, 0)).toList(),
+                DayAhead.of(outlook, last, 0),
+                last.section(),
+                DayToStop.best(days.stream().map(Outlook.Day::stop).toList())
+                        .map(DayToStop.Stop::day)
+                        .orElse(null),
+                steaks(form, cut, last),
+                WholeInstead.sentence(cut, planned.hanging(), outlook.climate(), target)
+                        .orElse(null),
+                Doubt.about(planned.hanging(), air, Optional.ofNullable(chamber).map(Chamber::kind), target),
+                outlook.forecast().belief().pieces(),
+                drawing.benches(planned),
+                outlook.workings(last));
+    }
+
+    private static @Nullable Steaks steaks(ScenarioForm form, Cut cut, Outlook.Day day) {
+        double grams = day.section().steak() * form.greenGrams();
+        boolean sliced = cut.surface() != SurfaceClass.SINGLE_STEAK && cut.surface() != SurfaceClass.WHOLE_BIRD;
+        return sliced && grams > 0
+                ? Steaks.ofThickness(Steaks.Trimmed.usual(cut.surface(), grams, form.boneIn()), form.steakMm())
+                : null;
+    }
+
+    /**
+     * What to buy for a table.
+     *
+     * @throws Refusal if the day is too near for the ageing, or no number of pieces is enough
+     */
+    public TableView table(TableForm form) {
+        ScenarioForm scenario = form.scenario();
+        LocalDate today = workshops.today();
+        LocalDate hangBy = form.servedOn().minusDays(scenario.targetDays());
+        if (form.servedOn().isBefore(today)) {
+            throw Refusal.wrong("past-date", "servedOn", "That day is over. Choose one to come.");
+        }
+        if (hangBy.isBefore(today)) {
+            throw Refusal.wrong(
+                    "too-near",
+                    "servedOn",
+                    "For %d days of ageing it would have had to hang on %s. Bought today it is ready on %s."
+                            .formatted(scenario.targetDays(), hangBy, today.plusDays(scenario.targetDays())));
+        }
+        Chamber chamber = chamber(scenario);
+        Cut cut = cut(scenario);
+        Air air = air(scenario, chamber);
+        Drawing drawing = outlooks.drawing();
+        int target = scenario.targetDays();
+        Purchase purchase = Purchase.forTable(
+                        new Purchase.Table(form.portions(), form.portionGrams()),
+                        cut,
+                        grams -> drawing.of(planned(scenario, cut, air, chamber, grams))
+                                .days(target)
+                                .get(target))
+                .orElseThrow(() -> Refusal.wrong(
+                        "never-enough",
+                        "portions",
+                        "No number of pieces of this cut gives %d portions of %s. Choose another cut or smaller portions."
+                                .formatted(form.portions(), weight(form.portionGrams()))));
+        Outlook outlook = drawing.of(planned(scenario, cut, air, chamber, purchase.greenGramsEach()));
+        double steakKg = purchase.expected().section().steak() * purchase.greenGrams() / 1000;
+        double cost = purchase.expected().stop().costPerKg().orElse(0.0) * steakKg;
+        Hanging hanging =
+                planned(scenario, cut, air, chamber, purchase.greenGramsEach()).hanging();
+        return new TableView(
+                purchase.pieces(),
+                purchase.greenGramsEach(),
+                purchase.greenGrams(),
+                purchase.portionsEach(),
+                hangBy,
+                DayAhead.of(outlook, purchase.expected(), 0),
+                cost,
+                cost / form.portions(),
+                loads.all(new Coming(purchase.pieces(), hanging, hangBy, target), 0));
+    }
+
+    /** How full the chambers are, and where the pieces would find room. */
+    public List<ChamberLoad> room(RoomForm form) {
+        ScenarioForm scenario = form.scenario();
+        Chamber chamber = chamber(scenario);
+        Cut cut = cut(scenario);
+        Hanging hanging = planned(scenario, cut, air(scenario, chamber), chamber, scenario.greenGrams())
+                .hanging();
+        return loads.all(new Coming(form.pieces(), hanging, form.from(), scenario.targetDays()), form.showDays());
+    }
+
+    private static Planned planned(ScenarioForm form, Cut cut, Air air, @Nullable Chamber chamber, int grams) {
+        Hanging hanging = Hangings.of(
+                cut,
+                grams,
+                form.boneIn(),
+                form.fatCoverMm(),
+                form.method(),
+                form.coating(),
+                form.contactPercent(),
+                null);
+        return new Planned(
+                cut, form.fatCoverMm(), hanging, air, chamber, form.priceMinorPerKg(), form.consumablesMinor());
+    }
+
+    private static Cut cut(ScenarioForm form) {
+        return CutCatalogue.find(form.cutCode())
+                .orElseThrow(() -> Refusal.wrong("unknown-cut", "cutCode", "Choose a cut from the list."));
+    }
+
+    private @Nullable Chamber chamber(ScenarioForm form) {
+        return form.chamberId() == null
+                ? null
+                : chambers.find(form.chamberId()).orElseThrow(() -> Refusal.notFound("chamber"));
+    }
+
+    /** The chamber's own air, or a usual refrigerator's, with whatever was asked for put in its place. */
+    private static Air air(ScenarioForm form, @Nullable Chamber chamber) {
+        Air base = chamber == null ? ChamberKind.REFRIGERATOR.usualAir() : chamber.air();
+        return new Air(
+                form.celsius() == null ? base.celsius() : form.celsius(),
+                form.humidityPercent() == null ? base.relativeHumidity() : form.humidityPercent() / 100,
+                form.metresPerSecond() == null ? base.metresPerSecond() : form.metresPerSecond());
+    }
+}

@@ -1,0 +1,87 @@
+package elvaro.server.task;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class TaskController {
+    private static final String CALENDAR = "text/calendar;charset=UTF-8";
+
+    private final TaskService tasks;
+    private final CalendarService calendar;
+    private final CalendarFeeds feeds;
+
+    TaskController(TaskService tasks, CalendarService calendar, CalendarFeeds feeds) {
+        this.tasks = tasks;
+        this.calendar = calendar;
+        this.feeds = feeds;
+    }
+
+    /** Whether the person has a calendar address, and it, right after it was made: it is not kept and not shown again. */
+    record FeedView(boolean made, String path) {}
+
+    @GetMapping("/api/tasks")
+    List<TaskView> ahead(
+            @RequestParam(defaultValue = "14") @Min(0) @Max(value = 400, message = "At most 400 days ahead.")
+                    int days) {
+        return tasks.ahead(days);
+    }
+
+    /** Keeps what somebody decided about a task; sent again, it is kept once. */
+    @PutMapping("/api/tasks/{id}")
+    @ResponseStatus(org.springframework.http.HttpStatus.NO_CONTENT)
+    void decide(@PathVariable UUID id, @RequestBody @Valid DecisionForm form) {
+        tasks.decide(id, form);
+    }
+
+    @GetMapping("/api/me/calendar")
+    FeedView feed() {
+        return new FeedView(feeds.isMade(), "");
+    }
+
+    /** Makes a new address; an older one stops working. */
+    @PostMapping("/api/me/calendar")
+    FeedView makeFeed() {
+        return new FeedView(true, "/calendar/" + feeds.make() + ".ics");
+    }
+
+    @DeleteMapping("/api/me/calendar")
+    FeedView revokeFeed() {
+        feeds.revoke();
+        return new FeedView(false, "");
+    }
+
+    /** The calendar as a file. */
+    @GetMapping("/api/calendar.ics")
+    ResponseEntity<String> file() {
+        return answer(calendar.write());
+    }
+
+    /** The calendar for a program that subscribes to it: whoever knows the address reads it. */
+    @GetMapping("/calendar/{token}.ics")
+    ResponseEntity<String> subscribed(@PathVariable String token) {
+        return answer(feeds.asOwner(token, calendar::write));
+    }
+
+    private static ResponseEntity<String> answer(String text) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_TYPE, CALENDAR)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"elvaro.ics\"")
+                .header(HttpHeaders.CACHE_CONTROL, "private, no-store")
+                .body(text);
+    }
+}

@@ -1,0 +1,208 @@
+package elvaro.server.task;
+
+import elvaro.core.schedule.Agenda;
+import elvaro.core.schedule.Agenda.Decision;
+import elvaro.core.schedule.Agenda.Item;
+import elvaro.core.schedule.Agenda.Verdict;
+import elvaro.core.schedule.Due;
+import elvaro.core.schedule.Due.Work;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceCard;
+import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceService.Hanging;
+import elvaro.server.piece.PieceState;
+import elvaro.server.plan.Plan;
+import elvaro.server.plan.PlanService;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Refusal;
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Tasks follow from the plans and are not stored; what people decide about them is. */
+@Service
+@Transactional
+public class TaskService {
+    private static final int FARTHEST_MOVE_DAYS = 400;
+
+    private final PieceService pieces;
+    private final PlanService plans;
+    private final WorkshopService workshops;
+    private final CurrentWorkshop current;
+    private final EntityManager entities;
+    private final Clock clock;
+
+    TaskService(
+            PieceService pieces,
+            PlanService plans,
+            WorkshopService workshops,
+            CurrentWorkshop current,
+            EntityManager entities,
+            Clock clock) {
+        this.pieces = pieces;
+        this.plans = plans;
+        this.workshops = workshops;
+        this.current = current;
+        this.entities = entities;
+        this.clock = clock;
+    }
+
+    /** What a hanging piece needs now. */
+    public record PieceDue(Hanging hanging, Due due) {}
+
+    /** @param hanging pieces that hang, as the first screen has them */
+    @Transactional(readOnly = true)
+    public List<PieceDue> due(List<Hanging> hanging, LocalDate today, ZoneId zone) {
+        Map<UUID, List<Decision>> decisions = decisions();
+        return hanging.stream()
+                .filter(each -> each.piece().state() == PieceState.HANGING)
+                .flatMap(each ->
+                        agenda(each, decisions, zone).due(today).stream().map(due -> new PieceDue(each, due)))
+                .toList();
+    }
+
+    /** Everything that is due or lies ahead. */
+    @Transactional(readOnly = true)
+    public List<TaskView> ahead(int days) {
+        LocalDate today = workshops.today();
+        ZoneId zone = workshops.mine().zone();
+        LocalDate to = today.plusDays(days);
+        Map<UUID, List<Decision>> decisions = decisions();
+        List<TaskView> tasks = new ArrayList<>();
+        for (Hanging hanging : pieces.inTheRoom(zone)) {
+            if (hanging.piece().state() != PieceState.HANGING) {
+                continue;
+            }
+            Agenda agenda = agenda(hanging, decisions, zone);
+            agenda.due(today)
+                    .forEach(due -> agenda.named(
+                                    planned(due.work()), due.plannedOn().orElseThrow())
+                            .ifPresent(item -> tasks.add(view(item, hanging.card()))));
+            agenda.between(today.plusDays(1), to).forEach(item -> tasks.add(view(item, hanging.card())));
+        }
+        plans.open().stream().filter(plan -> !plan.hangOn().isAfter(to)).forEach(plan -> tasks.add(view(plan)));
+        tasks.sort(
+                Comparator.comparing(TaskView::on).thenComparing(TaskView::work).thenComparing(TaskView::tag));
+        return tasks;
+    }
+
+    private static Work planned(Work work) {
+        return work == Work.PULL_OVERDUE ? Work.PULL : work;
+    }
+
+    private static TaskView view(Item item, PieceCard card) {
+        return new TaskView(
+                item.work(),
+                item.on(),
+                item.plannedOn(),
+                card.id(),
+                null,
+                card.tag(),
+                card.cutName(),
+                card.chamberName());
+    }
+
+    private static TaskView view(Plan plan) {
+        return new TaskView(
+                Work.BUY,
+                plan.hangOn(),
+                null,
+                null,
+                plan.id(),
+                plan.name(),
+                plan.cut().name(),
+                plan.chamber().name());
+    }
+
+    /**
+     * Keeps what a person decided; sent again, it is kept once.
+     *
+     * @throws Refusal if the plan has no such task, or the decision does not suit it
+     */
+    public void decide(UUID id, DecisionForm form) {
+        pieces.lock(form.pieceId()); // Its tag may not change under us, and a retry finds what the first one kept.
+        if (entities.find(TaskDecision.class, id) != null) {
+            return;
+        }
+        Hanging hanging = pieces.hanging(form.pieceId());
+        Agenda agenda = agenda(hanging, decisions(), workshops.mine().zone());
+        Work work = planned(form.work());
+        if (agenda.named(work, form.plannedOn()).isEmpty()) {
+            throw Refusal.conflict("no-task", "The plan of this piece has no such task any more. Look again.");
+        }
+        check(form, work);
+        if (work == Work.PULL) {
+            movePull(hanging.piece(), form);
+            return;
+        }
+        Decision decision = new Decision(work, form.plannedOn(), form.verdict(), Optional.ofNullable(form.movedTo()));
+        entities.persist(new TaskDecision(
+                id,
+                form.pieceId(),
+                decision,
+                form.reason().strip(),
+                clock.instant().truncatedTo(ChronoUnit.MICROS),
+                current.person().accountId()));
+    }
+
+    private void check(DecisionForm form, Work work) {
+        LocalDate today = workshops.today();
+        if (form.verdict() == Verdict.MOVED) {
+            LocalDate to = form.movedTo();
+            if (to == null || to.isBefore(today) || to.isAfter(today.plusDays(FARTHEST_MOVE_DAYS))) {
+                throw Refusal.wrong("wrong-day", "movedTo", "Choose the new day: today or later, within 400 days.");
+            }
+        } else if (work == Work.PULL) {
+            throw Refusal.wrong("pull-stays", "verdict", "A pull is done by pulling. Move it, or pull the piece.");
+        } else if (form.verdict() == Verdict.DONE && work == Work.WEIGH) {
+            throw Refusal.wrong("weigh-it", "verdict", "A weighing is done by weighing. Weigh it, move it or skip it.");
+        } else if (form.verdict() == Verdict.SKIPPED && form.reason().isBlank()) {
+            throw Refusal.wrong("missing", "reason", "Say why it is skipped.");
+        }
+    }
+
+    /** The pull follows the target: moving it sets a new one. */
+    private void movePull(Piece piece, DecisionForm form) {
+        LocalDate to = form.movedTo();
+        LocalDate hungOn = piece.hungOn().orElseThrow();
+        if (to == null || !to.isAfter(hungOn)) {
+            throw Refusal.wrong("wrong-day", "movedTo", "A piece hangs at least a day.");
+        }
+        pieces.retarget(piece.id(), piece.version(), (int) ChronoUnit.DAYS.between(hungOn, to));
+    }
+
+    private static Agenda agenda(Hanging hanging, Map<UUID, List<Decision>> decisions, ZoneId zone) {
+        Piece piece = hanging.piece();
+        Optional<LocalDate> weighedOn = Optional.ofNullable(hanging.card().lastWeighedAt())
+                .map(at -> at.atZone(zone).toLocalDate());
+        return Agenda.of(
+                piece.method().orElseThrow(),
+                piece.hungOn().orElseThrow(),
+                piece.targetDays().orElseThrow(),
+                decisions.getOrDefault(piece.id(), List.of()),
+                weighedOn);
+    }
+
+    /** Decisions about pieces that still hang, by piece, in the order they were made. */
+    private Map<UUID, List<Decision>> decisions() {
+        return entities.createQuery(
+                        "select d from TaskDecision d where d.pieceId in (select p.id from Piece p where p.state ="
+                                + " elvaro.server.piece.PieceState.HANGING) order by d.decidedAt, d.id",
+                        TaskDecision.class)
+                .getResultStream()
+                .collect(Collectors.groupingBy(
+                        TaskDecision::pieceId, Collectors.mapping(TaskDecision::decision, Collectors.toList())));
+    }
+}
