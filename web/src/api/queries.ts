@@ -1,5 +1,5 @@
 import { QueryClient, useQuery } from '@tanstack/react-query';
-import { answer, api, Problem } from './client';
+import { answer, api, Problem, type Schema } from './client';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -68,6 +68,45 @@ export const useComparison = (pieces: string[]) =>
     enabled: pieces.length >= 2,
     placeholderData: (before) => before,
   });
+
+export const usePreparation = (pieceId: string) =>
+  useQuery({
+    queryKey: ['preparation', pieceId],
+    queryFn: () => answer(api.GET('/api/pieces/{pieceId}/preparation', { params: { path: { pieceId } } })),
+  });
+
+export const useTasks = (days: number) =>
+  useQuery({
+    queryKey: ['tasks', days],
+    queryFn: () => answer(api.GET('/api/tasks', { params: { query: { days } } })),
+  });
+
+export const usePlans = () => useQuery({ queryKey: ['plans'], queryFn: () => answer(api.GET('/api/plans')) });
+
+/** What would become of a scenario; the one before stays on screen until the answer is there. */
+export const useForward = (body: Schema['ScenarioForm'] | null) =>
+  useQuery({
+    queryKey: ['plan', 'forward', body],
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/plan/forward', { body: body as Schema['ScenarioForm'], signal })),
+    enabled: body !== null,
+    placeholderData: (before) => before,
+    retry: false,
+    gcTime: 30_000,
+  });
+
+export const useRooms = (body: Schema['RoomForm'] | null) =>
+  useQuery({
+    queryKey: ['plan', 'room', body],
+    queryFn: ({ signal }) => answer(api.POST('/api/plan/room', { body: body as Schema['RoomForm'], signal })),
+    enabled: body !== null,
+    placeholderData: (before) => before,
+    retry: false,
+    gcTime: 30_000,
+  });
+
+export const useCalendarFeed = () =>
+  useQuery({ queryKey: ['calendar'], queryFn: () => answer(api.GET('/api/me/calendar')) });
 
 export const useWorkshop = () =>
   useQuery({ queryKey: ['workshop'], queryFn: () => answer(api.GET('/api/workshop')) });

@@ -4,6 +4,7 @@ import { useEffect, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import { useMethods } from '../api/queries';
 import { Page } from '../kit/Page';
+import { forecastWorking, workedExample } from './example';
 import { ledgerWorking, rules } from './rules';
 
 /** Why, and is it dangerous. */
@@ -52,26 +53,10 @@ export default function GuidePage() {
         </Part>
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
           <Part title="How the numbers are worked out">
-            <Box
-              component="dl"
-              sx={{
-                m: 0,
-                display: 'grid',
-                gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '11rem 1fr' },
-                rowGap: 1,
-              }}
-            >
-              {ledgerWorking.map(([name, working]) => (
-                <Box key={name} sx={{ display: 'contents' }}>
-                  <Typography component="dt" sx={{ fontWeight: 620 }}>
-                    {name}
-                  </Typography>
-                  <Typography component="dd" sx={{ m: 0 }}>
-                    {working}
-                  </Typography>
-                </Box>
-              ))}
-            </Box>
+            <Terms terms={ledgerWorking} />
+          </Part>
+          <Part title="How the forecast comes about">
+            <Terms terms={forecastWorking} />
           </Part>
           <Part title="Methods, and what the surface wants">
             {methods.data?.map((method) => (
@@ -82,7 +67,87 @@ export default function GuidePage() {
           </Part>
         </Box>
       </Box>
+      <Box sx={{ mt: 5 }} id="example">
+        <Part title="From buying to expected yield, by hand and by Elvaro">
+          <Example />
+        </Part>
+      </Box>
     </Page>
+  );
+}
+
+/** Names with what they mean. */
+function Terms({ terms }: { terms: [string, string][] }) {
+  return (
+    <Box
+      component="dl"
+      sx={{
+        m: 0,
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '11rem 1fr' },
+        rowGap: 1,
+      }}
+    >
+      {terms.map(([name, meaning]) => (
+        <Box key={name} sx={{ display: 'contents' }}>
+          <Typography component="dt" sx={{ fontWeight: 620 }}>
+            {name}
+          </Typography>
+          <Typography component="dd" sx={{ m: 0 }}>
+            {meaning}
+          </Typography>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Example() {
+  return (
+    <>
+      <Box
+        component="table"
+        sx={{
+          borderCollapse: 'collapse',
+          maxWidth: 1080,
+          '& th, & td': {
+            textAlign: 'left',
+            verticalAlign: 'top',
+            py: 0.75,
+            pr: 3,
+            borderTop: '1px solid',
+            borderColor: 'divider',
+            fontWeight: 400,
+          },
+        }}
+      >
+        <thead>
+          <tr>
+            <th scope="col">step</th>
+            <th scope="col">by hand</th>
+            <th scope="col">Elvaro</th>
+          </tr>
+        </thead>
+        <tbody>
+          {workedExample.map(({ step, byHand, elvaro }) => (
+            <tr key={step}>
+              <th scope="row">{step}</th>
+              <Box component="td" sx={{ whiteSpace: 'nowrap', fontWeight: '620 !important' }}>
+                {byHand}
+              </Box>
+              <Box component="td" sx={{ whiteSpace: 'nowrap', fontWeight: '620 !important' }}>
+                {elvaro}
+              </Box>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+      <Typography variant="body2" sx={{ color: 'text.secondary', mt: 1 }}>
+        By hand the piece dries for ever at the law of its crust; Elvaro lets it slow down towards the weight
+        at which it no longer dries, which is half a gram here. Every estimate behind it is named in the
+        reference and moves with the pieces a shop finishes.
+      </Typography>
+    </>
   );
 }
 

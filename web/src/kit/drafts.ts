@@ -10,7 +10,10 @@ const prefix = 'elvaro draft ';
  * State that survives leaving the page: a form left half-filled is there on return. Kept on this device only, and
  * dropped by `clear` once it was saved.
  */
-export function useDraft<T>(key: string, initial: () => T): [T, (next: T) => void, () => void] {
+export function useDraft<T>(
+  key: string,
+  initial: () => T,
+): [T, (next: T | ((before: T) => T)) => void, () => void] {
   const [value, setValue] = useState<T>(() => {
     try {
       const kept = localStorage.getItem(prefix + key);
@@ -20,14 +23,16 @@ export function useDraft<T>(key: string, initial: () => T): [T, (next: T) => voi
     }
   });
   const set = useCallback(
-    (next: T) => {
-      setValue(next);
-      try {
-        localStorage.setItem(prefix + key, JSON.stringify(next));
-      } catch {
-        // A full or forbidden store loses the draft, not the work.
-      }
-    },
+    (next: T | ((before: T) => T)) =>
+      setValue((before) => {
+        const after = next instanceof Function ? next(before) : next;
+        try {
+          localStorage.setItem(prefix + key, JSON.stringify(after));
+        } catch {
+          // A full or forbidden store loses the draft, not the work.
+        }
+        return after;
+      }),
     [key],
   );
   const clear = useCallback(() => {

@@ -63,6 +63,8 @@ export function buildUnits(unit: WeightUnit, fahrenheit: boolean, inches: boolea
     lengthUnit: inches ? 'in' : 'mm',
     lengthForField: (mm: number) =>
       inches ? String(Math.round((mm / MM_PER_INCH) * 100) / 100) : String(mm),
+    /** A thickness or depth. */
+    thickness: (mm: number) => (inches ? `${(mm / MM_PER_INCH).toFixed(2)} in` : `${mm.toFixed(1)} mm`),
     readLength: (text: string) => {
       const read = readNumber(text);
       return read === null ? null : Math.round(inches ? read * MM_PER_INCH : read);
@@ -85,7 +87,11 @@ export function buildUnits(unit: WeightUnit, fahrenheit: boolean, inches: boolea
     /** Sentences from the server speak in grams and degrees Celsius; this puts them into the person's units. */
     sentence: (text: string) =>
       text
+        .replace(/\b\d{4}-\d{2}-\d{2}\b/g, (iso) => date(iso))
         .replace(/(-?\d+) g\b/g, (_, grams: string) => weight(Number(grams)))
+        .replace(/([\d.]+) mm\b/g, (_, mm: string) =>
+          inches ? `${(Number(mm) / MM_PER_INCH).toFixed(1)} in` : `${mm} mm`,
+        )
         .replace(/(-?[\d.]+) °C/g, (_, celsius: string) => temperature(Number(celsius))),
   };
 }

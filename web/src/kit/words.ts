@@ -1,11 +1,17 @@
 import type { Schema } from '../api/client';
 
-export const workWords: Record<Schema['DueView']['work'], string> = {
+export type Work = Schema['DueView']['work'];
+
+export const workWords: Record<Work, string> = {
   PULL_OVERDUE: 'Pull',
   PULL: 'Pull',
   CUT: 'Cut',
+  BUY: 'Buy',
   HANG: 'Hang',
+  CHANGE_ICE: 'Change ice',
   WEIGH: 'Weigh',
+  TURN: 'Turn',
+  LOOK: 'Look',
 };
 
 /** How long something has been due, in words. */
@@ -20,8 +26,16 @@ export function dueWords(due: Schema['DueView']): string {
       return due.days === 0 ? 'pulled today' : `pulled ${late} ago`;
     case 'HANG':
       return due.days === 0 ? 'came today' : `came ${late} ago`;
+    case 'BUY':
+      return due.days < 0 ? `to hang in ${-due.days} d` : due.days === 0 ? 'to hang today' : `${late} late`;
     case 'WEIGH':
       return due.days === 0 ? 'weighing day' : `weighing ${late} late`;
+    case 'TURN':
+      return due.days === 0 ? 'turning day' : `turning ${late} late`;
+    case 'LOOK':
+      return due.days === 0 ? 'look and smell' : `looking ${late} late`;
+    case 'CHANGE_ICE':
+      return due.days === 0 ? 'drain, fresh ice' : `ice ${late} late`;
   }
 }
 
@@ -30,6 +44,15 @@ export const roleWords: Record<Schema['PieceCard']['role'], string> = {
   CONTROL: 'control',
   TREATED: 'treated',
   FRESH: 'set aside fresh',
+};
+
+export const coatingWords: Record<Schema['PieceView']['coating'], string> = {
+  NONE: 'nothing on it',
+  FAT_SEAL: 'fat seal',
+  PASTE: 'paste or rub',
+  CLOTH: 'soaked cloth',
+  SYRUP: 'sugar or syrup',
+  SALT_RUB: 'salt rub',
 };
 
 export const kindWords: Record<Schema['EntryView']['kind'], string> = {

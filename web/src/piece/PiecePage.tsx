@@ -16,7 +16,8 @@ import { EntryDialog } from './EntryDialog';
 import type { EntryKind } from './EntryPanel';
 import { PieceLog } from './PieceLog';
 import { Target } from './Target';
-import { WeighingCurve } from './WeighingCurve';
+import { AtTheTarget, DriftNotice, ExpectedAndFound, Reach } from './Ahead';
+import { ForecastCurve } from './ForecastCurve';
 
 /** Is it drying as it should, and what happened to it. */
 export default function PiecePage() {
@@ -67,9 +68,19 @@ function PieceSheet({ piece }: { piece: PieceView }) {
         </Box>
         <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
           <Overdue piece={piece} />
+          {card.state === 'HANGING' && piece.ahead?.driftAdvice && (
+            <DriftNotice advice={piece.ahead.driftAdvice} />
+          )}
           <Facts piece={piece} />
           <Actions piece={piece} onDo={setDoing} />
-          {piece.weighings.length > 0 && <WeighingCurve piece={piece} />}
+          <ForecastCurve piece={piece} />
+          {card.state === 'HANGING' && piece.ahead && (
+            <>
+              <AtTheTarget piece={piece} ahead={piece.ahead} />
+              <Reach piece={piece} />
+            </>
+          )}
+          {card.state === 'CUT' && piece.plan && <ExpectedAndFound piece={piece} plan={piece.plan} />}
           {card.state === 'CUT' && (
             <Box>
               <Typography variant="h2" sx={{ mb: 1 }}>
@@ -115,13 +126,21 @@ function Overdue({ piece: { card } }: { piece: PieceView }) {
 function Facts({ piece }: { piece: PieceView }) {
   const units = useUnits();
   const { card } = piece;
+  const working = (name: string) => piece.workings.find((each) => each.name === name);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(130px, 1fr))', gap: 2 }}>
-      <Figure name={card.state === 'HANGING' ? 'Now' : 'Aged weight'} big>
+      <Figure
+        name={card.state === 'HANGING' ? 'Last weighed' : 'Aged weight'}
+        note={
+          card.expectedNowGrams != null ? `${units.weight(card.expectedNowGrams)} expected now` : undefined
+        }
+        big
+      >
         {units.weight(card.nowGrams)}
       </Figure>
       <Figure
         name="Shrink"
+        working={working('Shrink')}
         note={`${units.weight(card.shrinkGrams)} of ${units.weight(card.greenGrams)}`}
         big
       >
@@ -137,11 +156,13 @@ function Facts({ piece }: { piece: PieceView }) {
         </Figure>
       )}
       {piece.perDayGrams != null && <Figure name="Lost a day">{units.small(piece.perDayGrams)}</Figure>}
-      <Figure name="Cost so far" note="meat, bag, chamber, energy, labour">
+      <Figure name="Cost so far" note="meat, bag, chamber, energy, labour" working={working('Landed cost')}>
         {units.money(piece.cost.total)}
       </Figure>
       {piece.cost.perKgSteak != null && (
-        <Figure name="Cost of the steak">{units.pricePer(piece.cost.perKgSteak)}</Figure>
+        <Figure name="Cost of the steak" working={working('Cost per kg steak')}>
+          {units.pricePer(piece.cost.perKgSteak)}
+        </Figure>
       )}
     </Box>
   );
@@ -175,6 +196,11 @@ function Actions({ piece, onDo }: { piece: PieceView; onDo: (kind: EntryKind) =>
       )}
       <Button onClick={() => onDo('NOTE')}>Note</Button>
       {hanging && <Target piece={piece} />}
+      {card.state !== 'FRESH' && (
+        <Button component={Link} to={`/pieces/${card.id}/prepare`}>
+          Preparation
+        </Button>
+      )}
       <Button component={Link} to={`/lots/${card.lotId}`}>
         Its lot
       </Button>
@@ -211,7 +237,7 @@ function SectionKey({ piece: { card } }: { piece: PieceView }) {
         sx={{ color: 'text.secondary', display: 'block', mt: 0.5 }}
       >
         of the green weight, the dashed outline
-        {card.state === 'HANGING' && '; crust estimated from what it has lost'}
+        {card.state === 'HANGING' && '; size now and crust by the forecast'}
       </Typography>
     </Box>
   );

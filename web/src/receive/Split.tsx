@@ -15,6 +15,7 @@ import { Caution, ProblemNotice, Questions } from '../kit/Notices';
 import { Waiting } from '../kit/Page';
 import { readNumber, useUnits, type Units } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
+import { coatingWords } from '../kit/words';
 
 type NewPiece = Schema['NewPiece'];
 type Method = Schema['MethodView'];
@@ -27,6 +28,8 @@ interface PieceText {
   chamberId: string;
   days: string;
   coat: string;
+  coating: NonNullable<NewPiece['coating']>;
+  contact: string;
   consumables: string;
 }
 
@@ -66,6 +69,8 @@ function SplitForm({ lot, methods, chambers }: FormProps) {
     chamberId: like?.chamberId ?? firstChamber,
     days: like?.days ?? String(methods.find((each) => each.method === 'OPEN_AIR')?.usualDays ?? 28),
     coat: '',
+    coating: 'NONE',
+    contact: '',
     consumables: like?.consumables ?? '',
   });
   const [draft, setDraft, clearDraft] = useDraft(`split ${id}`, () => ({
@@ -173,6 +178,7 @@ function pieceBody(piece: PieceText, hungOn: string, units: Units): NewPiece {
     role: piece.role,
     greenGrams: units.readWeight(piece.weight) ?? 0,
     coatGrams: 0,
+    coating: 'NONE' as const,
     consumablesMinor: units.readMoney(piece.consumables) ?? 0,
   };
   if (piece.role === 'FRESH') {
@@ -185,6 +191,8 @@ function pieceBody(piece: PieceText, hungOn: string, units: Units): NewPiece {
     hungOn,
     targetDays: Math.round(readNumber(piece.days) ?? 0),
     coatGrams: units.readWeight(piece.coat) ?? 0,
+    coating: piece.coating,
+    contactPercent: piece.method === 'MEMBRANE' ? (readNumber(piece.contact) ?? undefined) : undefined,
   };
 }
 
@@ -273,8 +281,46 @@ function PieceRow({ tag, piece, methods, chambers, onChange, onRemove }: RowProp
               sx={{ width: 98 }}
             />
             <Box sx={{ width: 118 }}>
-              <WeightField label="Coat on" text={piece.coat} onText={(coat) => onChange({ coat })} />
+              <WeightField
+                label="Coat on"
+                text={piece.coat}
+                onText={(coat) =>
+                  onChange({
+                    coat,
+                    coating: coat !== '' && piece.coating === 'NONE' ? 'PASTE' : piece.coating,
+                  })
+                }
+              />
             </Box>
+            {piece.coat !== '' && (
+              <TextField
+                select
+                label="Which coat"
+                value={piece.coating}
+                onChange={(event) => onChange({ coating: event.target.value as PieceText['coating'] })}
+                sx={{ width: 150 }}
+              >
+                {(Object.keys(coatingWords) as PieceText['coating'][]).map((each) => (
+                  <MenuItem key={each} value={each}>
+                    {coatingWords[each]}
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
+            {piece.method === 'MEMBRANE' && (
+              <TextField
+                label="Film on meat"
+                value={piece.contact}
+                placeholder="85"
+                onChange={(event) => onChange({ contact: event.target.value })}
+                slotProps={{
+                  htmlInput: { inputMode: 'numeric' },
+                  inputLabel: { shrink: true },
+                  input: { endAdornment: <InputAdornment position="end">%</InputAdornment> },
+                }}
+                sx={{ width: 112 }}
+              />
+            )}
             <TextField
               label="Materials"
               value={piece.consumables}

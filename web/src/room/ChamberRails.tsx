@@ -9,7 +9,7 @@ type Chamber = Schema['ChamberView'];
 
 /** What one piece takes on a rail, px. */
 const PLACE_WIDTH = 76;
-const PLACE_HEIGHT = 134;
+const PLACE_HEIGHT = 152;
 
 /** A chamber as it hangs: its rails from above to below, each piece on its hook. */
 export function ChamberRails({ chamber }: { chamber: Chamber }) {
@@ -82,6 +82,32 @@ function state(piece: PieceCard): { words: string; act: boolean } {
   return { words: `day ${piece.dayNumber} / ${piece.targetDays}`, act: false };
 }
 
+/** What the forecast says in a word: that it goes its own way, else what it will weigh at the pull. */
+function Ahead({ piece, units }: { piece: PieceCard; units: Units }) {
+  const drifts = piece.drift !== 'NONE';
+  const ahead = (piece.dayNumber ?? 0) < (piece.targetDays ?? 0);
+  if (!drifts && (piece.expectedPullGrams == null || !ahead)) {
+    return null;
+  }
+  return (
+    <Typography
+      variant="caption"
+      noWrap
+      sx={{
+        lineHeight: 1.3,
+        fontWeight: drifts ? 680 : 400,
+        color: drifts ? 'warning.main' : 'text.secondary',
+      }}
+    >
+      {drifts
+        ? piece.drift === 'TOO_FAST'
+          ? 'dries fast'
+          : 'dries slowly'
+        : `→ ${units.weight(piece.expectedPullGrams ?? 0)}`}
+    </Typography>
+  );
+}
+
 function HungPiece({ piece, units }: { piece: PieceCard; units: Units }) {
   const { words, act } = state(piece);
   const name = `${piece.tag}, ${piece.cutName}, ${words}, ${units.weight(piece.nowGrams)} now, ${percent(piece.shrinkFraction)} gone`;
@@ -122,6 +148,7 @@ function HungPiece({ piece, units }: { piece: PieceCard; units: Units }) {
         <Typography variant="caption" sx={{ lineHeight: 1.35, fontWeight: 600 }}>
           {units.weight(piece.nowGrams)}
         </Typography>
+        <Ahead piece={piece} units={units} />
       </Box>
     </Box>
   );

@@ -1,12 +1,17 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
+import { ProblemNotice } from '../kit/Notices';
 import { dueWords, workWords } from '../kit/words';
 import { EntryDialog } from '../piece/EntryDialog';
+import { AheadList } from './AheadList';
+import { DecideDialog } from './DecideDialog';
+import { useDecide } from './decide';
 
 type Due = Schema['DueView'];
 
@@ -16,7 +21,9 @@ const FIRST_ON_A_PHONE = 6;
 /** What to do now, the most urgent first, each one touch from done. */
 export function DueList({ due }: { due: Due[] }) {
   const [doing, setDoing] = useState<Due | null>(null);
+  const [deciding, setDeciding] = useState<Due | null>(null);
   const [all, setAll] = useState(false);
+  const decide = useDecide();
   const phone = useMediaQuery('(max-width:899px)');
   const shown = phone && !all ? due.slice(0, FIRST_ON_A_PHONE) : due;
   return (
@@ -24,9 +31,15 @@ export function DueList({ due }: { due: Due[] }) {
       <Typography id="due" variant="h2" sx={{ mb: 1 }}>
         {due.length === 0 ? 'Nothing is due' : `${due.length} to do`}
       </Typography>
+      <ProblemNotice failure={decide.error} />
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {shown.map((each) => (
-          <DueRow key={`${each.work} ${each.tag}`} due={each} onDo={() => setDoing(each)} />
+          <DueRow
+            key={`${each.work} ${each.planId ?? each.tag}`}
+            due={each}
+            onDo={() => (isWeighed(each) ? setDoing(each) : decide.mutate({ due: each, verdict: 'DONE' }))}
+            onDecide={() => setDeciding(each)}
+          />
         ))}
       </Box>
       {shown.length < due.length && (
@@ -34,6 +47,7 @@ export function DueList({ due }: { due: Due[] }) {
           {due.length - shown.length} more
         </Button>
       )}
+      <AheadList />
       {doing?.pieceId && (
         <EntryDialog
           pieceId={doing.pieceId}
@@ -41,42 +55,66 @@ export function DueList({ due }: { due: Due[] }) {
           onClose={() => setDoing(null)}
         />
       )}
+      {deciding && <DecideDialog due={deciding} onClose={() => setDeciding(null)} />}
     </Box>
   );
 }
 
-function DueRow({ due, onDo }: { due: Due; onDo: () => void }) {
+const isWeighed = ({ work }: Due) => work === 'WEIGH' || work === 'PULL' || work === 'PULL_OVERDUE';
+
+/** Where the work is done, if not here. */
+function placeOf(due: Due): string | null {
+  switch (due.work) {
+    case 'CUT':
+      return `/bench/${due.pieceId}`;
+    case 'HANG':
+      return `/lots/${due.lotId}`;
+    case 'BUY':
+      return '/plan#kept';
+    default:
+      return null;
+  }
+}
+
+const subject = (due: Due): string =>
+  due.pieceId ? `/pieces/${due.pieceId}` : due.lotId ? `/lots/${due.lotId}` : '/plan#kept';
+
+function DueRow({ due, onDo, onDecide }: { due: Due; onDo: () => void; onDecide: () => void }) {
   const late = due.work === 'PULL_OVERDUE';
   const word = workWords[due.work];
   const name = `${word} ${due.tag}`;
+  const place = placeOf(due);
   const look = { variant: late ? 'contained' : 'outlined', color: late ? 'warning' : 'primary' } as const;
+  const bought = due.work === 'BUY';
   return (
     <Box
       component="li"
       sx={{
         display: 'flex',
         alignItems: 'center',
-        gap: 1.5,
-        py: 0.75,
+        gap: 1,
+        py: 0.5,
         borderTop: '1px solid',
         borderColor: 'divider',
       }}
     >
-      <Typography
-        component={Link}
-        to={due.pieceId ? `/pieces/${due.pieceId}` : `/lots/${due.lotId}`}
-        sx={{
-          typography: 'h2',
-          width: '3.2rem',
-          color: late ? 'warning.main' : 'text.primary',
-          textDecoration: 'none',
-        }}
-      >
-        {due.tag}
-      </Typography>
+      {!bought && (
+        <Typography
+          component={Link}
+          to={subject(due)}
+          sx={{
+            typography: 'h2',
+            width: '3.2rem',
+            color: late ? 'warning.main' : 'text.primary',
+            textDecoration: 'none',
+          }}
+        >
+          {due.tag}
+        </Typography>
+      )}
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Typography noWrap sx={{ fontWeight: 560, lineHeight: 1.25 }}>
-          {due.cutName}
+          {bought ? due.tag : due.cutName}
         </Typography>
         <Typography
           variant="body2"
@@ -86,18 +124,25 @@ function DueRow({ due, onDo }: { due: Due; onDo: () => void }) {
           {dueWords(due)}
         </Typography>
       </Box>
-      {due.work === 'CUT' || due.work === 'HANG' ? (
-        <Button
-          {...look}
-          component={Link}
-          to={due.work === 'CUT' ? `/bench/${due.pieceId}` : `/lots/${due.lotId}`}
-          aria-label={name}
-        >
+      {due.plannedOn && (
+        <IconButton size="small" onClick={onDecide} aria-label={`Move or skip: ${name}`}>
+          <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden>
+            <path
+              d="M2 9H13M9 4.5L13.5 9L9 13.5M16.5 3V15"
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="1.6"
+            />
+          </svg>
+        </IconButton>
+      )}
+      {place ? (
+        <Button {...look} component={Link} to={place} aria-label={name}>
           {word}
         </Button>
       ) : (
         <Button {...look} onClick={onDo} aria-label={name}>
-          {word}
+          {isWeighed(due) ? word : `${word.replace('Change ice', 'Ice')}: done`}
         </Button>
       )}
     </Box>

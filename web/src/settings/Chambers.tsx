@@ -26,7 +26,8 @@ const starting = (): Chamber => ({
   placesPerRail: 4,
   limitGrams: 20_000,
   setCelsius: 2,
-  setHumidityPercent: 75,
+  setHumidityPercent: 65,
+  setMetresPerSecond: 0.1,
   purchaseMinor: 0,
   lifeYears: 10,
   powerWatts: 40,
@@ -82,6 +83,8 @@ function Form({ chamber, onDone }: { chamber: Chamber; onDone: () => void }) {
     rails: String(chamber.rails),
     places: String(chamber.placesPerRail),
     temperature: units.temperatureForField(chamber.setCelsius),
+    speed: String(chamber.setMetresPerSecond),
+    shelf: chamber.shelfSquareCentimetres == null ? '' : String(chamber.shelfSquareCentimetres),
     humidity: chamber.setHumidityPercent == null ? '' : String(chamber.setHumidityPercent),
     purchase: units.moneyForField(chamber.purchaseMinor),
     years: String(chamber.lifeYears),
@@ -119,6 +122,8 @@ function Form({ chamber, onDone }: { chamber: Chamber; onDone: () => void }) {
       limitGrams: units.readWeight(text.limit) ?? 0,
       setCelsius: units.readTemperature(text.temperature) ?? 0,
       setHumidityPercent: text.humidity.trim() === '' ? undefined : number(text.humidity),
+      setMetresPerSecond: readNumber(text.speed) ?? 0,
+      shelfSquareCentimetres: text.shelf.trim() === '' ? undefined : number(text.shelf),
       purchaseMinor: units.readMoney(text.purchase) ?? 0,
       lifeYears: number(text.years),
       powerWatts: number(text.watts),
@@ -158,6 +163,8 @@ function Form({ chamber, onDone }: { chamber: Chamber; onDone: () => void }) {
       {field('places', 'Places on each')}
       {field('temperature', `Set to, ${units.temperatureUnit}`)}
       {field('humidity', 'Humidity set to, %')}
+      {field('speed', 'Air moves at, m/s')}
+      {field('shelf', 'Shelf area, cm² (if shelves)')}
       {field('purchase', `Bought for, ${units.currency}`)}
       {field('years', 'Lasts, years')}
       {field('watts', 'Draws on average, W')}

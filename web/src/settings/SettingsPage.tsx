@@ -7,9 +7,11 @@ import { dropDrafts } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { Chambers } from './Chambers';
+import { MyCalendar } from './MyCalendar';
 import { MyPassword } from './MyPassword';
 import { MyUnits } from './MyUnits';
 import { People } from './People';
+import { PriceList } from './PriceList';
 import { Workshop } from './Workshop';
 
 export default function SettingsPage() {
@@ -42,9 +44,11 @@ export default function SettingsPage() {
         {me.role === 'OWNER' && (
           <>
             <Workshop />
+            <PriceList />
             <People me={me.id} />
           </>
         )}
+        <MyCalendar />
         <MyPassword />
       </Box>
     </Page>

@@ -14,6 +14,8 @@ import { Shortcuts } from './Shortcuts';
 const Receive = lazy(() => import('../receive/Receive'));
 const LotPage = lazy(() => import('../receive/LotPage'));
 const PiecePage = lazy(() => import('../piece/PiecePage'));
+const PlanPage = lazy(() => import('../plan/PlanPage'));
+const PreparePage = lazy(() => import('../piece/PreparePage'));
 const WeighPage = lazy(() => import('../weigh/WeighPage'));
 const BenchPage = lazy(() => import('../bench/BenchPage'));
 const ComparePage = lazy(() => import('../compare/ComparePage'));
@@ -54,6 +56,8 @@ export function House() {
           <Route path="/receive" element={<Receive />} />
           <Route path="/lots/:id" element={<LotPage />} />
           <Route path="/pieces/:id" element={<PiecePage />} />
+          <Route path="/pieces/:id/prepare" element={<PreparePage />} />
+          <Route path="/plan" element={<PlanPage />} />
           <Route path="/weigh" element={<WeighPage />} />
           <Route path="/bench/:id" element={<BenchPage />} />
           <Route path="/compare" element={<ComparePage />} />

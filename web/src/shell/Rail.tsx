@@ -6,6 +6,7 @@ import { Search } from './Search';
 
 const places = [
   { to: '/', label: 'Room' },
+  { to: '/plan', label: 'Plan' },
   { to: '/receive', label: 'Receive' },
   { to: '/weigh', label: 'Weigh' },
   { to: '/compare', label: 'Compare' },
@@ -72,8 +73,8 @@ export function Rail({ me }: { me: Schema['Me'] }) {
               color: 'text.primary',
               textDecoration: 'none',
               fontWeight: 560,
-              fontSize: { xs: '0.84rem', md: '1rem' },
-              px: { xs: 0.75, md: 2 },
+              fontSize: { xs: '0.78rem', md: '1rem' },
+              px: { xs: 0.5, md: 2 },
               height: { xs: 44, md: 34 },
               display: 'flex',
               alignItems: 'center',

@@ -10,6 +10,7 @@ import { useNavigate } from 'react-router';
 
 const keys: { key: string; does: string; to?: string }[] = [
   { key: 'h', does: 'the room as it hangs', to: '/' },
+  { key: 'p', does: 'plan', to: '/plan' },
   { key: 'r', does: 'receive a lot', to: '/receive' },
   { key: 'w', does: 'weigh a piece', to: '/weigh' },
   { key: 'c', does: 'compare finished pieces', to: '/compare' },

@@ -12,20 +12,25 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 
 /**
- * Room with 200 hanging pieces and Compare with eight cut ones, under an even load of 50 requests a second for a minute,
- * beside the same rows read through plain JDBC in the same run.
+ * Room with 200 hanging pieces and Compare with eight cut ones, under an even load of 50 requests a second for a minute, then
+ * Room with 500; every piece forecast; each beside the same rows read through plain JDBC in the same run.
  */
 public final class RoomAndCompare {
     private static final int HANGING = 200;
-    private static final int WEIGHINGS = 8;
+    private static final int MANY = 500;
+    private static final int HUNG_DAYS_AGO = 40;
+    private static final List<Integer> WEIGHED_ON = List.of(1, 3, 7, 14, 21, 28, 35, 39);
     private static final int CUT = 8;
     private static final int REQUESTS_A_SECOND = 50;
+    private static final int MANY_A_SECOND = 20;
     private static final String OWNER = "bench@brackenrow.example";
     private static final String PASSWORD = "bone and tallow";
 
@@ -46,7 +51,7 @@ public final class RoomAndCompare {
             System.out.printf(
                     "%d hanging pieces with %d weighings each, %d cut; %s, %d cores%n",
                     HANGING,
-                    WEIGHINGS,
+                    WEIGHED_ON.size(),
                     CUT,
                     System.getProperty("java.version"),
                     Runtime.getRuntime().availableProcessors());
@@ -58,6 +63,10 @@ public final class RoomAndCompare {
             Result compareFloor = Floor.run(Floor.compare(cut), REQUESTS_A_SECOND, Math.min(seconds, 20));
             report("Room", room, roomFloor);
             report("Compare", compare, compareFloor);
+            hang(people.get(0), MANY - HANGING);
+            Load.run(people, "/api/room", MANY_A_SECOND, 15); // forecasts the new ones
+            Result many = Load.run(people, "/api/room", MANY_A_SECOND, seconds);
+            report("Room 500", many, Floor.run(Floor.ROOM, MANY_A_SECOND, Math.min(seconds, 20)));
         } finally {
             server.destroy();
             server.waitFor();
@@ -122,16 +131,10 @@ public final class RoomAndCompare {
         client.must(client.setUp(code, OWNER, PASSWORD));
         Client owner = signedIn(port);
         List<String> chambers = List.of(
-                owner.chamber("North Room", 2_000_000),
-                owner.chamber("Stone Locker", 2_000_000),
-                owner.chamber("Game larder", 2_000_000));
-        for (int lot = 0; lot < HANGING / 4; lot++) {
-            for (String piece : owner.hang(chambers.get(lot % chambers.size()), 3900, 3900, 3900, 3900)) {
-                for (int weighing = 1; weighing <= WEIGHINGS; weighing++) {
-                    owner.must(owner.write(piece, Client.entry("WEIGHED", 3890 - 20 * weighing)));
-                }
-            }
-        }
+                owner.chamber("North Room", 4_000_000),
+                owner.chamber("Stone Locker", 4_000_000),
+                owner.chamber("Game larder", 4_000_000));
+        hang(owner, HANGING);
         List<String> cut = new ArrayList<>();
         for (int lot = 0; lot < CUT / 2; lot++) {
             cut.addAll(owner.hang(chambers.get(0), 4000, 4000));
@@ -144,6 +147,36 @@ public final class RoomAndCompare {
             owner.must(owner.put("/api/bench/" + piece + "/close/" + UUID.randomUUID(), Map.of("answers", Map.of())));
         }
         return String.join(",", cut);
+    }
+
+    /** Hangs striploins weeks ago and weighs them as they dried since. */
+    private static void hang(Client owner, int pieces) {
+        Instant hungAt = Instant.now().minus(HUNG_DAYS_AGO, ChronoUnit.DAYS);
+        String day = hungAt.toString().substring(0, 10);
+        var chambers = owner.get("/api/chambers").body();
+        for (int lot = 0; lot < pieces / 4; lot++) {
+            String chamber = chambers.get(lot % 3).path("id").asString();
+            String id = UUID.randomUUID().toString();
+            Map<String, Object> received = Client.lotBody(id, 4 * 3900);
+            received.put("cutCode", "rib-bone-in");
+            received.put("receivedOn", day);
+            owner.must(owner.post("/api/lots", received));
+            List<Map<String, Object>> hung = new ArrayList<>();
+            for (int piece = 0; piece < 4; piece++) {
+                Map<String, Object> body = Client.hangBody(UUID.randomUUID().toString(), chamber, 3900);
+                body.put("hungOn", day);
+                body.put("targetDays", 60);
+                hung.add(body);
+            }
+            owner.must(owner.post("/api/lots/" + id + "/pieces", Map.of("pieces", hung, "answers", Map.of())));
+            for (Map<String, Object> piece : hung) {
+                for (int weighedOn : WEIGHED_ON) {
+                    Map<String, Object> entry = Client.entry("WEIGHED", 3900 - (int) (95 * Math.sqrt(weighedOn)));
+                    entry.put("at", hungAt.plus(weighedOn, ChronoUnit.DAYS).toString());
+                    owner.must(owner.write(String.valueOf(piece.get("id")), entry));
+                }
+            }
+        }
     }
 
     private static int freePort() throws IOException {

@@ -44,7 +44,17 @@ class AccessIT {
             maren.press("Save weight");
             maren.reads("was the hook tared?");
             found.put("weigh dialog, asking", faults(maren.page));
-            for (String path : List.of(hanging, bench, lot, "/receive", "/weigh", "/settings", "/guide", "/compare")) {
+            for (String path : List.of(
+                    hanging,
+                    bench,
+                    lot,
+                    "/receive",
+                    "/weigh",
+                    "/plan",
+                    hanging + "/prepare",
+                    "/settings",
+                    "/guide",
+                    "/compare")) {
                 maren.visit(path);
                 maren.page
                         .getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))

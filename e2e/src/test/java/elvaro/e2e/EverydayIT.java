@@ -36,16 +36,16 @@ class EverydayIT {
                 }
             });
             maren.press("Weigh 36A");
-            maren.fill("Weight on the scale", "1.37");
+            maren.fill("Weight on the scale", "1.36");
             maren.press("Save weight");
             maren.reads("What you typed is kept; try again");
-            assertThat(maren.field("Weight on the scale")).hasValue("1.37");
+            assertThat(maren.field("Weight on the scale")).hasValue("1.36");
             maren.press("Save weight");
-            maren.reads("36A: 1.370 kg saved");
+            maren.reads("36A: 1.360 kg saved");
             String piece = address(maren, "36A");
             maren.visit(piece);
             maren.sees("36A");
-            assertThat(maren.page.getByText("Weighed 1.370 kg")).hasCount(1);
+            assertThat(maren.page.getByText("Weighed 1.360 kg")).hasCount(1);
             assertThat(sent).hasValue(2);
         }
     }
@@ -65,17 +65,17 @@ class EverydayIT {
             String piece = address(maren, "35A");
             maren.visit(piece);
             maren.press("Weigh");
-            maren.fill("Weight on the scale", "4.42");
+            maren.fill("Weight on the scale", "4.51");
             maren.press("Save weight");
             maren.reads("What you typed is kept; try again");
-            maren.fill("Weight on the scale", "4.41");
+            maren.fill("Weight on the scale", "4.50");
             maren.press("Save weight");
-            maren.reads("Your first try did arrive: 4.420 kg stands in the log");
-            assertThat(maren.field("Weight on the scale")).hasValue("4.41");
+            maren.reads("Your first try did arrive: 4.510 kg stands in the log");
+            assertThat(maren.field("Weight on the scale")).hasValue("4.50");
             maren.press("Save weight");
-            maren.reads("35A: 4.410 kg saved");
-            assertThat(maren.page.getByText("Weighed 4.420 kg")).hasCount(1);
-            assertThat(maren.page.getByText("Weighed 4.410 kg")).hasCount(1);
+            maren.reads("35A: 4.500 kg saved");
+            assertThat(maren.page.getByText("Weighed 4.510 kg")).hasCount(1);
+            assertThat(maren.page.getByText("Weighed 4.500 kg")).hasCount(1);
         }
     }
 
@@ -111,9 +111,9 @@ class EverydayIT {
                     .waitFor();
             maren.page.keyboard().press("Enter");
             maren.field("Weight on the scale").waitFor();
-            maren.page.keyboard().type("5,64");
+            maren.page.keyboard().type("6,39");
             maren.page.keyboard().press("Enter");
-            maren.reads("24B: 5.640 kg saved");
+            maren.reads("24B: 6.390 kg saved");
             assertThat(maren.page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("to weigh")))
                     .isVisible();
             assertThat(maren.field("Weight on the scale")).isFocused();
@@ -137,11 +137,11 @@ class EverydayIT {
                     .click();
             idris.sees("28A");
             idris.press("Weigh");
-            idris.fill("Weight on the scale", "7 lb 2.5 oz");
+            idris.fill("Weight on the scale", "6 lb 11.0 oz");
             idris.press("Save weight");
-            idris.reads("28A: 7 lb 2.5 oz saved");
+            idris.reads("28A: 6 lb 11.0 oz saved");
             idris.press("Undo");
-            idris.doesNotRead("28A: 7 lb 2.5 oz saved");
+            idris.doesNotRead("28A: 6 lb 11.0 oz saved");
         }
         try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
             maren.reads("2.0 °C");

@@ -53,24 +53,7 @@ public record Step(String key, String words, String why) {
 
     private static List<Step> surface(Hanging hanging) {
         return switch (hanging.method()) {
-            case MEMBRANE ->
-                List.of(
-                        new Step(
-                                "keep-wet",
-                                "Leave the surface wet.",
-                                "The film bonds to wet meat; on a dry face it lifts."),
-                        new Step(
-                                "no-bone",
-                                "Cover sharp bone with a strip of cloth or film.",
-                                "A bone end pierces the membrane."),
-                        new Step(
-                                "draw-air",
-                                "Draw the air out with the sealer, or push it out under water up to the rim.",
-                                "At least three quarters of the film must touch meat."),
-                        new Step(
-                                "seal",
-                                "Seal two or three times, a finger apart; trim the surplus film.",
-                                "One seam alone opens. A membrane is for one use."));
+            case MEMBRANE -> membrane(hanging.boneIn());
             case VACUUM ->
                 List.of(new Step(
                         "check-bag",
@@ -82,6 +65,27 @@ public record Step(String key, String words, String why) {
                         "Pat it dry on every side.",
                         "A wet face feeds mould and keeps the crust from forming."));
         };
+    }
+
+    private static List<Step> membrane(boolean boneIn) {
+        List<Step> steps = new ArrayList<>();
+        steps.add(
+                new Step("keep-wet", "Leave the surface wet.", "The film bonds to wet meat; on a dry face it lifts."));
+        if (boneIn) {
+            steps.add(new Step(
+                    "cover-bone",
+                    "Cover sharp bone with a strip of cloth or film.",
+                    "A bone end pierces the membrane."));
+        }
+        steps.add(new Step(
+                "draw-air",
+                "Draw the air out with the sealer, or push it out under water up to the rim.",
+                "At least three quarters of the film must touch meat."));
+        steps.add(new Step(
+                "seal",
+                "Seal two or three times, a finger apart; trim the surplus film.",
+                "One seam alone opens. A membrane is for one use."));
+        return steps;
     }
 
     private static List<Step> hung(Method method) {

@@ -44,7 +44,7 @@ final class Scenario {
      * What was bought. Days ago | cut | grade | bone | fat mm | g | price per kg | supplier | °C on arrival, then pieces
      * parted by ";": role, method, chamber, target days, state, further words. A share of the lot goes to each.
      * Further words: coat=g (weight put on) and what it is (syrup, cloth, paste, salt), leak (open seal from the second
-     * week on), spoiled, "text" (a note).
+     * week on), stalled (damp, still air from then on), spoiled, "text" (a note).
      */
     private static final String LOTS = """
             412 | strip | young steer | no | 5 | 8215 | 2150 | Hollin Farm | 2.1 | PLAIN OPEN_AIR N 28 CUT ; PLAIN OPEN_AIR N 28 CUT
@@ -70,7 +70,7 @@ final class Scenario {
             84 | export-rib | heifer | yes | 6 | 12210 | 2440 | Hollin Farm | 1.9 | PLAIN OPEN_AIR N 45 CUT ; PLAIN OPEN_AIR N 45 CUT ; FRESH
             75 | inside-round | old cow, eleven years | no | 2 | 6020 | 1390 | Hollin Farm | 2.8 | PLAIN OPEN_AIR S 35 HANGING
             60 | short-loin | young steer | yes | 7 | 12440 | 2290 | Hollin Farm | 1.8 | PLAIN OPEN_AIR N 60 HANGING ; PLAIN OPEN_AIR N 75 HANGING
-            47 | rib-bone-in | heifer | yes | 8 | 13420 | 2210 | Hollin Farm | 2.0 | PLAIN OPEN_AIR N 45 HANGING ; PLAIN OPEN_AIR N 60 HANGING
+            47 | rib-bone-in | heifer | yes | 8 | 13420 | 2210 | Hollin Farm | 2.0 | PLAIN OPEN_AIR N 45 HANGING ; PLAIN OPEN_AIR N 60 HANGING stalled "Moved behind the door on day 12; hardly any air there."
             40 | strip | young steer | no | 5 | 8390 | 2180 | Hollin Farm | 2.1 | CONTROL OPEN_AIR N 38 PULLED "Honey again, half the dose. The plain half." ; TREATED OPEN_AIR N 38 PULLED coat=95 syrup "Buckwheat honey, 22 g a kilogram."
             33 | ribeye | heifer | no | 4 | 6780 | 2650 | Hollin Farm | 1.9 | PLAIN MEMBRANE P 35 HANGING ; PLAIN MEMBRANE P 35 HANGING leak "The film looks loose at the thick end."
             28 | strip | young steer | no | 5 | 7790 | 2180 | Hollin Farm | 2.2 | PLAIN OPEN_AIR N 28 HANGING ; PLAIN OPEN_AIR N 35 HANGING
@@ -149,6 +149,7 @@ final class Scenario {
             int coatGrams,
             Coating coating,
             boolean leak,
+            boolean stalled,
             boolean spoiled,
             String note) {}
 
@@ -179,7 +180,8 @@ final class Scenario {
 
     private static Hung piece(String text) {
         if (text.equals("FRESH")) {
-            return new Hung(PieceRole.FRESH, Method.VACUUM, "", 0, Reached.CUT, 0, Coating.NONE, false, false, "");
+            return new Hung(
+                    PieceRole.FRESH, Method.VACUUM, "", 0, Reached.CUT, 0, Coating.NONE, false, false, false, "");
         }
         int quote = text.indexOf('"');
         String note = quote < 0 ? "" : text.substring(quote + 1, text.length() - 1);
@@ -198,6 +200,7 @@ final class Scenario {
                 coat,
                 coating(word),
                 word.contains("leak"),
+                word.contains("stalled"),
                 word.contains("spoiled"),
                 note);
     }

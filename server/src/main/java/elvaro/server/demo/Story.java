@@ -35,8 +35,10 @@ final class Story {
     private static final int DIVISION = 5;
     private static final List<Integer> FIRST_WEIGHINGS = List.of(1, 3, 7);
 
-    /** The day a loose film lets go. */
-    private static final double LEAK_DAY = 10;
+    /** The day a loose film lets go, or a piece comes to hang where no air moves. */
+    private static final double TURN = 12;
+
+    private static final Air BEHIND_THE_DOOR = new Air(2, 0.93, 0.1);
 
     /** How the chambers differ from what one would expect of them, which is for the forecast to learn. */
     private static final Map<String, Unknowns> PLACES = Map.of(
@@ -54,7 +56,7 @@ final class Story {
     private final List<UUID> people;
     private final Random random;
     private final WaterLoss loss;
-    private final WaterLoss leaking;
+    private final WaterLoss afterTurn;
     private final Unknowns truth;
     private final Carving carving;
     private final List<LogEntry> log = new ArrayList<>();
@@ -79,7 +81,9 @@ final class Story {
         Hanging open = new Hanging(
                 green, hanging.surface(), hanging.boneIn(), Method.OPEN_AIR, hanging.coating(), hanging.contact());
         this.loss = hanging.in(climate);
-        this.leaking = piece.leak() ? open.in(climate) : loss;
+        this.afterTurn = piece.leak()
+                ? open.in(climate)
+                : piece.stalled() ? hanging.in(Climate.constant(BEHIND_THE_DOOR)) : loss;
         Unknowns place = PLACES.getOrDefault(piece.room(), Unknowns.NONE);
         this.truth = new Unknowns(
                 place.resistance() + random.nextGaussian() * Estimates.PIECE_SHARE * Estimates.RESISTANCE_SD / 2,
@@ -176,11 +180,11 @@ final class Story {
     }
 
     private int weightAfter(double days) {
-        double lost =
-                loss.on(Math.min(days, piece.leak() ? LEAK_DAY : days), truth).fraction();
-        if (piece.leak() && days > LEAK_DAY) {
-            lost += leaking.on(days, truth).fraction()
-                    - leaking.on(LEAK_DAY, truth).fraction();
+        boolean turned = afterTurn != loss && days > TURN;
+        double lost = loss.on(turned ? TURN : days, truth).fraction();
+        if (turned) {
+            lost += afterTurn.on(days, truth).fraction()
+                    - afterTurn.on(TURN, truth).fraction();
         }
         double noise = random.nextGaussian() * Estimates.WEIGHING_SD / 2;
         return onScale(green * (1 - lost + noise));

@@ -36,7 +36,15 @@ class LotController {
     }
 
     /** A lot in a list. */
-    record LotLine(UUID id, int number, String cutName, String supplier, int receivedGrams, String receivedOn) {}
+    record LotLine(
+            UUID id,
+            int number,
+            String cutCode,
+            String cutName,
+            String supplier,
+            int receivedGrams,
+            int priceMinorPerKg,
+            String receivedOn) {}
 
     @GetMapping
     List<LotLine> newest() {
@@ -44,9 +52,11 @@ class LotController {
                 .map(lot -> new LotLine(
                         lot.id(),
                         lot.number(),
+                        lot.cut().code(),
                         lot.cut().name(),
                         lot.supplier(),
                         lot.receivedGrams(),
+                        lot.priceMinorPerKg(),
                         lot.receivedOn().toString()))
                 .toList();
     }

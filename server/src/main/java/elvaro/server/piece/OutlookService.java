@@ -67,7 +67,7 @@ public class OutlookService {
             double green = hanging.greenGrams();
             double perDay = chamber == null
                     ? 0
-                    : chamber.rate(settings.tariffMinorPerKwh()).perDay(green / (green + loadOf(chamber)));
+                    : chamber.rate(settings.tariffMinorPerKwh()).perDay(green / (green + pieces.loadOf(chamber.id())));
             double fixed = green / 1000 * planned.priceMinorPerKg()
                     + planned.consumablesMinor()
                     + settings.labourMinorPerPiece();
@@ -93,12 +93,6 @@ public class OutlookService {
             return chamber == null
                     ? 0
                     : lessons.about(planned.hanging().method(), chamber.id()).benches();
-        }
-
-        private long loadOf(Chamber chamber) {
-            return pieces.hangingIn(chamber.id()).stream()
-                    .mapToLong(Piece::greenGrams)
-                    .sum();
         }
     }
 

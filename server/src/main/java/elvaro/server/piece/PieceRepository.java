@@ -52,6 +52,10 @@ interface PieceRepository extends Repository<Piece, UUID> {
     @Query("select p from Piece p where p.chamber.id = :chamberId and p.state = elvaro.server.piece.PieceState.HANGING")
     List<Piece> hangingIn(UUID chamberId);
 
+    @Query("select coalesce(sum(p.greenGrams), 0) from Piece p where p.chamber.id = :chamberId"
+            + " and p.state = elvaro.server.piece.PieceState.HANGING")
+    long loadOf(UUID chamberId);
+
     /** Who shared the chambers; nothing hangs longer than 400 days, which bounds the search. */
     @Query("select new elvaro.server.piece.PieceRepository$StayRow(p.id, p.chamber.id, p.greenGrams, p.hungOn,"
             + " (select max(e.happenedAt) from LogEntry e where e.pieceId = p.id and e.kind = elvaro.core.ledger.LogFact$Kind.PULLED"

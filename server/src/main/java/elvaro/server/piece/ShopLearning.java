@@ -2,6 +2,7 @@ package elvaro.server.piece;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
@@ -18,6 +19,7 @@ import elvaro.server.chamber.Chamber;
 import elvaro.server.piece.PieceRepository.FinishedRow;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -43,6 +45,13 @@ class ShopLearning {
 
     private record Key(UUID workshopId, int divisionGrams, List<FinishedRow> finished) {}
 
+    /** What one finished piece says follows from these alone. */
+    private record Finished(UUID pieceId, int logVersion, Hanging hanging, Air air, int divisionGrams) {}
+
+    private static final int MOST_PIECES_KEPT = 20_000;
+
+    private final Cache<Finished, Evidence> evidence =
+            Caffeine.newBuilder().maximumSize(MOST_PIECES_KEPT).build();
     private final Cache<Key, Map<Where, Taught>> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final PieceRepository pieces;
@@ -86,16 +95,11 @@ class ShopLearning {
     }
 
     private Taught taughtBy(List<Piece> here, Map<UUID, PieceLog> read, int division) {
-        List<Evidence> evidence = new ArrayList<>();
+        List<Evidence> said = new ArrayList<>();
         List<Double> crusts = new ArrayList<>();
         for (Piece piece : here) {
             PieceLog log = read.get(piece.id());
-            Hanging hanging = piece.hanging().orElseThrow();
-            Climate climate = Climate.constant(piece.chamber().orElseThrow().air());
-            evidence.add(Learning.from(
-                    hanging.in(climate),
-                    Forecasts.observed(piece, log, workshops.mine().zone()),
-                    division));
+            said.add(evidence(piece, log, division));
             crustFound(piece, log.ledger()).ifPresent(crusts::add);
         }
         Learnt crust = Learning.towardsZero(crusts, Estimates.TRIM_SD);
@@ -105,7 +109,23 @@ class ShopLearning {
                 .flatMap(Optional::stream)
                 .toList();
         Learnt steak = Learning.towardsZero(steaks, Estimates.STEAK_YIELD_SD);
-        return new Taught(Learning.prior(evidence), factor, steak.value(), steak.sd(), steaks.size());
+        return new Taught(Learning.prior(said), factor, steak.value(), steak.sd(), steaks.size());
+    }
+
+    private Evidence evidence(Piece piece, PieceLog log, int division) {
+        Finished finished = new Finished(
+                piece.id(),
+                piece.logVersion(),
+                piece.hanging().orElseThrow(),
+                piece.chamber().orElseThrow().air(),
+                division);
+        ZoneId zone = workshops.mine().zone();
+        return evidence.get(
+                finished,
+                key -> Learning.from(
+                        key.hanging().in(Climate.constant(key.air())),
+                        Forecasts.observed(piece, log, zone),
+                        key.divisionGrams()));
     }
 
     private static boolean teaches(Ledger ledger) {

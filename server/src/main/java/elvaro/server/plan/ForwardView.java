@@ -1,6 +1,7 @@
 package elvaro.server.plan;
 
 import elvaro.core.plan.Doubt;
+import elvaro.core.plan.Outlook;
 import elvaro.core.portion.Steaks;
 import elvaro.core.working.Working;
 import elvaro.core.yield.Section;
@@ -26,7 +27,7 @@ public record ForwardView(
         double celsius,
         double humidityPercent,
         double metresPerSecond,
-        List<DayAhead> days,
+        List<CurveDay> days,
         DayAhead target,
         Section section,
         @Nullable Integer bestDay,
@@ -35,4 +36,36 @@ public record ForwardView(
         List<Doubt> doubts,
         int restsOnPieces,
         int restsOnBenches,
-        List<Working> workings) {}
+        List<Working> workings) {
+
+    /**
+     * A day of the curves; small, since a slider asks for all of them at every move.
+     *
+     * @param lost share of the green weight gone as water, with the ends of its band
+     * @param costPerKg of steak, minor units; absent where none is left
+     */
+    public record CurveDay(
+            int day,
+            double lost,
+            double lostLeast,
+            double lostMost,
+            @Nullable Double costPerKg) {
+        private static final double TEN_THOUSANDTH = 1e4;
+
+        static CurveDay of(Outlook.Day day) {
+            return new CurveDay(
+                    day.day(),
+                    rounded(day.weight().lost()),
+                    rounded(day.weight().least()),
+                    rounded(day.weight().most()),
+                    day.stop()
+                            .costPerKg()
+                            .map(cost -> (double) Math.round(cost))
+                            .orElse(null));
+        }
+
+        private static double rounded(double share) {
+            return Math.round(share * TEN_THOUSANDTH) / TEN_THOUSANDTH;
+        }
+    }
+}

@@ -1,6 +1,8 @@
 package elvaro.server.plan;
 
+import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Hanging;
+import elvaro.core.drying.Method;
 import elvaro.core.schedule.Load;
 import elvaro.core.schedule.Load.Stay;
 import elvaro.server.chamber.Chamber;
@@ -76,9 +78,15 @@ public class LoadService {
         Map<UUID, String> tags = pieces.tagsOfHanging();
         plans.open().forEach(plan -> tags.put(plan.id(), plan.name()));
         return chambers.all().stream()
+                .filter(chamber -> coming == null || suits(chamber, coming))
                 .map(chamber ->
                         load(chamber, stays.getOrDefault(chamber.id(), List.of()), tags, coming, today, showDays))
                 .toList();
+    }
+
+    /** Ice is for what lies on ice, and for nothing else. */
+    private static boolean suits(Chamber chamber, Coming coming) {
+        return (chamber.kind() == ChamberKind.ICE_CHEST) == (coming.hanging().method() == Method.ON_ICE);
     }
 
     private static ChamberLoad load(

@@ -21,6 +21,7 @@ import elvaro.server.piece.Hangings;
 import elvaro.server.piece.OutlookService;
 import elvaro.server.piece.OutlookService.Drawing;
 import elvaro.server.piece.OutlookService.Planned;
+import elvaro.server.plan.ForwardView.CurveDay;
 import elvaro.server.plan.LoadService.ChamberLoad;
 import elvaro.server.plan.LoadService.Coming;
 import elvaro.server.settings.WorkshopService;
@@ -68,7 +69,7 @@ public class ScenarioService {
                 air.celsius(),
                 air.relativeHumidity() * 100,
                 air.metresPerSecond(),
-                days.stream().map(day -> DayAhead.of(outlook, day, 0)).toList(),
+                days.stream().map(CurveDay::of).toList(),
                 DayAhead.of(outlook, last, 0),
                 last.section(),
                 DayToStop.best(days.stream().map(Outlook.Day::stop).toList())
@@ -140,7 +141,7 @@ public class ScenarioService {
                 DayAhead.of(outlook, purchase.expected(), 0),
                 cost,
                 cost / form.portions(),
-                loads.all(new Coming(purchase.pieces(), hanging, hangBy, target), 0));
+                loads.all(new Coming(purchase.pieces(), hanging, hangBy, target), SHORTEST_CURVE));
     }
 
     /** How full the chambers are, and where the pieces would find room. */

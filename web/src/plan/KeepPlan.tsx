@@ -1,0 +1,151 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import dayjs from 'dayjs';
+import { memo, useState, type FormEvent } from 'react';
+import { answer, api, type Schema } from '../api/client';
+import { refresh } from '../api/queries';
+import { newId } from '../kit/drafts';
+import { ProblemNotice } from '../kit/Notices';
+import { readNumber } from '../kit/units';
+
+interface Props {
+  /** The scenario as it is when the plan is kept; asked for then, so that a slider does not draw this again. */
+  scenario: () => Schema['ScenarioForm'] | null;
+  cutCode: string;
+  chamberId?: string;
+  chambers: Schema['ChamberForm'][];
+  cuts: Schema['CutView'][];
+  /** Where a table asks for more than one piece, on a day. */
+  wanted?: { pieces: number; greenGrams: number; hangOn: string; name: string };
+}
+
+/** Keeps a plan: it takes its places in the chamber and reminds of the purchase. */
+export const KeepPlan = memo(function KeepPlan({
+  scenario,
+  cutCode,
+  chamberId,
+  chambers,
+  cuts,
+  wanted,
+}: Props) {
+  const cutName = cuts.find((cut) => cut.code === cutCode)?.name ?? '';
+  const [id, setId] = useState(newId);
+  const [text, setText] = useState({
+    name: '',
+    pieces: wanted ? String(wanted.pieces) : '1',
+    hangOn: wanted?.hangOn ?? dayjs().format('YYYY-MM-DD'),
+    chamberId: chambers[0]?.id ?? '',
+  });
+  const keep = useMutation({
+    mutationFn: (body: Schema['PlanForm']) =>
+      answer(api.PUT('/api/plans/{id}', { params: { path: { id: body.id } }, body })),
+    onSuccess: async () => {
+      setId(newId());
+      await refresh();
+    },
+  });
+  const change = (part: Partial<typeof text>) => {
+    setText({ ...text, ...part });
+    keep.reset();
+  };
+  const where = chamberId ?? text.chamberId;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const plan = scenario();
+    if (plan === null) {
+      return;
+    }
+    keep.mutate({
+      id,
+      version: 0,
+      name: text.name.trim() === '' ? (wanted?.name ?? cutName) : text.name,
+      cutCode: plan.cutCode,
+      boneIn: plan.boneIn,
+      fatCoverMm: plan.fatCoverMm,
+      pieces: Math.round(readNumber(text.pieces) ?? 0),
+      greenGrams: wanted?.greenGrams ?? plan.greenGrams,
+      method: plan.method,
+      coating: plan.coating,
+      contactPercent: plan.contactPercent,
+      chamberId: where,
+      hangOn: text.hangOn,
+      targetDays: plan.targetDays,
+      priceMinorPerKg: plan.priceMinorPerKg,
+      consumablesMinor: plan.consumablesMinor,
+    });
+  };
+  if (chambers.length === 0) {
+    return <Typography>Add a chamber in the settings, and the plan can be kept and hung.</Typography>;
+  }
+  return (
+    <Box
+      component="form"
+      onSubmit={submit}
+      noValidate
+      aria-label="Keep this plan"
+      sx={{ display: 'grid', gap: 1.5 }}
+    >
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
+        <TextField
+          size="small"
+          fullWidth={false}
+          label="What for"
+          placeholder={wanted?.name ?? cutName}
+          value={text.name}
+          onChange={(event) => change({ name: event.target.value })}
+          sx={{ width: 210 }}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <TextField
+          size="small"
+          fullWidth={false}
+          label="Pieces"
+          value={text.pieces}
+          onChange={(event) => change({ pieces: event.target.value })}
+          sx={{ width: 80 }}
+          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+        />
+        <TextField
+          size="small"
+          fullWidth={false}
+          label="Hang on"
+          type="date"
+          value={text.hangOn}
+          onChange={(event) => change({ hangOn: event.target.value })}
+          sx={{ width: 160 }}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        {chamberId === undefined && (
+          <TextField
+            select
+            size="small"
+            fullWidth={false}
+            label="In"
+            value={where}
+            onChange={(event) => change({ chamberId: event.target.value })}
+            sx={{ width: 170 }}
+          >
+            {chambers.map((chamber) => (
+              <MenuItem key={chamber.id} value={chamber.id}>
+                {chamber.name}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+        <Button type="submit" variant="contained" disabled={keep.isPending}>
+          Keep this plan
+        </Button>
+      </Box>
+      {keep.isSuccess && (
+        <Typography role="status">
+          Kept below, with its places in the chamber. Hang it from there when it comes.
+        </Typography>
+      )}
+      <ProblemNotice failure={keep.error} />
+    </Box>
+  );
+});

@@ -1,0 +1,219 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { Schema } from '../api/client';
+import { useChambers, useCuts, useForward, useLots, useMethods } from '../api/queries';
+import { useDraft } from '../kit/drafts';
+import { ProblemNotice } from '../kit/Notices';
+import { Page, Waiting } from '../kit/Page';
+import { useUnits } from '../kit/units';
+import { Curves } from './Curves';
+import { KeptPlans } from './KeptPlans';
+import { KeepPlan } from './KeepPlan';
+import { Outcome } from './Outcome';
+import { Rooms } from './Rooms';
+import { firstScenario, scenarioBody, type Scenario } from './scenario';
+import { ScenarioFields } from './ScenarioFields';
+import { FromATable } from './FromATable';
+
+/** How long, which way, how much to buy, when to start. */
+export default function PlanPage() {
+  const cuts = useCuts();
+  const methods = useMethods();
+  const chambers = useChambers();
+  const lots = useLots();
+  if (!cuts.data || !methods.data || !chambers.data || !lots.data) {
+    return <Waiting failure={cuts.error ?? methods.error ?? chambers.error ?? lots.error} />;
+  }
+  return <Planner cuts={cuts.data} methods={methods.data} chambers={chambers.data} lots={lots.data} />;
+}
+
+interface Props {
+  cuts: Schema['CutView'][];
+  methods: Schema['MethodView'][];
+  chambers: Schema['ChamberForm'][];
+  lots: Schema['LotLine'][];
+}
+
+interface Draft {
+  direction: 'piece' | 'table';
+  a: Scenario;
+  b: Scenario | null;
+}
+
+function Planner({ cuts, methods, chambers, lots }: Props) {
+  const units = useUnits();
+  const [draft, setDraft] = useDraft<Draft>('plan', () => ({
+    direction: 'piece',
+    a: firstScenario(units, chambers[0], lots),
+    b: null,
+  }));
+  const [letter, setLetter] = useState<'a' | 'b'>('a');
+  const open = draft.b === null || draft.direction === 'table' ? 'a' : letter;
+  const scenario = (open === 'a' ? draft.a : draft.b) ?? draft.a;
+  // A chamber that is gone since the draft was left is nobody's.
+  const known = (each: Scenario): Scenario =>
+    chambers.some((chamber) => chamber.id === each.chamberId) ? each : { ...each, chamberId: '' };
+  const bodyA = scenarioBody(known(draft.a), units);
+  const bodyB = draft.b ? scenarioBody(known(draft.b), units) : null;
+  const a = useForward(bodyA);
+  const b = useForward(bodyB);
+  const shown = open === 'a' ? a : b;
+  const change = useCallback(
+    (part: Partial<Scenario>) =>
+      setDraft((before) => ({ ...before, [open]: { ...(before[open] ?? before.a), ...part } })),
+    [setDraft, open],
+  );
+  const latest = useRef(bodyA);
+  useEffect(() => {
+    latest.current = open === 'b' ? bodyB : bodyA;
+  });
+  const openBody = useCallback(() => latest.current, []);
+  // The same array while its answers are the same: what a slider does not change is not drawn again.
+  const pricedA = (bodyA?.priceMinorPerKg ?? 0) > 0;
+  const pricedB = (bodyB?.priceMinorPerKg ?? 0) > 0;
+  const shownB = draft.b === null ? undefined : b.data;
+  const ways = useMemo(
+    () => [
+      ...(a.data ? [{ letter: 'A', forward: a.data, priced: pricedA }] : []),
+      ...(shownB ? [{ letter: 'B', forward: shownB, priced: pricedB }] : []),
+    ],
+    [a.data, shownB, pricedA, pricedB],
+  );
+  return (
+    <Page
+      title="Plan"
+      aside={
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          aria-label="Where the plan starts"
+          value={draft.direction}
+          onChange={(_, direction: Draft['direction'] | null) =>
+            direction && setDraft({ ...draft, direction })
+          }
+        >
+          <ToggleButton value="piece">From a piece</ToggleButton>
+          <ToggleButton value="table">Back from a table</ToggleButton>
+        </ToggleButtonGroup>
+      }
+    >
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '330px minmax(0, 1fr)' },
+          gap: { xs: 3, md: 5 },
+          alignItems: 'start',
+        }}
+      >
+        <Box component="section" aria-label="What is planned" sx={{ display: 'grid', gap: 2 }}>
+          {draft.direction === 'piece' && (
+            <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+              {draft.b === null ? (
+                <Button
+                  size="small"
+                  variant="outlined"
+                  onClick={() => {
+                    setDraft({ ...draft, b: { ...draft.a } });
+                    setLetter('b');
+                  }}
+                >
+                  Set another way beside it
+                </Button>
+              ) : (
+                <>
+                  <ToggleButtonGroup
+                    exclusive
+                    size="small"
+                    aria-label="Which way"
+                    value={open}
+                    onChange={(_, next: 'a' | 'b' | null) => next && setLetter(next)}
+                  >
+                    <ToggleButton value="a">Way A</ToggleButton>
+                    <ToggleButton value="b">Way B</ToggleButton>
+                  </ToggleButtonGroup>
+                  <Button
+                    size="small"
+                    color="inherit"
+                    onClick={() => {
+                      setDraft({ ...draft, b: null });
+                      setLetter('a');
+                    }}
+                  >
+                    Drop B
+                  </Button>
+                </>
+              )}
+            </Box>
+          )}
+          <ScenarioFields
+            scenario={known(scenario)}
+            onChange={change}
+            cuts={cuts}
+            methods={methods}
+            chambers={chambers}
+            air={shown.data}
+            withoutWeight={draft.direction === 'table'}
+          />
+        </Box>
+        {draft.direction === 'piece' ? (
+          <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
+            <ProblemNotice failure={a.error ?? b.error} />
+            {ways.length > 0 && (
+              <>
+                <Curves ways={ways} />
+                <Box
+                  sx={{
+                    display: 'grid',
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: ways.length > 1 ? '1fr 1fr' : '1fr' },
+                    gap: 4,
+                  }}
+                >
+                  {ways.map((way) => (
+                    <Outcome
+                      key={way.letter}
+                      forward={way.forward}
+                      letter={ways.length > 1 ? way.letter : undefined}
+                      priced={way.priced}
+                      greenGrams={(way.letter === 'A' ? bodyA : bodyB)?.greenGrams ?? 0}
+                      cutCode={(way.letter === 'A' ? draft.a : draft.b)?.cutCode ?? ''}
+                    />
+                  ))}
+                </Box>
+                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                  {restsOn(ways[0]?.forward)}
+                </Typography>
+              </>
+            )}
+            {bodyA && (
+              <>
+                <Rooms scenario={open === 'b' && bodyB ? bodyB : bodyA} />
+                <KeepPlan
+                  scenario={openBody}
+                  cutCode={scenario.cutCode}
+                  chamberId={known(scenario).chamberId || undefined}
+                  chambers={chambers}
+                  cuts={cuts}
+                />
+              </>
+            )}
+          </Box>
+        ) : (
+          <FromATable scenario={bodyA} chambers={chambers} cuts={cuts} />
+        )}
+      </Box>
+      <KeptPlans />
+    </Page>
+  );
+}
+
+function restsOn(forward: Schema['ForwardView'] | undefined): string {
+  if (!forward || forward.restsOnPieces === 0) {
+    return 'This rests on the estimates alone: no piece of this method has been finished in this chamber yet.';
+  }
+  const pieces = `${forward.restsOnPieces} finished ${forward.restsOnPieces === 1 ? 'piece' : 'pieces'}`;
+  return `This rests on ${pieces} of this method in this chamber, and on ${forward.restsOnBenches} benches for crust and steak.`;
+}

@@ -1,0 +1,131 @@
+import { memo } from 'react';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import type { Schema } from '../api/client';
+import { useRooms } from '../api/queries';
+import { useSettled } from '../kit/settled';
+import { date, useUnits } from '../kit/units';
+
+type Load = Schema['ChamberLoad'];
+
+const DAYS = 60;
+const RESTS_MS = 300;
+
+/** Where the piece finds room, if it came today. */
+export function Rooms({ scenario }: { scenario: Schema['ScenarioForm'] }) {
+  // What the air is does not change what fits, and a moving slider asks when it rests.
+  const asked = useSettled(
+    JSON.stringify({
+      ...scenario,
+      celsius: undefined,
+      humidityPercent: undefined,
+      metresPerSecond: undefined,
+      steakMm: 30,
+    }),
+    RESTS_MS,
+  );
+  const rooms = useRooms({
+    scenario: JSON.parse(asked) as Schema['ScenarioForm'],
+    pieces: 1,
+    from: dayjs().format('YYYY-MM-DD'),
+    showDays: DAYS,
+  });
+  return rooms.data && rooms.data.length > 0 ? <RoomList rooms={rooms.data} /> : null;
+}
+
+/** Each chamber with how full it will be, and when the pieces fit. */
+export const RoomList = memo(function RoomList({ rooms }: { rooms: Load[] }) {
+  return (
+    <Box component="section" aria-labelledby="rooms">
+      <Typography id="rooms" variant="h3" sx={{ mb: 0.5 }}>
+        Room for it
+      </Typography>
+      {rooms.map((room) => (
+        <Box
+          key={room.chamberId}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: '1fr', sm: '9rem 12rem 1fr' },
+            columnGap: 2,
+            alignItems: 'center',
+            py: 0.75,
+            borderTop: '1px solid',
+            borderColor: 'divider',
+          }}
+        >
+          <Typography sx={{ fontWeight: 620 }}>{room.name}</Typography>
+          <Fullness room={room} />
+          <Typography
+            variant="body2"
+            sx={{ color: room.fits ? 'text.secondary' : 'warning.main', fontWeight: room.fits ? 400 : 620 }}
+          >
+            {sentence(room)}
+          </Typography>
+        </Box>
+      ))}
+    </Box>
+  );
+});
+
+function sentence(room: Load): string {
+  const full = room.tooFullOn
+    ? ` With what is planned already it is too full from ${date(room.tooFullOn)}.`
+    : '';
+  if (room.fits) {
+    return `Fits.${full}`;
+  }
+  const later = room.firstFit ? `It fits from ${date(room.firstFit)}` : 'It fits on no day within a year';
+  const pull =
+    room.pull.length > 0
+      ? `, or if ${room.pull.join(' and ')} ${room.pull.length === 1 ? 'is' : 'are'} pulled first`
+      : '';
+  return `Too full. ${later}${pull}.${full}`;
+}
+
+/** How much hangs there, day by day, as a row of bars under the limit. */
+function Fullness({ room }: { room: Load }) {
+  const units = useUnits();
+  if (room.days.length === 0) {
+    return <span />;
+  }
+  const most = Math.max(room.limitGrams, ...room.days.map((day) => day.grams));
+  const peak = Math.max(...room.days.map((day) => day.grams));
+  const width = 100 / room.days.length;
+  return (
+    <Box
+      component="svg"
+      role="img"
+      aria-label={`At most ${units.load(peak)} of ${units.load(room.limitGrams)} in ${room.days.length} days`}
+      viewBox="0 0 100 24"
+      preserveAspectRatio="none"
+      sx={{ width: '100%', height: 28, display: 'block' }}
+    >
+      {room.days.map((day, index) => (
+        <rect
+          key={day.day}
+          x={index * width}
+          width={width}
+          y={24 - (day.grams / most) * 24}
+          height={(day.grams / most) * 24}
+          fill={
+            day.grams > room.limitGrams || day.places > room.places
+              ? 'var(--mui-palette-warning-main)'
+              : 'var(--mui-palette-rail)'
+          }
+          opacity={0.65}
+        />
+      ))}
+      <line
+        x1={0}
+        x2={100}
+        y1={24 - (room.limitGrams / most) * 24}
+        y2={24 - (room.limitGrams / most) * 24}
+        stroke="var(--mui-palette-text-primary)"
+        strokeWidth={1}
+        strokeDasharray="3 2"
+        vectorEffect="non-scaling-stroke"
+      />
+    </Box>
+  );
+}

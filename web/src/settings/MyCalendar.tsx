@@ -1,0 +1,49 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { answer, api } from '../api/client';
+import { queryClient, useCalendarFeed } from '../api/queries';
+import { ProblemNotice } from '../kit/Notices';
+import { Part } from './Part';
+
+/** The work ahead in a calendar program: a file, or a private address it reads by itself. */
+export function MyCalendar() {
+  const feed = useCalendarFeed();
+  const keep = (after: { made: boolean; path: string }) => queryClient.setQueryData(['calendar'], after);
+  const make = useMutation({ mutationFn: () => answer(api.POST('/api/me/calendar')), onSuccess: keep });
+  const revoke = useMutation({ mutationFn: () => answer(api.DELETE('/api/me/calendar')), onSuccess: keep });
+  const path = feed.data?.path ?? '';
+  return (
+    <Part
+      title="Calendar"
+      about="Weighings, turning, looking, pulls and purchases as calendar events. A calendar program can read them from a private address; whoever knows it can read them too."
+    >
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button variant="outlined" component="a" href="/api/calendar.ics" download>
+          Download as a file
+        </Button>
+        <Button variant="outlined" onClick={() => make.mutate()} disabled={make.isPending}>
+          {feed.data?.made ? 'Make a new address' : 'Make a private address'}
+        </Button>
+        {feed.data?.made && (
+          <Button color="inherit" onClick={() => revoke.mutate()} disabled={revoke.isPending}>
+            Revoke the address
+          </Button>
+        )}
+      </Box>
+      {path !== '' && (
+        <Typography role="status" sx={{ overflowWrap: 'anywhere' }}>
+          Give your calendar program this address now; it is not shown again:{' '}
+          <strong>{window.location.origin + path}</strong>
+        </Typography>
+      )}
+      {feed.data?.made && path === '' && (
+        <Typography sx={{ color: 'text.secondary' }}>
+          An address is in use. If it is lost, make a new one; the old one then stops working.
+        </Typography>
+      )}
+      <ProblemNotice failure={make.error ?? revoke.error} />
+    </Part>
+  );
+}
