@@ -144,8 +144,8 @@ function Example() {
       </Box>
       <Typography variant="body2" sx={{ color: 'text.secondary', mt: 1 }}>
         By hand the piece dries for ever at the law of its crust; Elvaro lets it slow down towards the weight
-        at which it no longer dries, which is half a gram here. Every estimate behind it is named in the
-        reference and moves with the pieces a shop finishes.
+        at which it no longer dries, which is half a gram here. Every estimate behind it moves with the pieces
+        a shop finishes.
       </Typography>
     </>
   );

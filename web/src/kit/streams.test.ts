@@ -38,6 +38,13 @@ test.each([
   ['HANG', 1, 'came 1 day ago'],
   ['WEIGH', 0, 'weighing day'],
   ['WEIGH', 2, 'weighing 2 days late'],
+  ['BUY', -2, 'to hang in 2 d'],
+  ['BUY', 0, 'to hang today'],
+  ['BUY', 1, '1 day late'],
+  ['TURN', 0, 'turning day'],
+  ['LOOK', 0, 'look and smell'],
+  ['LOOK', 3, 'looking 3 days late'],
+  ['CHANGE_ICE', 0, 'drain, fresh ice'],
 ] as const)('%s due for %i days reads "%s"', (work, days, words) => {
   expect(dueWords({ work, days } as Schema['DueView'])).toBe(words);
 });

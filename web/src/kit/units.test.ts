@@ -47,3 +47,15 @@ test('a loss reads with a true minus sign', () => {
   expect(percent(-0.021)).toBe('−2.1 %');
   expect(shop.weight(-15)).toBe('−0.015 kg');
 });
+
+test('a sentence with depths and days reads in the reader’s own way', () => {
+  expect(abroad.sentence('6.4 mm deep')).toBe('0.3 in deep');
+  expect(shop.sentence('6.4 mm deep')).toBe('6.4 mm deep');
+  expect(shop.sentence('It was to hang on 2026-03-09.')).not.toContain('2026-03-09');
+  expect(shop.sentence('It was to hang on 2026-03-09.')).toContain('2026');
+});
+
+test('thickness is given to a tenth of a millimetre or a hundredth of an inch', () => {
+  expect(shop.thickness(6.04)).toBe('6.0 mm');
+  expect(abroad.thickness(25.4)).toBe('1.00 in');
+});

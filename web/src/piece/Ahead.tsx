@@ -138,7 +138,8 @@ export function DriftNotice({ advice }: { advice: string }) {
       role="status"
       sx={{ borderLeft: '6px solid', borderColor: 'warning.main', pl: 2, py: 0.5, fontWeight: 560 }}
     >
-      {units.sentence(advice)}
+      {units.sentence(advice)} Until it settles, the forecast leans on its whole past and may be off: weigh it
+      again soon.
     </Typography>
   );
 }

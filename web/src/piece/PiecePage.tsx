@@ -149,7 +149,9 @@ function Facts({ piece }: { piece: PieceView }) {
       {card.dayNumber != null && (
         <Figure
           name={card.state === 'HANGING' ? 'Day' : 'Hung'}
-          note={card.hungOn ? `since ${date(card.hungOn)}` : undefined}
+          note={[piece.ahead?.now.style, card.hungOn && `since ${date(card.hungOn)}`]
+            .filter(Boolean)
+            .join(', ')}
           big
         >
           {card.state === 'HANGING' ? `${card.dayNumber} of ${card.targetDays}` : days(card.dayNumber)}

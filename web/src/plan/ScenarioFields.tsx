@@ -13,7 +13,7 @@ import type { Schema } from '../api/client';
 import { useLots } from '../api/queries';
 import { useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
-import { coatingWords } from '../kit/words';
+import { coatingChoices } from '../kit/choices';
 import { lastPaid, type Scenario } from './scenario';
 
 interface Props {
@@ -210,11 +210,7 @@ const Piece = memo(function Piece({
         value={piece.coating}
         onChange={(event) => onChange({ coating: event.target.value as Scenario['coating'] })}
       >
-        {(Object.keys(coatingWords) as Scenario['coating'][]).map((each) => (
-          <MenuItem key={each} value={each}>
-            {coatingWords[each]}
-          </MenuItem>
-        ))}
+        {coatingChoices()}
       </TextField>
       <TextField
         select

@@ -15,7 +15,7 @@ import { Caution, ProblemNotice, Questions } from '../kit/Notices';
 import { Waiting } from '../kit/Page';
 import { readNumber, useUnits, type Units } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
-import { coatingWords } from '../kit/words';
+import { coatingChoices } from '../kit/choices';
 
 type NewPiece = Schema['NewPiece'];
 type Method = Schema['MethodView'];
@@ -300,11 +300,7 @@ function PieceRow({ tag, piece, methods, chambers, onChange, onRemove }: RowProp
                 onChange={(event) => onChange({ coating: event.target.value as PieceText['coating'] })}
                 sx={{ width: 150 }}
               >
-                {(Object.keys(coatingWords) as PieceText['coating'][]).map((each) => (
-                  <MenuItem key={each} value={each}>
-                    {coatingWords[each]}
-                  </MenuItem>
-                ))}
+                {coatingChoices()}
               </TextField>
             )}
             {piece.method === 'MEMBRANE' && (

@@ -57,8 +57,8 @@ public class ForecastBenchmark {
     public void hang() {
         Random random = new Random(20_261_124);
         Cut strip = CutCatalogue.get("strip");
-        hanging = new Hanging(
-                6000, Surface.of(strip.surface(), 6000, 5, false), false, Method.OPEN_AIR, Coating.NONE, 1);
+        hanging =
+                new Hanging(6000, Surface.of(strip.surface(), 6000, 5, false), false, Method.OPEN_AIR, Coating.NONE, 1);
         List<Reading> hours = new ArrayList<>();
         for (int hour = 0; hour < DAYS * 24; hour++) {
             double humidity = 0.80 + 0.03 * random.nextGaussian();

@@ -97,6 +97,7 @@ class WholePathIT {
         owner.press("Correct Weighed 4.700 kg");
         owner.fill("Weight on the scale", "4.72");
         owner.press("Save weight");
+        owner.press("Keep it");
         owner.reads("4.720 kg");
         owner.reads("(corrects an entry)");
         owner.press("Undo");

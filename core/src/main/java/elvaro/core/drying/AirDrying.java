@@ -11,10 +11,15 @@ import org.hipparchus.ode.nonstiff.ClassicalRungeKuttaIntegrator;
  *
  * <p>dw/dt = (A/m₀)·(a_s − φ)·p_s(T) / (R₀ + r·M)·(1 − (w/w_eq)⁴) per day, with M = w·m₀/A and R₀ the film, surface,
  * membrane and coat together. Solved with its sensitivities to the unknowns by the library's fourth-order Runge–Kutta over
- * steps of a quarter of a day, within which the air is averaged: the chamber's compressor is faster than the meat.
+ * steps of a quarter of a day, within which the air is averaged: the chamber's compressor is faster than the meat; a day
+ * at once where the air no longer changes.
  */
 public final class AirDrying implements WaterLoss {
     private static final double STEP = 0.25;
+
+    /** In air that no longer changes the curve is smooth enough for a day at once. */
+    private static final double SETTLED_STEP = 1;
+
     private static final ClassicalRungeKuttaIntegrator RUNGE_KUTTA = new ClassicalRungeKuttaIntegrator(STEP);
 
     private final int greenGrams;
@@ -72,7 +77,8 @@ public final class AirDrying implements WaterLoss {
             }
             while (at < days[index] - 1e-9) {
                 int slot = (int) Math.floor(at / STEP + 1e-9);
-                double until = Math.min(days[index], (slot + 1) * STEP);
+                boolean settled = slot >= drive.length - 1;
+                double until = Math.min(days[index], settled ? at + SETTLED_STEP : (slot + 1) * STEP);
                 equation.in(slot);
                 state = RUNGE_KUTTA.singleStep(equation, at, state, until);
                 at = until;

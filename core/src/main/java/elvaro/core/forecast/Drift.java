@@ -1,6 +1,7 @@
 package elvaro.core.forecast;
 
 import elvaro.core.drying.Method;
+import elvaro.core.drying.Unknowns;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.drying.WaterLoss.Lost;
 import java.util.Comparator;
@@ -46,6 +47,9 @@ public enum Drift {
     /** The first two weighings make the past the others are held against. */
     private static final int FIRST_COUNTED = 2;
 
+    /** What lies further back was judged when it was new. */
+    private static final int MOST_COUNTED = 30;
+
     /** More than this from one weighing is a slip of the scale rather than a change of the air. */
     private static final double MOST_FROM_ONE = 3;
 
@@ -63,8 +67,10 @@ public enum Drift {
                 .toList();
         double fast = 0;
         double slow = 0;
-        for (int index = FIRST_COUNTED; index < inOrder.size(); index++) {
-            Belief past = fit.given(prior, inOrder.subList(0, index));
+        Unknowns start = prior.mean();
+        for (int index = Math.max(FIRST_COUNTED, inOrder.size() - MOST_COUNTED); index < inOrder.size(); index++) {
+            Belief past = fit.given(prior, inOrder.subList(0, index), start);
+            start = past.mean();
             Observed weighing = inOrder.get(index);
             Lost lost = loss.on(weighing.day(), past.mean());
             double sd = Math.hypot(Math.sqrt(past.variance(lost.byResistance(), lost.byCrust())), fit.weighingSd());

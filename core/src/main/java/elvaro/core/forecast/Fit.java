@@ -58,6 +58,11 @@ public final class Fit {
      * @return what is thought now; the prior itself where nothing was weighed
      */
     public Belief given(Belief prior, List<Observed> observed) {
+        return given(prior, observed, prior.mean());
+    }
+
+    /** @param start where the search begins, which spares steps where it is near the end */
+    Belief given(Belief prior, List<Observed> observed, Unknowns start) {
         List<Observed> inOrder = observed.stream()
                 .filter(weighing -> weighing.day() > 0)
                 .sorted(Comparator.comparingDouble(Observed::day))
@@ -70,9 +75,7 @@ public final class Fit {
                 .withCostRelativeTolerance(1e-8)
                 .withParameterRelativeTolerance(1e-7)
                 .optimize(new LeastSquaresBuilder()
-                        .start(new double[] {
-                            prior.mean().resistance(), prior.mean().crust()
-                        })
+                        .start(new double[] {start.resistance(), start.crust()})
                         .model(point -> residuals(point, prior, root, inOrder))
                         .target(new double[inOrder.size() + 2])
                         .parameterValidator(Fit::clamp)

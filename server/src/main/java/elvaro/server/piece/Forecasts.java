@@ -95,15 +95,13 @@ class Forecasts {
             return ahead(piece, hanging, taught, Climate.constant(chamber.air()), reckoned);
         }
 
-        /** As if only these weighings were known; not kept. */
-        Ahead without(Piece piece, PieceLog log) {
+        /** The forecast as if only these weighings were known; not kept, and nothing else worked out. */
+        Forecast without(Piece piece, PieceLog log) {
             Hanging hanging = piece.hanging().orElseThrow();
             Chamber chamber = piece.chamber().orElseThrow();
-            Taught taught = lessons.about(hanging.method(), chamber.id());
-            From from =
-                    new From(piece.id(), piece.logVersion(), hanging, chamber.air(), taught.prior(), divisionGrams, 0);
-            Reckoned reckoned = reckon(from, observed(piece, log, zone));
-            return ahead(piece, hanging, taught, Climate.constant(chamber.air()), reckoned);
+            Belief prior = lessons.about(hanging.method(), chamber.id()).prior();
+            WaterLoss loss = hanging.in(Climate.constant(chamber.air()));
+            return Forecast.of(loss, prior, observed(piece, log, zone), divisionGrams);
         }
     }
 

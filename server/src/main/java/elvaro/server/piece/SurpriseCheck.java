@@ -1,5 +1,6 @@
 package elvaro.server.piece;
 
+import elvaro.core.forecast.Forecast;
 import elvaro.core.forecast.Observed;
 import elvaro.core.forecast.Surprise;
 import elvaro.core.ledger.LogFact;
@@ -33,7 +34,7 @@ class SurpriseCheck {
         int net = weighing.grams() - log.coatOn();
         int green = piece.greenGrams();
         double lost = (double) (green - log.withdrawn() - net) / green;
-        Ahead ahead = forecasts.forecaster().without(piece, log);
-        return Surprise.question(ahead.forecast(), new Observed(day, lost), green, log.withdrawn());
+        Forecast forecast = forecasts.forecaster().without(piece, log);
+        return Surprise.question(forecast, new Observed(day, lost), green, log.withdrawn());
     }
 }

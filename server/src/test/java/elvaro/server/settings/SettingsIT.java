@@ -104,4 +104,46 @@ class SettingsIT {
             assertThat(client.get("/api/workshop").body()).isEqualTo(before);
         }
     }
+
+    @Nested
+    class A_price_list {
+
+        private Map<String, Object> withSteps(Client client, int... fromDays) {
+            Map<String, Object> body = client.workshopBody();
+            body.put(
+                    "priceByAge",
+                    java.util.Arrays.stream(fromDays)
+                            .mapToObj(day -> Map.of("fromDay", day, "minorPerKg", 4000 + day))
+                            .toList());
+            return body;
+        }
+
+        @Test
+        void comes_back_as_it_was_saved(Someone owner) {
+            Client client = owner.client();
+            client.must(client.put("/api/workshop", withSteps(client, 0, 21, 35)));
+            var saved = client.get("/api/workshop").body().path("priceByAge");
+            assertThat(saved).hasSize(3);
+            assertThat(saved.get(1).path("fromDay").asInt()).isEqualTo(21);
+            assertThat(saved.get(2).path("minorPerKg").asInt()).isEqualTo(4035);
+            client.must(client.put("/api/workshop", withSteps(client)));
+            assertThat(client.get("/api/workshop").body().path("priceByAge")).isEmpty();
+        }
+
+        @Test
+        void that_cannot_be_leaves_the_one_there_was(Someone owner) {
+            Client client = owner.client();
+            client.must(client.put("/api/workshop", withSteps(client, 14)));
+            assertThat(client.put("/api/workshop", withSteps(client, 28, 14)).status())
+                    .isEqualTo(422);
+            assertThat(client.put("/api/workshop", withSteps(client, 28, 28)).status())
+                    .isEqualTo(422);
+            assertThat(client.put("/api/workshop", withSteps(client, -1)).status())
+                    .isEqualTo(422);
+            int[] thirteen = java.util.stream.IntStream.range(0, 13).toArray();
+            assertThat(client.put("/api/workshop", withSteps(client, thirteen)).status())
+                    .isEqualTo(422);
+            assertThat(client.get("/api/workshop").body().path("priceByAge")).hasSize(1);
+        }
+    }
 }
