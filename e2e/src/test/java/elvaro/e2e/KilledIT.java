@@ -40,7 +40,9 @@ class KilledIT {
         Client client = new Client(httpPort);
         client.must(client.setUp(House.codeIn(folder.resolve("log/app.log")), OWNER, House.PASSWORD));
         Client owner = signedIn();
-        pieces.addAll(owner.hang(owner.chamber("North Room", 180_000), 4000, 4000, 4000, 4000));
+        String chamber = owner.chamber("North Room", 180_000);
+        pieces.addAll(owner.hangToday(chamber, 28, 4000, 4000));
+        pieces.addAll(owner.hangToday(chamber, 28, 4000, 4000));
     }
 
     @AfterEach
@@ -127,7 +129,7 @@ class KilledIT {
     void the_application_killed_while_saving_loses_nothing_that_was_confirmed() throws Exception {
         AtomicBoolean stop = new AtomicBoolean();
         List<Thread> hands = weighUntil(stop);
-        House.pause(3000);
+        House.pause(5000);
         kill("run/app.pid");
         stop.set(true);
         join(hands);

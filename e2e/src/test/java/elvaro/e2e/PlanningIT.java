@@ -239,18 +239,16 @@ class PlanningIT {
         assertThat(chart("[0-9.]+ % gone on day 28")).isVisible();
         maren.press("Set another way beside it");
         assertThat(region("Way B on day 28")).isVisible();
-        slider("Humidity").focus();
         String measure = """
                 async () => {
                   const slider = document.activeElement;
                   const charts = document.querySelector('figure');
                   const drawn = () => [...charts.querySelectorAll('path.MuiLineChart-line')].map((line) => line.getAttribute('d')).join();
                   const times = [];
-                  for (let move = 0; move < 100; move++) {
+                  for (let move = 0; move < 55; move++) {
                     const before = drawn();
-                    const key = move % 20 < 10 ? 'ArrowRight' : 'ArrowLeft';
                     const began = performance.now();
-                    slider.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+                    slider.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }));
                     while (drawn() === before && performance.now() - began < 3000) {
                       await new Promise((next) => requestAnimationFrame(next));
                     }
@@ -260,12 +258,24 @@ class PlanningIT {
                   return times;
                 }
                 """;
-        List<Double> times = ((List<?>) maren.page.evaluate(measure))
-                .stream().map(each -> ((Number) each).doubleValue()).sorted().toList();
+        // Every move asks for air nobody has asked for yet, so that nothing comes from memory. The first sweep finds the
+        // server as it starts, the second as it runs.
+        sweep("Humidity", measure);
+        slider("Temperature").focus();
+        maren.page.keyboard().press("ArrowRight");
+        List<Double> times = sweep("Humidity", measure);
         double median = times.get(times.size() / 2);
         double p95 = times.get((int) Math.ceil(times.size() * 0.95) - 1);
         System.out.printf("Slider to redrawn curve, two ways: median %.0f ms, p95 %.0f ms%n", median, p95);
         assertThat(median)
                 .isLessThan(1000); // a stuck view; how fast it is, is printed and not judged on a busy machine
+    }
+
+    private List<Double> sweep(String name, String measure) {
+        slider(name).focus();
+        maren.page.keyboard().press("Home");
+        maren.page.waitForTimeout(500);
+        return ((List<?>) maren.page.evaluate(measure))
+                .stream().map(each -> ((Number) each).doubleValue()).sorted().toList();
     }
 }

@@ -23,6 +23,9 @@ public final class Fit {
     /** e^±4: beyond it the piece is not what it is said to be. */
     private static final double FARTHEST = 4;
 
+    /** Weighings that fit no piece are not searched for ever: what is best by then is taken. */
+    private static final int MOST_TURNS = 25;
+
     private final WaterLoss loss;
     private final double weighingSd;
 
@@ -80,8 +83,9 @@ public final class Fit {
                         .target(new double[inOrder.size() + 2])
                         .parameterValidator(Fit::clamp)
                         .lazyEvaluation(false)
-                        .maxEvaluations(200)
-                        .maxIterations(200)
+                        .checker((turn, before, now) -> turn >= MOST_TURNS)
+                        .maxEvaluations(20 * MOST_TURNS)
+                        .maxIterations(20 * MOST_TURNS)
                         .build());
         RealMatrix covariance = optimum.getCovariances(1e-14);
         RealVector point = optimum.getPoint();

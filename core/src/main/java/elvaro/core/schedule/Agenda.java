@@ -6,8 +6,11 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The work of one hanging piece: what its plan asks for, what people decided about it, and what its log shows as done.
@@ -54,19 +57,28 @@ public record Agenda(List<Item> tasks) {
             Optional<LocalDate> lastWeighedOn) {
         List<Item> items = new ArrayList<>();
         for (Task task : Task.of(method, hungOn, targetDays)) {
-            Optional<Decision> decided = decisions.stream()
-                    .filter(each ->
-                            each.work() == task.work() && each.plannedOn().equals(task.on()))
-                    .reduce((earlier, later) -> later);
-            LocalDate on = decided.flatMap(Decision::movedTo).orElse(task.on());
-            boolean settled =
-                    decided.filter(each -> each.verdict() != Verdict.MOVED).isPresent();
+            Decision decided = lastAbout(task, decisions);
+            LocalDate on = decided == null ? task.on() : decided.movedTo().orElse(task.on());
+            boolean settled = decided != null && decided.verdict() != Verdict.MOVED;
             boolean weighed = task.work() == Work.WEIGH
-                    && lastWeighedOn.filter(day -> !day.isBefore(on)).isPresent();
+                    && lastWeighedOn.isPresent()
+                    && !lastWeighedOn.get().isBefore(on);
             items.add(new Item(task.work(), task.on(), on, settled || weighed));
         }
-        items.sort(Comparator.comparing(Item::on).thenComparing(Item::work));
+        if (!decisions.isEmpty()) {
+            items.sort(Comparator.comparing(Item::on).thenComparing(Item::work));
+        }
         return new Agenda(List.copyOf(items));
+    }
+
+    private static @Nullable Decision lastAbout(Task task, List<Decision> decisions) {
+        for (int index = decisions.size() - 1; index >= 0; index--) {
+            Decision decision = decisions.get(index);
+            if (decision.work() == task.work() && decision.plannedOn().equals(task.on())) {
+                return decision;
+            }
+        }
+        return null;
     }
 
     /**
@@ -74,18 +86,23 @@ public record Agenda(List<Item> tasks) {
      * pull that is due is the only thing due, as the piece is weighed and looked at then.
      */
     public List<Due> due(LocalDate today) {
-        List<Due> due = new ArrayList<>();
-        for (Work work : Work.values()) {
-            tasks.stream()
-                    .filter(item -> item.work() == work && !item.on().isAfter(today))
-                    .reduce((earlier, later) -> later)
-                    .filter(item -> !item.done())
-                    .ifPresent(item -> due.add(due(item, today)));
+        Map<Work, Item> last = new EnumMap<>(Work.class);
+        for (Item item : tasks) {
+            if (!item.on().isAfter(today)) {
+                last.put(item.work(), item);
+            }
         }
-        Optional<Due> pull = due.stream()
-                .filter(each -> each.work() == Work.PULL || each.work() == Work.PULL_OVERDUE)
-                .findFirst();
-        return pull.map(List::of).orElse(due);
+        List<Due> due = new ArrayList<>();
+        for (Item item : last.values()) {
+            if (!item.done()) {
+                due.add(due(item, today));
+            }
+        }
+        return last.containsKey(Work.PULL) ? due.stream().filter(Agenda::isPull).toList() : due;
+    }
+
+    private static boolean isPull(Due due) {
+        return due.work() == Work.PULL || due.work() == Work.PULL_OVERDUE;
     }
 
     private static Due due(Item item, LocalDate today) {

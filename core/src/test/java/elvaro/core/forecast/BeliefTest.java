@@ -92,6 +92,29 @@ class BeliefTest {
         assertThat(day.most()).isBetween(day.lost(), 0.95);
     }
 
+    static java.util.stream.LongStream seeds() {
+        return java.util.stream.LongStream.range(1, 201);
+    }
+
+    /** A wrong piece, a wrong unit, a slip of the finger: whatever is typed, the forecast comes back and can be drawn. */
+    @ParameterizedTest(name = "seed {0}")
+    @org.junit.jupiter.params.provider.MethodSource("seeds")
+    void no_weighing_whatever_it_says_stops_the_forecast(long seed) {
+        Random random = new Random(seed);
+        List<Observed> observed = new ArrayList<>();
+        for (int weighing = 0; weighing < 1 + random.nextInt(12); weighing++) {
+            observed.add(new Observed(random.nextDouble() * 350, random.nextDouble() * 1.5 - 0.5));
+        }
+        Forecast forecast = Forecast.of(loin(), Belief.ESTIMATES, observed, DIVISION);
+        assertThat(forecast.daily(60)).allSatisfy(day -> {
+            assertThat(day.lost()).isBetween(0.0, 0.62);
+            assertThat(day.least()).isLessThanOrEqualTo(day.lost());
+            assertThat(day.most()).isGreaterThanOrEqualTo(day.lost());
+            assertThat(day.sd()).isPositive();
+        });
+        assertThat(Drift.of(loin(), Belief.ESTIMATES, observed, DIVISION)).isNotNull();
+    }
+
     /**
      * The promise of the band where the shop has learnt: chambers that differ from the estimates as the estimates say
      * chambers may, pieces in them as pieces may, and the next piece forecast from the finished ones alone.

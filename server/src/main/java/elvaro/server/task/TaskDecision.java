@@ -10,7 +10,6 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.NullUnmarked;
@@ -48,13 +47,5 @@ public class TaskDecision extends WorkshopRow {
         this.reason = reason;
         this.decidedAt = decidedAt;
         this.accountId = accountId;
-    }
-
-    UUID pieceId() {
-        return pieceId;
-    }
-
-    Decision decision() {
-        return new Decision(work, plannedOn, verdict, Optional.ofNullable(movedTo));
     }
 }

@@ -1,5 +1,7 @@
 package elvaro.server.task;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.schedule.Agenda;
 import elvaro.core.schedule.Agenda.Decision;
 import elvaro.core.schedule.Agenda.Item;
@@ -28,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -37,6 +40,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class TaskService {
     private static final int FARTHEST_MOVE_DAYS = 400;
 
+    /** Nothing hangs longer than this, with some room for what was put off. */
+    private static final int LONGEST_AGO_DAYS = 500;
+
+    private static final int MOST_WORKSHOPS_KEPT = 200;
+
+    private final Cache<Known, Map<UUID, List<Decision>>> kept =
+            Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final PieceService pieces;
     private final PlanService plans;
     private final WorkshopService workshops;
@@ -195,14 +205,39 @@ public class TaskService {
                 weighedOn);
     }
 
-    /** Decisions about pieces that still hang, by piece, in the order they were made. */
+    /** One decision, read for what it says only. */
+    public record DecisionRow(
+            UUID pieceId,
+            Work work,
+            LocalDate plannedOn,
+            Verdict verdict,
+            @Nullable LocalDate movedTo) {
+        Decision decision() {
+            return new Decision(work, plannedOn, verdict, Optional.ofNullable(movedTo));
+        }
+    }
+
+    /** What was decided so far. */
+    private record Known(UUID workshopId, long decisions) {}
+
+    /**
+     * Decisions about pieces that may still hang, by piece, in the order they were made. Kept in memory under how many decisions
+     * the workshop has: they are only ever added, so the number tells whether there is another.
+     */
     private Map<UUID, List<Decision>> decisions() {
+        long number = entities.createQuery("select count(d) from TaskDecision d", Long.class)
+                .getSingleResult();
+        return kept.get(new Known(current.person().workshopId(), number), key -> read());
+    }
+
+    private Map<UUID, List<Decision>> read() {
         return entities.createQuery(
-                        "select d from TaskDecision d where d.pieceId in (select p.id from Piece p where p.state ="
-                                + " elvaro.server.piece.PieceState.HANGING) order by d.decidedAt, d.id",
-                        TaskDecision.class)
+                        "select new elvaro.server.task.TaskService$DecisionRow(d.pieceId, d.work, d.plannedOn, d.verdict,"
+                                + " d.movedTo) from TaskDecision d where d.plannedOn >= :since order by d.decidedAt, d.id",
+                        DecisionRow.class)
+                .setParameter("since", workshops.today().minusDays(LONGEST_AGO_DAYS))
                 .getResultStream()
                 .collect(Collectors.groupingBy(
-                        TaskDecision::pieceId, Collectors.mapping(TaskDecision::decision, Collectors.toList())));
+                        DecisionRow::pieceId, Collectors.mapping(DecisionRow::decision, Collectors.toList())));
     }
 }
