@@ -258,7 +258,8 @@ class PlanningIT {
                   return times;
                 }
                 """;
-        // Every move asks for air nobody has asked for yet, so that nothing comes from memory. The first sweep finds the
+        // Every move asks for air nobody has asked for yet, so that nothing comes from memory. The first sweep finds
+        // the
         // server as it starts, the second as it runs.
         sweep("Humidity", measure);
         slider("Temperature").focus();
