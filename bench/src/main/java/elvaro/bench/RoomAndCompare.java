@@ -18,10 +18,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 
 /**
  * Room with 200 hanging pieces and Compare with eight cut ones, under an even load of 50 requests a second for a minute, then
- * Room with 500; every piece forecast; each beside the same rows read through plain JDBC in the same run.
+ * Room with 500; every piece forecast, and one weighed each second meanwhile, so that no answer is good for long; each beside
+ * the same rows read through plain JDBC in the same run.
  */
 public final class RoomAndCompare {
     private static final int HANGING = 200;
@@ -57,7 +62,7 @@ public final class RoomAndCompare {
                     Runtime.getRuntime().availableProcessors());
             Load.run(people, "/api/room", REQUESTS_A_SECOND, 20); // warms the server up
             Load.run(people, "/api/compare?pieces=" + cut, REQUESTS_A_SECOND, 10);
-            Result room = Load.run(people, "/api/room", REQUESTS_A_SECOND, seconds);
+            Result room = roomWhileWeighing(people, REQUESTS_A_SECOND, seconds);
             Result compare = Load.run(people, "/api/compare?pieces=" + cut, REQUESTS_A_SECOND, seconds);
             Result roomFloor = Floor.run(Floor.ROOM, REQUESTS_A_SECOND, Math.min(seconds, 20));
             Result compareFloor = Floor.run(Floor.compare(cut), REQUESTS_A_SECOND, Math.min(seconds, 20));
@@ -65,12 +70,42 @@ public final class RoomAndCompare {
             report("Compare", compare, compareFloor);
             hang(people.get(0), MANY - HANGING);
             Load.run(people, "/api/room", MANY_A_SECOND, 15); // forecasts the new ones
-            Result many = Load.run(people, "/api/room", MANY_A_SECOND, seconds);
+            Result many = roomWhileWeighing(people, MANY_A_SECOND, seconds);
             report("Room 500", many, Floor.run(Floor.ROOM, MANY_A_SECOND, Math.min(seconds, 20)));
         } finally {
             server.destroy();
             server.waitFor();
         }
+    }
+
+    private static Result roomWhileWeighing(List<Client> people, int perSecond, int seconds)
+            throws InterruptedException {
+        Client hand = people.get(0);
+        List<String> hanging = hand.get("/api/room")
+                .body()
+                .path("chambers")
+                .valueStream()
+                .flatMap(chamber -> chamber.path("pieces").valueStream())
+                .map(piece -> piece.path("id").asString())
+                .toList();
+        AtomicInteger next = new AtomicInteger();
+        ScheduledExecutorService scale = Executors.newSingleThreadScheduledExecutor();
+        scale.scheduleAtFixedRate(
+                () -> hand.must(hand.write(hanging.get(next.getAndIncrement() % hanging.size()), weighing())),
+                500,
+                1000,
+                TimeUnit.MILLISECONDS);
+        Result result = Load.run(people.subList(1, people.size()), "/api/room", perSecond, seconds);
+        scale.shutdown();
+        scale.awaitTermination(10, TimeUnit.SECONDS);
+        if (next.get() < seconds / 2) {
+            throw new IllegalStateException("Only %d weighings were kept".formatted(next.get()));
+        }
+        return result;
+    }
+
+    private static Map<String, Object> weighing() {
+        return Client.entry("WEIGHED", 3300);
     }
 
     private static void report(String view, Result http, Result floor) {

@@ -1,5 +1,7 @@
 package elvaro.server.room;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.air.ChamberKind;
 import elvaro.core.schedule.Due;
 import elvaro.core.schedule.Due.Work;
@@ -15,8 +17,12 @@ import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
 import elvaro.server.settings.Workshop;
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Changes;
+import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.task.TaskService;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
@@ -36,12 +42,23 @@ public class RoomService {
     /** A purchase is put before people so many days before it is to hang. */
     private static final int DAYS_TO_BUY = 3;
 
+    private static final int MOST_KEPT = 50;
+
+    /** What the room is made from: everything written, and the time, by which expected weights move. */
+    public record State(UUID workshopId, long change, Instant minute) {}
+
+    private final Cache<State, RoomView> kept = Caffeine.newBuilder()
+            .maximumSize(MOST_KEPT)
+            .expireAfterAccess(Duration.ofMinutes(1))
+            .build();
     private final PieceService pieces;
     private final TaskService tasks;
     private final PlanService plans;
     private final ChamberService chambers;
     private final LotService lots;
     private final WorkshopService workshops;
+    private final Changes changes;
+    private final CurrentWorkshop current;
     private final Clock clock;
 
     RoomService(
@@ -51,6 +68,8 @@ public class RoomService {
             ChamberService chambers,
             LotService lots,
             WorkshopService workshops,
+            Changes changes,
+            CurrentWorkshop current,
             Clock clock) {
         this.pieces = pieces;
         this.tasks = tasks;
@@ -58,6 +77,8 @@ public class RoomService {
         this.chambers = chambers;
         this.lots = lots;
         this.workshops = workshops;
+        this.changes = changes;
+        this.current = current;
         this.clock = clock;
     }
 
@@ -98,7 +119,18 @@ public class RoomService {
 
     private record Task(Due due, DueView view) {}
 
-    public RoomView view() {
+    /** What the room is made from now; the same state gives the same room. */
+    public State state() {
+        return new State(
+                current.person().workshopId(), changes.number(), clock.instant().truncatedTo(ChronoUnit.MINUTES));
+    }
+
+    /** The room of a state, worked out once for all who look at it. */
+    public RoomView view(State state) {
+        return kept.get(state, each -> view());
+    }
+
+    private RoomView view() {
         Workshop workshop = workshops.mine();
         ZoneId zone = workshop.zone();
         LocalDate today = LocalDate.now(clock.withZone(zone));

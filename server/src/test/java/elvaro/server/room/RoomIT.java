@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import java.net.http.HttpResponse;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -110,5 +112,28 @@ class RoomIT {
                 .isGreaterThan(shown.path("limitGrams").asInt());
         assertThat(client.get("/api/load").body().get(0).path("tooFullOn").asString())
                 .isEqualTo(room(client).path("today").asString());
+    }
+
+    @Test
+    void a_room_that_did_not_change_is_not_sent_again_and_any_change_is_seen_at_once(Someone owner, Someone stranger) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        String piece = client.hangToday(chamber, 28, 4000).get(0);
+        HttpResponse<String> first = client.whole("/api/room", "");
+        String tag = first.headers().firstValue("ETag").orElseThrow();
+        HttpResponse<String> second = client.whole("/api/room", tag);
+        if (second.statusCode() != 304) { // the minute turned between the two
+            tag = second.headers().firstValue("ETag").orElseThrow();
+            second = client.whole("/api/room", tag);
+        }
+        assertThat(second.statusCode()).isEqualTo(304);
+        assertThat(stranger.client().whole("/api/room", tag).statusCode()).isEqualTo(200);
+        client.must(client.write(piece, entry("WEIGHED", 3990)));
+        assertThat(client.whole("/api/room", tag).body()).contains("\"nowGrams\":3990");
+        JsonNode before = client.get("/api/chambers").body().get(0);
+        Map<String, Object> renamed = new HashMap<>(Client.chamberBody(chamber, "Larder", 50_000));
+        renamed.put("version", before.path("version").asInt());
+        client.must(client.put("/api/chambers/" + chamber, renamed));
+        assertThat(room(client).at("/chambers/0/name").asString()).isEqualTo("Larder");
     }
 }

@@ -7,6 +7,7 @@ import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -59,9 +60,13 @@ public final class Client {
 
     /** What came back, as text. */
     public String text(String path) {
+        return whole(path, "").body();
+    }
+
+    /** What came back with its headers, to one who has an answer of this tag already. */
+    public HttpResponse<String> whole(String path, String tag) {
         try {
-            return http.send(request(path).GET().build(), BodyHandlers.ofString())
-                    .body();
+            return http.send(request(path).header("If-None-Match", tag).GET().build(), BodyHandlers.ofString());
         } catch (java.io.IOException | InterruptedException failure) {
             throw new IllegalStateException(failure);
         }
