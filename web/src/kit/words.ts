@@ -14,6 +14,13 @@ export const workWords: Record<Work, string> = {
   LOOK: 'Look',
 };
 
+/** What is said by touching it, where the touch is all there is to say. */
+export const doneWords: Partial<Record<Work, string>> = {
+  CHANGE_ICE: 'Iced',
+  TURN: 'Turned',
+  LOOK: 'Looked',
+};
+
 /** How long something has been due, in words. */
 export function dueWords(due: Schema['DueView']): string {
   const late = due.days === 1 ? '1 day' : `${due.days} days`;

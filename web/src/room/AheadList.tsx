@@ -41,16 +41,21 @@ function Days() {
           <Typography variant="body2" sx={{ width: '5.5rem', flexShrink: 0, fontWeight: 620 }}>
             {shortDate(day)}
           </Typography>
-          <Typography variant="body2">
-            {ahead
-              .filter((task) => task.on === day)
-              .map((task, index) => (
-                <span key={`${task.work} ${task.tag}`}>
-                  {index > 0 && ', '}
-                  {workWords[task.work].toLowerCase()} <Subject task={task} />
-                </span>
-              ))}
-          </Typography>
+          <Box>
+            {[...new Set(ahead.filter((task) => task.on === day).map((task) => task.work))].map((work) => (
+              <Typography variant="body2" key={work}>
+                {workWords[work].toLowerCase()}{' '}
+                {ahead
+                  .filter((task) => task.on === day && task.work === work)
+                  .map((task, index) => (
+                    <span key={task.tag}>
+                      {index > 0 && ', '}
+                      <Subject task={task} />
+                    </span>
+                  ))}
+              </Typography>
+            ))}
+          </Box>
         </Box>
       ))}
     </>

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
 import { ProblemNotice } from '../kit/Notices';
-import { dueWords, workWords } from '../kit/words';
+import { doneWords, dueWords, workWords } from '../kit/words';
 import { EntryDialog } from '../piece/EntryDialog';
 import { AheadList } from './AheadList';
 import { DecideDialog } from './DecideDialog';
@@ -141,8 +141,8 @@ function DueRow({ due, onDo, onDecide }: { due: Due; onDo: () => void; onDecide:
           {word}
         </Button>
       ) : (
-        <Button {...look} onClick={onDo} aria-label={name}>
-          {isWeighed(due) ? word : `${word.replace('Change ice', 'Ice')}: done`}
+        <Button {...look} onClick={onDo} aria-label={`${doneWords[due.work] ?? word} ${due.tag}`}>
+          {doneWords[due.work] ?? word}
         </Button>
       )}
     </Box>

@@ -51,12 +51,14 @@ export function Chambers({ mayChange }: { mayChange: boolean }) {
             py: 0.5,
           }}
         >
-          <Typography sx={{ typography: 'h3', width: 180 }}>{chamber.name}</Typography>
-          <Typography sx={{ flex: 1 }}>
-            {chamberWords[chamber.kind].toLowerCase()}, {units.weight(chamber.limitGrams)},{' '}
-            {units.temperature(chamber.setCelsius)}
-            {chamber.setHumidityPercent != null && `, ${chamber.setHumidityPercent} % RH`}
-          </Typography>
+          <Box sx={{ flex: 1, display: { sm: 'flex' }, gap: 2, alignItems: 'baseline' }}>
+            <Typography sx={{ typography: 'h3', width: { sm: 180 } }}>{chamber.name}</Typography>
+            <Typography>
+              {chamberWords[chamber.kind].toLowerCase()}, {units.weight(chamber.limitGrams)},{' '}
+              {units.temperature(chamber.setCelsius)}
+              {chamber.setHumidityPercent != null && `, ${chamber.setHumidityPercent} % RH`}
+            </Typography>
+          </Box>
           {mayChange && (
             <Button color="inherit" onClick={() => setEditing(chamber)} aria-label={`Change ${chamber.name}`}>
               Change

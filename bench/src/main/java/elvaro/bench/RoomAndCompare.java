@@ -64,14 +64,14 @@ public final class RoomAndCompare {
             Load.run(people, "/api/compare?pieces=" + cut, REQUESTS_A_SECOND, 10);
             Result room = roomWhileWeighing(people, REQUESTS_A_SECOND, seconds);
             Result compare = Load.run(people, "/api/compare?pieces=" + cut, REQUESTS_A_SECOND, seconds);
-            Result roomFloor = Floor.run(Floor.ROOM, REQUESTS_A_SECOND, Math.min(seconds, 20));
-            Result compareFloor = Floor.run(Floor.compare(cut), REQUESTS_A_SECOND, Math.min(seconds, 20));
+            Result roomFloor = Floor.run(Floor.ROOM);
+            Result compareFloor = Floor.run(Floor.compare(cut));
             report("Room", room, roomFloor);
             report("Compare", compare, compareFloor);
             hang(people.get(0), MANY - HANGING);
             Load.run(people, "/api/room", MANY_A_SECOND, 15); // forecasts the new ones
             Result many = roomWhileWeighing(people, MANY_A_SECOND, seconds);
-            report("Room 500", many, Floor.run(Floor.ROOM, MANY_A_SECOND, Math.min(seconds, 20)));
+            report("Room 500", many, Floor.run(Floor.ROOM));
         } finally {
             server.destroy();
             server.waitFor();
@@ -264,12 +264,13 @@ public final class RoomAndCompare {
                     """.formatted(list, list, list.split(",")[0]);
         }
 
-        static Result run(String statements, int perSecond, int seconds) throws Exception {
+        /** Few enough a second that one connection keeps up. */
+        static Result run(String statements) throws Exception {
             try (Connection connection = DriverManager.getConnection(
                     System.getenv("ELVARO_DB_URL"),
                     System.getenv("ELVARO_DB_USER"),
                     System.getenv("ELVARO_DB_PASSWORD"))) {
-                return Load.run(1, perSecond, seconds, worker -> {
+                return Load.run(1, 5, 20, worker -> {
                     for (String statement : statements.split(";")) {
                         read(connection, statement);
                     }

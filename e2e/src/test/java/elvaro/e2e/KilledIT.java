@@ -31,6 +31,8 @@ class KilledIT {
     private final int dbPort = House.freePort();
     private final Set<String> confirmed = ConcurrentHashMap.newKeySet();
     private final List<String> pieces = new ArrayList<>();
+    private final Set<String> hungLots = ConcurrentHashMap.newKeySet();
+    private String chamber;
     private Process launcher;
     private Path log;
 
@@ -40,7 +42,7 @@ class KilledIT {
         Client client = new Client(httpPort);
         client.must(client.setUp(House.codeIn(folder.resolve("log/app.log")), OWNER, House.PASSWORD));
         Client owner = signedIn();
-        String chamber = owner.chamber("North Room", 180_000);
+        chamber = owner.chamber("North Room", 4_000_000);
         pieces.addAll(owner.hangToday(chamber, 28, 4000, 4000));
         pieces.addAll(owner.hangToday(chamber, 28, 4000, 4000));
     }
@@ -106,6 +108,42 @@ class KilledIT {
         return hands;
     }
 
+    /** Keeps plans and hangs them, without pause, until told to stop. */
+    private Thread hangUntil(AtomicBoolean stop) {
+        Client hand = signedIn();
+        String today = hand.get("/api/session").body().at("/me/today").asString();
+        Thread thread = new Thread(() -> {
+            while (!stop.get()) {
+                String plan = UUID.randomUUID().toString();
+                String lot = UUID.randomUUID().toString();
+                try {
+                    hand.must(hand.put("/api/plans/" + plan, Client.planBody(plan, chamber)));
+                    hand.must(hand.post(
+                            "/api/plans/" + plan + "/hang", Client.hangPlanBody(chamber, today, lot, 9_000)));
+                    hungLots.add(lot);
+                } catch (RuntimeException connectionLost) {
+                    House.pause(50);
+                }
+            }
+        });
+        thread.start();
+        return thread;
+    }
+
+    private void assertEveryHungPlanIsThereAndNoneByHalf() {
+        Client owner = signedIn();
+        List<String> lots = owner.get("/api/lots")
+                .body()
+                .valueStream()
+                .map(lot -> lot.at("/form/id").asString())
+                .toList();
+        assertThat(hungLots).isNotEmpty();
+        assertThat(lots).containsAll(hungLots);
+        assertThat(lots).allSatisfy(lot -> assertThat(
+                        owner.get("/api/lots/" + lot).body().path("pieces"))
+                .hasSize(2));
+    }
+
     private void assertEveryConfirmedEntryIsThere() {
         Client owner = signedIn();
         Set<String> stored = pieces.stream()
@@ -129,6 +167,7 @@ class KilledIT {
     void the_application_killed_while_saving_loses_nothing_that_was_confirmed() throws Exception {
         AtomicBoolean stop = new AtomicBoolean();
         List<Thread> hands = weighUntil(stop);
+        hands.add(hangUntil(stop));
         House.pause(5000);
         kill("run/app.pid");
         stop.set(true);
@@ -137,6 +176,7 @@ class KilledIT {
         assertThat(Files.readString(log)).contains("The application ended unexpectedly");
         start();
         assertEveryConfirmedEntryIsThere();
+        assertEveryHungPlanIsThereAndNoneByHalf();
     }
 
     @Test

@@ -52,6 +52,13 @@ class SignInIT {
     }
 
     @Test
+    void signing_in_while_signed_in_keeps_one_signed_in(Someone owner) {
+        Client client = RunningApp.signIn(owner.signInName());
+        client.must(client.signIn(owner.signInName(), RunningApp.PASSWORD));
+        assertThat(client.get("/api/room").status()).isEqualTo(200);
+    }
+
+    @Test
     void a_write_without_the_csrf_token_is_refused(Someone owner) {
         owner.client().forgetCsrfToken();
         Client.Answer answer = owner.client()

@@ -8,8 +8,6 @@ import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -215,21 +213,6 @@ class PlanIT {
                 .isEqualTo(body.get("hangOn"));
     }
 
-    private static Map<String, Object> hang(String chamber, LocalDate day, String lot, int grams) {
-        Map<String, Object> received = Client.lotBody(lot, grams);
-        received.put("receivedOn", day.toString());
-        received.put("cutCode", "strip");
-        received.put("boneIn", false);
-        List<Map<String, Object>> pieces = new ArrayList<>();
-        for (int piece = 0; piece < 2; piece++) {
-            Map<String, Object> each = Client.hangBody(UUID.randomUUID().toString(), chamber, grams / 2);
-            each.put("hungOn", day.toString());
-            each.put("targetDays", 28);
-            pieces.add(each);
-        }
-        return new HashMap<>(Map.of("lot", received, "split", Map.of("pieces", pieces, "answers", Map.of())));
-    }
-
     @Test
     void a_plan_becomes_its_lot_its_pieces_and_their_tasks_in_one_step_however_often_it_is_sent(Someone owner) {
         Client client = owner.client();
@@ -237,7 +220,7 @@ class PlanIT {
         String plan = UUID.randomUUID().toString();
         client.must(client.put("/api/plans/" + plan, Client.planBody(plan, chamber)));
         String lot = UUID.randomUUID().toString();
-        Map<String, Object> hang = hang(chamber, today(client), lot, 9_000);
+        Map<String, Object> hang = Client.hangPlanBody(chamber, today(client).toString(), lot, 9_000);
         client.must(client.post("/api/plans/" + plan + "/hang", hang));
         client.must(client.post("/api/plans/" + plan + "/hang", hang));
         assertThat(client.get("/api/lots").body()).hasSize(1);
@@ -260,7 +243,9 @@ class PlanIT {
         String plan = UUID.randomUUID().toString();
         client.must(client.put("/api/plans/" + plan, Client.planBody(plan, chamber)));
         String lot = UUID.randomUUID().toString();
-        Answer asked = client.post("/api/plans/" + plan + "/hang", hang(chamber, today(client), lot, 9_000));
+        Answer asked = client.post(
+                "/api/plans/" + plan + "/hang",
+                Client.hangPlanBody(chamber, today(client).toString(), lot, 9_000));
         assertThat(asked.questions()).containsExactly("overload");
         assertThat(client.get("/api/lots").body()).isEmpty();
         assertThat(client.get("/api/plans").body()).hasSize(1);

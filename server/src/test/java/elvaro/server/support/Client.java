@@ -226,6 +226,22 @@ public final class Client {
                 Map.entry("consumablesMinor", 0)));
     }
 
+    /** A planned purchase bought and hung in two pieces. */
+    public static Map<String, Object> hangPlanBody(String chamber, String day, String lot, int grams) {
+        Map<String, Object> received = lotBody(lot, grams);
+        received.put("receivedOn", day);
+        received.put("cutCode", "strip");
+        received.put("boneIn", false);
+        List<Map<String, Object>> pieces = new java.util.ArrayList<>();
+        for (int piece = 0; piece < 2; piece++) {
+            Map<String, Object> each = hangBody(UUID.randomUUID().toString(), chamber, grams / 2);
+            each.put("hungOn", day);
+            each.put("targetDays", 28);
+            pieces.add(each);
+        }
+        return new java.util.HashMap<>(Map.of("lot", received, "split", Map.of("pieces", pieces, "answers", Map.of())));
+    }
+
     /** A striploin on paper, in the air of a chamber. */
     public static Map<String, Object> scenarioBody(String chamberId) {
         return new java.util.HashMap<>(Map.ofEntries(
