@@ -18,6 +18,7 @@ import java.util.Map;
 final class House {
     static final String OWNER = "maren@brackenrow.example";
     static final String PASSWORD = "bone and tallow";
+    static final String QUICK_TO_START = "-XX:TieredStopAtLevel=1";
     static final Path JAR = Path.of("../server/target/elvaro.jar").toAbsolutePath();
 
     private static final Map<String, House> OPEN = new HashMap<>();
@@ -48,8 +49,7 @@ final class House {
         try {
             int port = freePort();
             Path log = Files.createTempFile("elvaro-e2e-" + name, ".log");
-            ProcessBuilder process = new ProcessBuilder(
-                            "java", "-Xmx512m", "-XX:TieredStopAtLevel=1", "-jar", JAR.toString())
+            ProcessBuilder process = new ProcessBuilder("java", "-Xmx512m", QUICK_TO_START, "-jar", JAR.toString())
                     .redirectErrorStream(true)
                     .redirectOutput(log.toFile());
             Map<String, String> environment = process.environment();

@@ -33,6 +33,7 @@ class LauncherIT {
     @BeforeEach
     void standards() {
         environment.put("ELVARO_JAR", House.JAR.toString());
+        environment.put("JAVA_TOOL_OPTIONS", House.QUICK_TO_START);
         environment.put("PATH", tools + ":" + System.getenv("PATH"));
     }
 

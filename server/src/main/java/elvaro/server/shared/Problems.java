@@ -85,7 +85,7 @@ class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.SERVICE_UNAVAILABLE,
                 "database-away",
                 null,
-                "The database does not answer. Nothing was saved; what you typed is kept. Try again in a moment.");
+                "The database does not answer. What you typed is kept. Try again in a moment: it is saved once.");
     }
 
     @ExceptionHandler
@@ -103,7 +103,7 @@ class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "unexpected",
                 null,
-                "Something went wrong here that should not. Nothing was saved. Try again; if it stays, tell the owner.");
+                "Something went wrong here that should not. Try again: it is saved once. If it stays, tell the owner.");
     }
 
     @Override
