@@ -8,6 +8,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
@@ -17,6 +18,9 @@ import java.util.Map;
 
 /** A person at a browser, who finds things by what they are called. */
 final class Visitor implements AutoCloseable {
+    /** A machine that does other things as well is slow, not wrong. */
+    private static final double PATIENCE_MILLIS = 20_000;
+
     private static final Playwright PLAYWRIGHT =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
 
@@ -42,6 +46,7 @@ final class Visitor implements AutoCloseable {
 
     private Visitor(House house, int width, int height, ColorScheme scheme) {
         address = house.address;
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
         context = BROWSER.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
                 .setColorScheme(scheme)

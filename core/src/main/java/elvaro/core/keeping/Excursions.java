@@ -14,7 +14,9 @@ import java.util.List;
  */
 public record Excursions(List<Warm> warm, List<Gap> gaps) {
     public static final double LIMIT_CELSIUS = 5;
-    private static final Duration LONGEST_SILENCE = Duration.ofHours(6);
+
+    /** A gap in the readings longer than this is an event of its own. Reference section 6. */
+    public static final Duration LONGEST_SILENCE = Duration.ofHours(6);
 
     /** One reading of a probe. */
     public record Reading(Instant at, double celsius) {}

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * One thing a piece needs from a person.
+ * One thing that needs a person.
  *
  * @param work what to do
  * @param days how many days it has been due, 0 for today
@@ -25,6 +25,8 @@ public record Due(Work work, long days, Optional<LocalDate> plannedOn) {
     public enum Work {
         PULL_OVERDUE,
         PULL,
+        /** Air that was too warm, or a probe that fell silent. */
+        DECIDE,
         CUT,
         /** A purchase that was planned. */
         BUY,

@@ -48,7 +48,8 @@ class SecurityConfig {
                                 .authenticated()
                                 .anyRequest()
                                 .permitAll())
-                .csrf(csrf -> csrf.spa())
+                // A device has no session that another site could ride on; it brings its token with every request.
+                .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/devices/**"))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
                 .requestCache(cache -> cache.disable())
                 .formLogin(form -> form.loginProcessingUrl(SIGN_IN)

@@ -6,6 +6,7 @@ import elvaro.core.forecast.Forecast;
 import elvaro.core.forecast.Observed;
 import elvaro.core.yield.Carving;
 import java.util.List;
+import java.util.function.Supplier;
 
 /**
  * What is expected of one piece.
@@ -14,7 +15,7 @@ import java.util.List;
  * @param daily the forecast on each day from the hanging on, as far as it is usually asked for
  * @param carving how it would be cut here
  * @param taught what the shop's finished pieces have to say about it
- * @param climate the air it hangs in
+ * @param climate the air it hangs in, recorded and set; made when it is asked for, as it is long
  * @param observed its weighings, as the forecast sees them
  * @param drift whether it dries otherwise than its own past says
  */
@@ -23,7 +24,7 @@ public record Ahead(
         List<Forecast.Day> daily,
         Carving carving,
         Taught taught,
-        Climate climate,
+        Supplier<Climate> climate,
         List<Observed> observed,
         Drift drift) {
 

@@ -15,6 +15,7 @@ import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Carving;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.piece.ShopLearning.Lessons;
+import elvaro.server.reading.RecordedAir;
 import elvaro.server.settings.WorkshopService;
 import java.time.Duration;
 import java.time.Instant;
@@ -22,12 +23,13 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 
 /**
  * Forecasts of pieces. Fitting the weighings of a few hundred pieces takes the better part of a second, so what was reckoned
- * is kept in memory under everything it was reckoned from: the piece as hung, its air, what the shop taught, its log's
- * version. Whatever changes is another key; there is nothing to invalidate, on this instance or another.
+ * is kept in memory under everything it was reckoned from: the piece as hung, its air as set and as recorded, what the shop
+ * taught, its log's version. Whatever changes is another key; there is nothing to invalidate, on this instance or another.
  */
 @Component
 class Forecasts {
@@ -37,24 +39,36 @@ class Forecasts {
     private static final int BEYOND_TARGET = 60;
 
     private record From(
-            UUID pieceId, int logVersion, Hanging hanging, Air air, Belief prior, int divisionGrams, int days) {}
+            UUID pieceId,
+            int logVersion,
+            Hanging hanging,
+            Air set,
+            RecordedAir.Version recorded,
+            Belief prior,
+            int divisionGrams,
+            int days) {}
 
     private record Reckoned(Forecast forecast, List<Forecast.Day> daily, List<Observed> observed, Drift drift) {}
 
     private final Cache<From, Reckoned> kept =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
     private final ShopLearning shop;
+    private final RecordedAir air;
     private final WorkshopService workshops;
 
-    Forecasts(ShopLearning shop, WorkshopService workshops) {
+    Forecasts(ShopLearning shop, RecordedAir air, WorkshopService workshops) {
         this.shop = shop;
+        this.air = air;
         this.workshops = workshops;
     }
 
     /** For any number of pieces: what all of them share is read once. */
     Forecaster forecaster() {
         return new Forecaster(
-                shop.lessons(), workshops.mine().zone(), workshops.mine().divisionGrams());
+                shop.lessons(),
+                air.now(),
+                workshops.mine().zone(),
+                workshops.mine().divisionGrams());
     }
 
     /** The weighings of a piece as the forecast sees them. */
@@ -72,11 +86,13 @@ class Forecasts {
     /** Forecasts the pieces of one workshop as it stands. */
     final class Forecaster {
         private final Lessons lessons;
+        private final RecordedAir.OfWorkshop recorded;
         private final ZoneId zone;
         private final int divisionGrams;
 
-        private Forecaster(Lessons lessons, ZoneId zone, int divisionGrams) {
+        private Forecaster(Lessons lessons, RecordedAir.OfWorkshop recorded, ZoneId zone, int divisionGrams) {
             this.lessons = lessons;
+            this.recorded = recorded;
             this.zone = zone;
             this.divisionGrams = divisionGrams;
         }
@@ -90,9 +106,18 @@ class Forecasts {
             Taught taught = lessons.about(hanging.method(), chamber.id());
             int days = piece.targetDays().orElse(0) + BEYOND_TARGET;
             From from = new From(
-                    piece.id(), piece.logVersion(), hanging, chamber.air(), taught.prior(), divisionGrams, days);
-            Reckoned reckoned = kept.get(from, key -> reckon(key, observed(piece, log, zone)));
-            return ahead(piece, hanging, taught, Climate.constant(chamber.air()), reckoned);
+                    piece.id(),
+                    piece.logVersion(),
+                    hanging,
+                    chamber.air(),
+                    recorded.version(chamber.id()),
+                    taught.prior(),
+                    divisionGrams,
+                    days);
+            Supplier<Climate> climate =
+                    () -> recorded.climate(chamber, piece.hungAt(zone).orElseThrow());
+            Reckoned reckoned = kept.get(from, key -> reckon(key, climate.get(), observed(piece, log, zone)));
+            return ahead(piece, hanging, taught, climate, reckoned);
         }
 
         /** The forecast as if only these weighings were known; not kept, and nothing else worked out. */
@@ -100,19 +125,21 @@ class Forecasts {
             Hanging hanging = piece.hanging().orElseThrow();
             Chamber chamber = piece.chamber().orElseThrow();
             Belief prior = lessons.about(hanging.method(), chamber.id()).prior();
-            WaterLoss loss = hanging.in(Climate.constant(chamber.air()));
+            WaterLoss loss =
+                    hanging.in(recorded.climate(chamber, piece.hungAt(zone).orElseThrow()));
             return Forecast.of(loss, prior, observed(piece, log, zone), divisionGrams);
         }
     }
 
-    private static Reckoned reckon(From from, List<Observed> observed) {
-        WaterLoss loss = from.hanging().in(Climate.constant(from.air()));
+    private static Reckoned reckon(From from, Climate climate, List<Observed> observed) {
+        WaterLoss loss = from.hanging().in(climate);
         Forecast forecast = Forecast.of(loss, from.prior(), observed, from.divisionGrams());
         Drift drift = Drift.of(loss, from.prior(), observed, from.divisionGrams());
         return new Reckoned(forecast, forecast.daily(from.days()), observed, drift);
     }
 
-    private static Ahead ahead(Piece piece, Hanging hanging, Taught taught, Climate climate, Reckoned reckoned) {
+    private static Ahead ahead(
+            Piece piece, Hanging hanging, Taught taught, Supplier<Climate> climate, Reckoned reckoned) {
         Carving carving = Carving.of(
                         piece.lot().cut(),
                         hanging,

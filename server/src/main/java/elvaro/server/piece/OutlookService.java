@@ -113,7 +113,7 @@ public class OutlookService {
                 ahead.forecast(),
                 ahead.carving(),
                 ahead.taught().steakSd(),
-                ahead.climate(),
+                ahead.climate().get(),
                 piece.lot().cut().species(),
                 new DayToStop(
                         piece.greenGrams(),

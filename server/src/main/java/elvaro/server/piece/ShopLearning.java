@@ -3,7 +3,6 @@ package elvaro.server.piece;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.air.Air;
-import elvaro.core.air.Climate;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
 import elvaro.core.estimate.Estimates;
@@ -17,6 +16,7 @@ import elvaro.core.yield.Carving;
 import elvaro.core.yield.Section;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.piece.PieceRepository.FinishedRow;
+import elvaro.server.reading.RecordedAir;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import java.time.ZoneId;
@@ -43,10 +43,11 @@ class ShopLearning {
     /** A place that teaches. */
     private record Where(Method method, UUID chamberId) {}
 
-    private record Key(UUID workshopId, int divisionGrams, List<FinishedRow> finished) {}
+    private record Key(UUID workshopId, int divisionGrams, Map<UUID, Long> airRevisions, List<FinishedRow> finished) {}
 
     /** What one finished piece says follows from these alone. */
-    private record Finished(UUID pieceId, int logVersion, Hanging hanging, Air air, int divisionGrams) {}
+    private record Finished(
+            UUID pieceId, int logVersion, Hanging hanging, Air set, long airRevision, int divisionGrams) {}
 
     private static final int MOST_PIECES_KEPT = 20_000;
 
@@ -56,12 +57,15 @@ class ShopLearning {
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final PieceRepository pieces;
     private final Logs logs;
+    private final RecordedAir air;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
 
-    ShopLearning(PieceRepository pieces, Logs logs, WorkshopService workshops, CurrentWorkshop current) {
+    ShopLearning(
+            PieceRepository pieces, Logs logs, RecordedAir air, WorkshopService workshops, CurrentWorkshop current) {
         this.pieces = pieces;
         this.logs = logs;
+        this.air = air;
         this.workshops = workshops;
         this.current = current;
     }
@@ -69,8 +73,9 @@ class ShopLearning {
     /** What was learnt so far; asked once for any number of pieces. */
     Lessons lessons() {
         int division = workshops.mine().divisionGrams();
-        Key key = new Key(current.person().workshopId(), division, pieces.finished());
-        return new Lessons(kept.get(key, this::learn));
+        RecordedAir.OfWorkshop recorded = air.now();
+        Key key = new Key(current.person().workshopId(), division, recorded.revisions(), pieces.finished());
+        return new Lessons(kept.get(key, each -> learn(each, recorded)));
     }
 
     /** The lessons of one workshop. */
@@ -80,7 +85,7 @@ class ShopLearning {
         }
     }
 
-    private Map<Where, Taught> learn(Key key) {
+    private Map<Where, Taught> learn(Key key, RecordedAir.OfWorkshop recorded) {
         List<Piece> finished =
                 pieces.findAll(key.finished().stream().map(FinishedRow::id).toList());
         Map<UUID, PieceLog> read = logs.of(finished);
@@ -90,16 +95,16 @@ class ShopLearning {
                         piece.method().orElseThrow(),
                         piece.chamber().map(Chamber::id).orElseThrow())));
         Map<Where, Taught> taught = new HashMap<>();
-        byPlace.forEach((where, here) -> taught.put(where, taughtBy(here, read, key.divisionGrams())));
+        byPlace.forEach((where, here) -> taught.put(where, taughtBy(here, read, recorded, key.divisionGrams())));
         return taught;
     }
 
-    private Taught taughtBy(List<Piece> here, Map<UUID, PieceLog> read, int division) {
+    private Taught taughtBy(List<Piece> here, Map<UUID, PieceLog> read, RecordedAir.OfWorkshop recorded, int division) {
         List<Evidence> said = new ArrayList<>();
         List<Double> crusts = new ArrayList<>();
         for (Piece piece : here) {
             PieceLog log = read.get(piece.id());
-            said.add(evidence(piece, log, division));
+            said.add(evidence(piece, log, recorded, division));
             crustFound(piece, log.ledger()).ifPresent(crusts::add);
         }
         Learnt crust = Learning.towardsZero(crusts, Estimates.TRIM_SD);
@@ -112,18 +117,21 @@ class ShopLearning {
         return new Taught(Learning.prior(said), factor, steak.value(), steak.sd(), steaks.size());
     }
 
-    private Evidence evidence(Piece piece, PieceLog log, int division) {
+    private Evidence evidence(Piece piece, PieceLog log, RecordedAir.OfWorkshop recorded, int division) {
+        Chamber chamber = piece.chamber().orElseThrow();
         Finished finished = new Finished(
                 piece.id(),
                 piece.logVersion(),
                 piece.hanging().orElseThrow(),
-                piece.chamber().orElseThrow().air(),
+                chamber.air(),
+                recorded.version(chamber.id()).revision(),
                 division);
         ZoneId zone = workshops.mine().zone();
         return evidence.get(
                 finished,
                 key -> Learning.from(
-                        key.hanging().in(Climate.constant(key.air())),
+                        key.hanging()
+                                .in(recorded.climate(chamber, piece.hungAt(zone).orElseThrow())),
                         Forecasts.observed(piece, log, zone),
                         key.divisionGrams()));
     }

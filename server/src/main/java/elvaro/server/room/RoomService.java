@@ -15,6 +15,10 @@ import elvaro.server.piece.PieceService.Hanging;
 import elvaro.server.piece.PieceState;
 import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
+import elvaro.server.reading.AirEvent;
+import elvaro.server.reading.AirService;
+import elvaro.server.reading.AirService.NowView;
+import elvaro.server.reading.AirService.Undecided;
 import elvaro.server.settings.Workshop;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Changes;
@@ -29,6 +33,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -57,6 +62,7 @@ public class RoomService {
     private final ChamberService chambers;
     private final LotService lots;
     private final WorkshopService workshops;
+    private final AirService air;
     private final Changes changes;
     private final CurrentWorkshop current;
     private final Clock clock;
@@ -68,6 +74,7 @@ public class RoomService {
             ChamberService chambers,
             LotService lots,
             WorkshopService workshops,
+            AirService air,
             Changes changes,
             CurrentWorkshop current,
             Clock clock) {
@@ -77,6 +84,7 @@ public class RoomService {
         this.chambers = chambers;
         this.lots = lots;
         this.workshops = workshops;
+        this.air = air;
         this.changes = changes;
         this.current = current;
         this.clock = clock;
@@ -85,7 +93,11 @@ public class RoomService {
     /** The first screen. */
     public record RoomView(LocalDate today, List<ChamberView> chambers, List<DueView> due, List<PieceCard> pulled) {}
 
-    /** A chamber with what hangs in it. */
+    /**
+     * A chamber with what hangs in it.
+     *
+     * @param air as last measured, where anybody measures it
+     */
     public record ChamberView(
             UUID id,
             String name,
@@ -96,6 +108,7 @@ public class RoomService {
             int loadGrams,
             double setCelsius,
             @Nullable Integer setHumidityPercent,
+            @Nullable NowView air,
             List<PieceCard> pieces) {}
 
     /**
@@ -105,6 +118,7 @@ public class RoomService {
      * @param plannedOn the day the plan put it, by which a task is named; below 0 days it lies ahead
      * @param pieceId the piece, or absent where a lot waits
      * @param planId the planned purchase, if it is one
+     * @param chamberId the chamber, where its air is to be decided about
      */
     public record DueView(
             Work work,
@@ -113,6 +127,7 @@ public class RoomService {
             @Nullable UUID pieceId,
             @Nullable UUID lotId,
             @Nullable UUID planId,
+            @Nullable UUID chamberId,
             String tag,
             String cutName,
             @Nullable String chamberName) {}
@@ -164,14 +179,21 @@ public class RoomService {
                             null,
                             lotId,
                             null,
+                            null,
                             String.valueOf(lot.number()),
                             name,
                             null)));
         }
+        air.undecided().forEach(event -> {
+            LocalDate day = event.from().atZone(zone).toLocalDate();
+            Due decide = new Due(Work.DECIDE, ChronoUnit.DAYS.between(day, today), Optional.empty());
+            due.add(new Task(decide, dueView(decide, event)));
+        });
+        Map<UUID, NowView> airs = air.now();
         return new RoomView(
                 today,
                 chambers.all().stream()
-                        .map(chamber -> chamberView(chamber, all))
+                        .map(chamber -> chamberView(chamber, airs.get(chamber.id()), all))
                         .toList(),
                 due.stream()
                         .sorted(Comparator.comparing(Task::due, Due.BY_URGENCY))
@@ -198,6 +220,7 @@ public class RoomService {
                 card.id(),
                 card.lotId(),
                 null,
+                null,
                 card.tag(),
                 card.cutName(),
                 card.chamberName());
@@ -211,12 +234,20 @@ public class RoomService {
                 null,
                 null,
                 plan.id(),
+                null,
                 plan.name(),
                 plan.cut().name(),
                 plan.chamber().name());
     }
 
-    private static ChamberView chamberView(Chamber chamber, List<Hanging> all) {
+    private static DueView dueView(Due due, Undecided event) {
+        String what = event.kind() == AirEvent.WARM ? "air above 5 °C" : "no reading for over 6 h";
+        Chamber chamber = event.chamber();
+        return new DueView(
+                due.work(), due.days(), null, null, null, null, chamber.id(), chamber.name(), what, chamber.name());
+    }
+
+    private static ChamberView chamberView(Chamber chamber, @Nullable NowView air, List<Hanging> all) {
         List<PieceCard> inside = all.stream()
                 .map(Hanging::card)
                 .filter(card ->
@@ -234,6 +265,7 @@ public class RoomService {
                         .sum(),
                 chamber.setCelsius(),
                 chamber.setHumidityPercent(),
+                air,
                 inside);
     }
 }

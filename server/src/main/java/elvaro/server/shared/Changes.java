@@ -27,6 +27,9 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Changes implements PostInsertEventListener, PostUpdateEventListener, PostDeleteEventListener {
+    private static final String RAISE =
+            "insert into workshop_change values (:workshop, 1) on duplicate key update number = number + 1";
+
     private final Set<SharedSessionContractImplementor> writing = ConcurrentHashMap.newKeySet();
     private final JdbcClient database;
     private final CurrentWorkshop current;
@@ -48,6 +51,11 @@ public class Changes implements PostInsertEventListener, PostUpdateEventListener
                 .query(Long.class)
                 .optional()
                 .orElse(0L);
+    }
+
+    /** For rows written in plain SQL, which Hibernate does not see. Last in its transaction. */
+    public void raise(UUID workshopId) {
+        database.sql(RAISE).param("workshop", workshopId).update();
     }
 
     @Override
@@ -75,8 +83,7 @@ public class Changes implements PostInsertEventListener, PostUpdateEventListener
     }
 
     private void raise(SharedSessionContractImplementor session) {
-        session.createNativeMutationQuery(
-                        "insert into workshop_change values (:workshop, 1) on duplicate key update number = number + 1")
+        session.createNativeMutationQuery(RAISE)
                 .setParameter("workshop", (UUID) session.getTenantIdentifierValue())
                 .executeUpdate();
     }

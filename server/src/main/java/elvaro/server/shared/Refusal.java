@@ -36,6 +36,25 @@ public class Refusal extends RuntimeException {
         return new Refusal(HttpStatus.CONFLICT, type, null, sentence, List.of());
     }
 
+    /** Who speaks is not known. */
+    public static Refusal unknownDevice() {
+        return new Refusal(
+                HttpStatus.UNAUTHORIZED,
+                "unknown-device",
+                null,
+                "This token opens nothing here. Make the device a new one in Settings.",
+                List.of());
+    }
+
+    /** Too much at once. */
+    public static Refusal tooMany(String sentence) {
+        return new Refusal(HttpStatus.TOO_MANY_REQUESTS, "too-many", null, sentence, List.of());
+    }
+
+    public static Refusal tooLarge(String sentence) {
+        return new Refusal(HttpStatus.CONTENT_TOO_LARGE, "too-large", null, sentence, List.of());
+    }
+
     public static Refusal changedMeanwhile() {
         return conflict(
                 "changed-meanwhile",

@@ -3,16 +3,11 @@ package elvaro.server.task;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Role;
+import elvaro.server.shared.Secret;
 import elvaro.server.shared.SignedIn;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -25,12 +20,9 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class CalendarFeeds {
-    private static final int SECRET_BYTES = 32;
-
     private final JdbcClient database;
     private final CurrentWorkshop current;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
     CalendarFeeds(JdbcClient database, CurrentWorkshop current, Clock clock) {
         this.database = database;
@@ -49,15 +41,13 @@ public class CalendarFeeds {
     /** Makes a new secret for the signed-in person; the one before no longer opens anything. */
     @Transactional
     public String make() {
-        byte[] secret = new byte[SECRET_BYTES];
-        random.nextBytes(secret);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
+        String token = Secret.make();
         SignedIn person = current.person();
         database.sql("replace into calendar_feed (account_id, workshop_id, token_hash, made_at) values (?, ?, ?, ?)")
                 .params(
                         person.accountId(),
                         person.workshopId(),
-                        hash(token),
+                        Secret.hash(token),
                         LocalDateTime.now(clock.withZone(ZoneOffset.UTC)))
                 .update();
         return token;
@@ -81,7 +71,7 @@ public class CalendarFeeds {
                         join account a on a.id = f.account_id and a.workshop_id = f.workshop_id
                         where f.token_hash = ? and a.active
                         """)
-                .param(hash(token))
+                .param(Secret.hash(token))
                 .query((row, number) -> new SignedIn(
                         UUID.fromString(row.getString("id")),
                         UUID.fromString(row.getString("workshop_id")),
@@ -91,14 +81,5 @@ public class CalendarFeeds {
                 .optional()
                 .orElseThrow(() -> Refusal.notFound("calendar"));
         return current.actingAs(person, read);
-    }
-
-    private static String hash(String token) {
-        try {
-            byte[] hash = MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(hash);
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException(missing);
-        }
     }
 }

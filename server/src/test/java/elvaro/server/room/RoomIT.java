@@ -7,6 +7,7 @@ import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.net.http.HttpResponse;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -135,5 +136,31 @@ class RoomIT {
         renamed.put("version", before.path("version").asInt());
         client.must(client.put("/api/chambers/" + chamber, renamed));
         assertThat(room(client).at("/chambers/0/name").asString()).isEqualTo("Larder");
+    }
+
+    @Test
+    void a_chamber_shows_its_air_and_warm_air_is_to_be_decided_about_until_somebody_has(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        String token = client.must(
+                        client.put("/api/devices/" + UUID.randomUUID(), Map.of("name", "Probe", "chamberId", chamber)))
+                .body()
+                .path("token")
+                .asString();
+        client.must(client.pack(token, """
+                [{"bn":"probe","u":"Cel","t":-120,"v":6.5},{"u":"Cel","t":-60,"v":2.25},{"u":"%RH","t":-60,"v":80.5}]"""));
+        assertThat(due(client)).containsExactly("DECIDE Cabinet");
+        JsonNode air = room(client).at("/chambers/0/air");
+        assertThat(air.at("/latest/celsius").asDouble()).isEqualTo(2.25);
+        assertThat(air.path("health").asString()).isEqualTo("WELL");
+        String began = client.get("/api/chambers/%s/air?from=%s&to=%s"
+                        .formatted(chamber, Instant.now().minusSeconds(3600), Instant.now()))
+                .body()
+                .at("/events/0/from")
+                .asString();
+        client.must(client.put(
+                "/api/chambers/%s/air/decisions/%s".formatted(chamber, UUID.randomUUID()),
+                Map.of("kind", "WARM", "beganAt", began, "words", "Loaded it; cold again within a minute.")));
+        assertThat(due(client)).isEmpty();
     }
 }

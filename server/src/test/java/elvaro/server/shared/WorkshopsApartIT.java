@@ -3,6 +3,7 @@ package elvaro.server.shared;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.server.support.Client;
+import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.util.HashMap;
@@ -20,11 +21,21 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 /** A person of one workshop can neither read nor write another's, through any endpoint there is. */
 @ExtendWith(RunningApp.class)
 class WorkshopsApartIT {
+    private static final String WARM_AT = "2026-01-05T10:00:00Z";
+    private static final long WARM = java.time.Instant.parse(WARM_AT).getEpochSecond();
+
     /** Everything of one workshop that a stranger might name. */
     private record House(
-            String chamber, String lot, String hanging, String pulled, String entry, String person, String plan) {
+            String chamber,
+            String lot,
+            String hanging,
+            String pulled,
+            String entry,
+            String person,
+            String plan,
+            String device) {
         List<String> ids() {
-            return List.of(chamber, lot, hanging, pulled, entry, person, plan);
+            return List.of(chamber, lot, hanging, pulled, entry, person, plan, device);
         }
     }
 
@@ -38,6 +49,11 @@ class WorkshopsApartIT {
         client.must(client.write(pieces.get(1), Client.pile("STEAK", 3790)));
         String plan = UUID.randomUUID().toString();
         client.must(client.put("/api/plans/" + plan, Client.planBody(plan, chamber)));
+        String device = UUID.randomUUID().toString();
+        Answer probe = client.must(client.put("/api/devices/" + device, Map.of("name", "Probe", "chamberId", chamber)));
+        client.must(client.pack(
+                probe.body().path("token").asString(),
+                "[{\"n\":\"t\",\"u\":\"Cel\",\"v\":9,\"bt\":%s}]".formatted(WARM)));
         String lot = client.get("/api/pieces/" + pieces.get(0))
                 .body()
                 .at("/card/lotId")
@@ -49,7 +65,8 @@ class WorkshopsApartIT {
                 pieces.get(1),
                 entry,
                 owner.person().accountId().toString(),
-                plan);
+                plan,
+                device);
     }
 
     /** A body each writing endpoint accepts, naming the other workshop's things. */
@@ -58,6 +75,21 @@ class WorkshopsApartIT {
         correction.put("corrects", house.entry());
         Map<String, Map<String, ?>> bodies = new HashMap<>();
         bodies.put("PUT /api/chambers/{id}", Client.chamberBody(house.chamber(), "Mine now", 1000));
+        bodies.put(
+                "PUT /api/chambers/{id}/air/decisions/{decisionId}",
+                Map.of("kind", "WARM", "beganAt", WARM_AT, "words", "mine"));
+        bodies.put(
+                "POST /api/chambers/{id}/air/file",
+                Map.of(
+                        "text", "At,T\n2026-01-05 10:00,2",
+                        "time", "At",
+                        "temperature", "T",
+                        "moments", "ISO",
+                        "zone", "Europe/Berlin",
+                        "fahrenheit", false));
+        bodies.put("PUT /api/devices/{id}", Map.of("name", "Mine", "chamberId", house.chamber()));
+        bodies.put("PUT /api/devices/{id}/token", Map.of("version", 0));
+        bodies.put("PUT /api/devices/{id}/revoke", Map.of("version", 0));
         bodies.put("PUT /api/lots/{id}", Client.lotBody(house.lot(), 9000));
         bodies.put(
                 "POST /api/lots/{id}/pieces",
@@ -126,7 +158,7 @@ class WorkshopsApartIT {
                     if (!named && !method.equals("GET")) {
                         return; // Makes things of the caller's own; nothing of another's can be named.
                     }
-                    Client.Answer answer = stranger.client().send(method, path(pattern, house), bodies.get(endpoint));
+                    Answer answer = stranger.client().send(method, path(pattern, house), bodies.get(endpoint));
                     if (named) {
                         assertThat(answer.status()).as(answer.toString()).isIn(404, 409);
                     }
@@ -144,16 +176,20 @@ class WorkshopsApartIT {
                         ? house.lot()
                         : pattern.startsWith("/api/people")
                                 ? house.person()
-                                : pattern.startsWith("/api/plans") ? house.plan() : piece;
+                                : pattern.startsWith("/api/plans")
+                                        ? house.plan()
+                                        : pattern.startsWith("/api/devices") ? house.device() : piece;
         return pattern.replace("{id}", id)
                         .replace("{pieceId}", piece)
                         .replace("{entryId}", UUID.randomUUID().toString())
+                        .replace("{decisionId}", UUID.randomUUID().toString())
                         .replace("{tickId}", UUID.randomUUID().toString())
                 + switch (pattern) {
                     case "/api/compare" -> "?pieces=" + house.hanging() + "," + house.pulled();
                     case "/api/pieces" -> "?tag=1";
                     case "/api/lots/{id}/split" -> "?grams=100";
                     case "/api/pieces/{id}/reach" -> "?shrinkPercent=10";
+                    case "/api/chambers/{id}/air" -> "?from=2026-01-01T00:00:00Z&to=2026-02-01T00:00:00Z";
                     default -> "";
                 };
     }
@@ -171,7 +207,10 @@ class WorkshopsApartIT {
                 "piece_plan",
                 "plan",
                 "task_decision",
-                "preparation_tick")) {
+                "preparation_tick",
+                "device",
+                "air_source",
+                "air_decision")) {
             all.append(database.sql("select * from " + table + " where workshop_id = ? order by id")
                     .param(owner.person().workshopId().toString())
                     .query()
@@ -185,7 +224,7 @@ class WorkshopsApartIT {
         String foreign = owner.client().chamber("Private", 100_000);
         String lot = UUID.randomUUID().toString();
         stranger.client().must(stranger.client().post("/api/lots", Client.lotBody(lot, 4000)));
-        Client.Answer answer = stranger.client()
+        Answer answer = stranger.client()
                 .post(
                         "/api/lots/" + lot + "/pieces",
                         Map.of(
@@ -208,6 +247,8 @@ class WorkshopsApartIT {
                         """).query(String.class).list();
         assertThat(without)
                 .containsExactlyInAnyOrder(
+                        "air_reading", // these two through their source, so that they are narrow
+                        "air_hour",
                         "workshop",
                         "workshop_aud",
                         "revision",

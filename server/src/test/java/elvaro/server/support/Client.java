@@ -72,6 +72,14 @@ public final class Client {
         }
     }
 
+    /** A pack as a probe sends it. */
+    public Answer pack(String token, String pack) {
+        return exchange(HttpRequest.newBuilder(URI.create(base + "/devices/readings"))
+                .header("Authorization", "Bearer " + token)
+                .header("Content-Type", "application/senml+json")
+                .POST(BodyPublishers.ofString(pack)));
+    }
+
     public Answer put(String path, Map<String, ?> body) {
         return send("PUT", path, body);
     }

@@ -1,0 +1,72 @@
+package elvaro.core.air;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.stream.LongStream;
+import org.junit.jupiter.api.Test;
+
+class HourlyAirTest {
+    private static final Instant HUNG = Instant.parse("2026-01-06T08:00:00Z");
+    private static final long HOUR = HUNG.getEpochSecond() / 3600;
+    private static final Air SET = new Air(2, 0.80, 0.5);
+
+    private static Climate climate(List<HourlyAir> recorded, int untilHour) {
+        return HourlyAir.climate(recorded, HUNG, HUNG.plus(Duration.ofHours(untilHour)), SET);
+    }
+
+    private static List<HourlyAir> hours(long from, long to, double celsius) {
+        return LongStream.range(from, to)
+                .mapToObj(hour -> new HourlyAir(HOUR + hour, celsius, 0.9, Double.NaN))
+                .toList();
+    }
+
+    private static Air atHour(Climate climate, double hour) {
+        return climate.at((hour + 0.5) / 24);
+    }
+
+    @Test
+    void without_a_reading_the_air_is_what_is_set() {
+        assertThat(climate(List.of(), 48).settledFrom()).isZero();
+        assertThat(atHour(climate(List.of(), 48), 5)).isEqualTo(SET);
+    }
+
+    @Test
+    void recorded_air_holds_until_it_ends_and_the_set_air_before_and_beyond() {
+        Climate climate = climate(hours(3, 10, 4), 48);
+        assertThat(atHour(climate, 1)).isEqualTo(SET);
+        assertThat(atHour(climate, 5)).isEqualTo(new Air(4, 0.9, 0.5)); // nobody measured the speed
+        assertThat(atHour(climate, 10)).isEqualTo(SET);
+    }
+
+    @Test
+    void what_was_recorded_later_than_is_asked_for_is_not_used() {
+        assertThat(atHour(climate(hours(0, 30, 4), 12), 11).celsius()).isEqualTo(4);
+        assertThat(atHour(climate(hours(0, 30, 4), 12), 12)).isEqualTo(SET);
+    }
+
+    @Test
+    void a_silence_of_six_hours_is_bridged_and_a_longer_one_is_not() {
+        List<HourlyAir> bridged = new java.util.ArrayList<>(hours(0, 2, 4));
+        bridged.addAll(hours(7, 9, 4));
+        assertThat(atHour(climate(bridged, 48), 4).celsius()).isEqualTo(4);
+        List<HourlyAir> broken = new java.util.ArrayList<>(hours(0, 2, 4));
+        broken.addAll(hours(8, 10, 4));
+        assertThat(atHour(climate(broken, 48), 4)).isEqualTo(SET);
+        assertThat(atHour(climate(broken, 48), 9).celsius()).isEqualTo(4);
+    }
+
+    @Test
+    void a_warm_day_counts_by_the_hour_in_what_is_summed_over_time() {
+        assertThat(climate(hours(0, 24, 6), 48).integral(2, Air::celsius)).isEqualTo(6 + 2, offset(1e-9));
+    }
+
+    @Test
+    void a_probe_beyond_what_air_can_be_is_held_to_it() {
+        Climate climate = climate(List.of(new HourlyAir(HOUR, 55, 1.0, 15)), 48);
+        assertThat(atHour(climate, 0)).isEqualTo(new Air(40, 1, 10));
+    }
+}

@@ -1,0 +1,109 @@
+package elvaro.server.reading;
+
+import elvaro.server.reading.ReadingService.Taken;
+import elvaro.server.shared.Refusal;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class AirController {
+    private static final int LARGEST_PACK = 2_000_000;
+    private static final String BEARER = "Bearer ";
+
+    private final ReadingService readings;
+    private final AirService air;
+
+    AirController(ReadingService readings, AirService air) {
+        this.readings = readings;
+        this.air = air;
+    }
+
+    record DecisionBody(
+            @NotNull AirEvent kind,
+            @NotNull Instant beganAt,
+
+            @NotBlank(message = "Say what was decided.") @Size(max = 400, message = "At most 400 letters.")
+            String words) {}
+
+    record FileForm(
+            @NotNull @Size(max = 60_000_000) String text,
+            @NotNull String time,
+            @Nullable String temperature,
+            @Nullable String humidity,
+            @Nullable String speed,
+            LoggerFile.@NotNull Moments moments,
+            @NotNull String zone,
+            boolean fahrenheit) {
+        LoggerFile.Mapping mapping() {
+            try {
+                return new LoggerFile.Mapping(time, temperature, humidity, speed, moments, ZoneId.of(zone), fahrenheit);
+            } catch (DateTimeException unknown) {
+                throw Refusal.wrong("invalid", "zone", "There is no such time zone.");
+            }
+        }
+    }
+
+    record HeadForm(@NotNull @Size(max = 100_000) String text) {}
+
+    /** SenML packs of probes: RFC 8428 in JSON, with the device's token. */
+    @PostMapping("/devices/readings")
+    Taken take(@RequestHeader(name = "Authorization", defaultValue = "") String authorization, InputStream body)
+            throws IOException {
+        if (!authorization.startsWith(BEARER)) {
+            throw Refusal.unknownDevice();
+        }
+        byte[] pack = body.readNBytes(LARGEST_PACK + 1);
+        if (pack.length > LARGEST_PACK) {
+            throw Refusal.tooLarge("At most %d bytes a pack. Nothing was kept.".formatted(LARGEST_PACK));
+        }
+        return readings.take(authorization.substring(BEARER.length()).strip(), pack);
+    }
+
+    @GetMapping("/api/chambers/{id}/air")
+    AirView view(
+            @PathVariable UUID id,
+            @RequestParam Instant from,
+            @RequestParam Instant to,
+            @RequestParam(defaultValue = "400") @Min(10) @Max(2000) int points) {
+        return air.view(id, from, to, points);
+    }
+
+    @PutMapping("/api/chambers/{id}/air/decisions/{decisionId}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void decide(@PathVariable UUID id, @PathVariable UUID decisionId, @RequestBody @Valid DecisionBody form) {
+        air.decide(decisionId, id, form.kind(), form.beganAt(), form.words());
+    }
+
+    /** The columns of a logger's file, from its first lines. */
+    @PostMapping("/api/logger-files/columns")
+    List<String> columns(@RequestBody @Valid HeadForm form) {
+        return LoggerFile.columns(form.text());
+    }
+
+    @PostMapping("/api/chambers/{id}/air/file")
+    Taken importFile(@PathVariable UUID id, @RequestBody @Valid FileForm form) {
+        return readings.importFile(id, form.text(), form.mapping());
+    }
+}

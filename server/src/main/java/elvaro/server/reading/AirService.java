@@ -1,0 +1,269 @@
+package elvaro.server.reading;
+
+import elvaro.core.air.Air;
+import elvaro.core.estimate.Estimates;
+import elvaro.core.keeping.Excursions;
+import elvaro.server.account.AccountService;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.reading.AirHours.Bucket;
+import elvaro.server.reading.AirStore.Source;
+import elvaro.server.reading.AirView.DecisionView;
+import elvaro.server.reading.AirView.EventView;
+import elvaro.server.reading.AirView.LatestView;
+import elvaro.server.reading.AirView.PointView;
+import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Refusal;
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Shows the air of a chamber, what was wrong with it, and what was decided about that. */
+@Service
+@Transactional(readOnly = true)
+public class AirService {
+    private static final Duration LONGEST = Duration.ofDays(400);
+
+    /** Undecided events are put before people for so long. */
+    private static final Duration ASKED_FOR = Duration.ofDays(14);
+
+    private final AirStore store;
+    private final AirHours hours;
+    private final AirWatch watch;
+    private final ChamberService chambers;
+    private final AccountService accounts;
+    private final EntityManager entities;
+    private final CurrentWorkshop current;
+    private final Clock clock;
+
+    AirService(
+            AirStore store,
+            AirHours hours,
+            AirWatch watch,
+            ChamberService chambers,
+            AccountService accounts,
+            EntityManager entities,
+            CurrentWorkshop current,
+            Clock clock) {
+        this.store = store;
+        this.hours = hours;
+        this.watch = watch;
+        this.chambers = chambers;
+        this.accounts = accounts;
+        this.entities = entities;
+        this.current = current;
+        this.clock = clock;
+    }
+
+    /** A chamber's air now. */
+    public record NowView(ProbeHealth health, LatestView latest) {}
+
+    /** An event nobody has decided about. */
+    public record Undecided(Chamber chamber, AirEvent kind, Instant from) {}
+
+    /**
+     * @param from begin of the stretch
+     * @param to its end, later than the begin, at most 400 days
+     * @param points how many points there is room for
+     */
+    public AirView view(UUID chamberId, Instant from, Instant to, int points) {
+        Chamber chamber = chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
+        if (!to.isAfter(from) || Duration.between(from, to).compareTo(LONGEST) > 0) {
+            throw Refusal.wrong("wrong-stretch", "to", "Choose an end after the begin, at most 400 days on.");
+        }
+        Optional<Source> source = Optional.ofNullable(store.sources().get(chamberId));
+        long step = step(from, to, points);
+        List<Bucket> buckets =
+                source.map(each -> buckets(each.id(), from, to, step)).orElse(List.of());
+        Air set = chamber.air();
+        return new AirView(
+                chamberId,
+                chamber.name(),
+                from,
+                to,
+                step,
+                set.celsius(),
+                set.relativeHumidity() * 100,
+                mean(buckets, Bucket::celsius),
+                mean(buckets, Bucket::humidity),
+                source.map(each -> watch.health(each.id(), clock.instant())).orElse(ProbeHealth.NEVER_HEARD),
+                source.flatMap(each -> hours.last(each.id()))
+                        .map(AirService::latest)
+                        .orElse(null),
+                buckets.stream().map(bucket -> point(bucket, set)).toList(),
+                source.map(each -> events(each, from, to)).orElse(List.of()));
+    }
+
+    /** Whole seconds below an hour, whole hours above. */
+    private static long step(Instant from, Instant to, int points) {
+        long seconds = Duration.between(from, to).toSeconds() / points + 1;
+        return seconds < AirReading.SECONDS_PER_HOUR
+                ? seconds
+                : (seconds / AirReading.SECONDS_PER_HOUR + 1) * AirReading.SECONDS_PER_HOUR;
+    }
+
+    private List<Bucket> buckets(long source, Instant from, Instant to, long step) {
+        return step < AirReading.SECONDS_PER_HOUR
+                ? hours.ofReadings(source, from, to, step)
+                : hours.ofHours(source, from, to, step / AirReading.SECONDS_PER_HOUR);
+    }
+
+    private static @Nullable Double mean(List<Bucket> buckets, Function<Bucket, @Nullable Double> value) {
+        var mean = buckets.stream()
+                .map(value)
+                .filter(Objects::nonNull)
+                .mapToDouble(Double::doubleValue)
+                .average();
+        return mean.isPresent() ? mean.getAsDouble() : null;
+    }
+
+    private static LatestView latest(AirReading reading) {
+        return new LatestView(
+                Instant.ofEpochSecond(reading.second()), reading.celsius(), reading.humidity(), reading.speed());
+    }
+
+    private static PointView point(Bucket bucket, Air set) {
+        Double drive = null;
+        if (bucket.celsius() != null && bucket.humidity() != null) {
+            drive = new Air(
+                            Math.max(-20, Math.min(40, bucket.celsius())),
+                            bucket.humidity() / 100,
+                            set.metresPerSecond())
+                    .drivePascal(Estimates.BARE_ACTIVITY);
+        }
+        return new PointView(
+                Instant.ofEpochSecond(bucket.from()),
+                bucket.celsius(),
+                bucket.celsiusMin(),
+                bucket.celsiusMax(),
+                bucket.humidity(),
+                bucket.humidityMin(),
+                bucket.humidityMax(),
+                drive);
+    }
+
+    private List<EventView> events(Source source, Instant from, Instant to) {
+        Map<UUID, String> names = accounts.names();
+        List<AirDecision> decided = decisions(source.chamberId(), from);
+        Instant now = clock.instant();
+        Excursions found = watch.between(source.id(), from, to.isAfter(now) ? now : to);
+        Optional<Instant> last = hours.last(source.id()).map(reading -> Instant.ofEpochSecond(reading.second()));
+        List<EventView> events = new ArrayList<>();
+        found.warm()
+                .forEach(warm -> events.add(new EventView(
+                        AirEvent.WARM,
+                        warm.from(),
+                        warm.to(),
+                        last.filter(at -> at.equals(warm.to())).isPresent()
+                                && warm.peakCelsius() > 0
+                                && stillWarm(source),
+                        warm.peakCelsius(),
+                        warm.degreeHours(),
+                        about(decided, AirEvent.WARM, warm.from(), names))));
+        found.gaps()
+                .forEach(gap -> events.add(new EventView(
+                        AirEvent.SILENT,
+                        gap.from(),
+                        gap.to(),
+                        false,
+                        null,
+                        null,
+                        about(decided, AirEvent.SILENT, gap.from(), names))));
+        last.filter(at -> Duration.between(at, now).compareTo(Excursions.LONGEST_SILENCE) > 0 && !at.isBefore(from))
+                .ifPresent(at -> events.add(new EventView(
+                        AirEvent.SILENT, at, now, true, null, null, about(decided, AirEvent.SILENT, at, names))));
+        events.sort(Comparator.comparing(EventView::from).reversed());
+        return events;
+    }
+
+    private boolean stillWarm(Source source) {
+        return hours.last(source.id())
+                .map(AirReading::celsius)
+                .filter(celsius -> celsius > Excursions.LIMIT_CELSIUS)
+                .isPresent();
+    }
+
+    private List<AirDecision> decisions(UUID chamberId, Instant from) {
+        return entities.createQuery(
+                        "select d from AirDecision d where d.chamberId = :chamber and d.beganAt >= :from"
+                                + " order by d.decidedAt",
+                        AirDecision.class)
+                .setParameter("chamber", chamberId)
+                .setParameter("from", from)
+                .getResultList();
+    }
+
+    private static List<DecisionView> about(
+            List<AirDecision> decided, AirEvent kind, Instant began, Map<UUID, String> names) {
+        return decided.stream()
+                .filter(decision ->
+                        decision.kind() == kind && decision.beganAt().equals(began))
+                .map(decision -> new DecisionView(
+                        decision.words(), names.getOrDefault(decision.accountId(), ""), decision.decidedAt()))
+                .toList();
+    }
+
+    /** The air of each chamber that has a reading, now. */
+    public Map<UUID, NowView> now() {
+        Instant now = clock.instant();
+        Map<UUID, NowView> airs = new java.util.HashMap<>();
+        store.sources()
+                .forEach((chamber, source) -> hours.last(source.id())
+                        .ifPresent(last ->
+                                airs.put(chamber, new NowView(watch.health(source.id(), now), latest(last)))));
+        return airs;
+    }
+
+    /** What happened to the air in the last fortnight that nobody has decided about. */
+    public List<Undecided> undecided() {
+        Instant now = clock.instant();
+        Map<UUID, Source> sources = store.sources();
+        return chambers.all().stream()
+                .filter(chamber -> sources.containsKey(chamber.id()))
+                .flatMap(chamber -> events(sources.get(chamber.id()), now.minus(ASKED_FOR), now).stream()
+                        .filter(event -> event.decisions().isEmpty())
+                        .map(event -> new Undecided(chamber, event.kind(), event.from())))
+                .toList();
+    }
+
+    /**
+     * Keeps what a person decided; sent again, it is kept once.
+     *
+     * @throws Refusal if there was no such event
+     */
+    @Transactional
+    public void decide(UUID id, UUID chamberId, AirEvent kind, Instant began, String words) {
+        Source source =
+                Optional.ofNullable(store.sources().get(chamberId)).orElseThrow(() -> Refusal.notFound("chamber"));
+        if (entities.find(AirDecision.class, id) != null) {
+            return;
+        }
+        Instant now = clock.instant();
+        boolean there = events(source, began.minus(Duration.ofHours(1)), now).stream()
+                .anyMatch(event -> event.kind() == kind && event.from().equals(began));
+        if (!there) {
+            throw Refusal.conflict("no-event", "The air has no such event any more. Look again.");
+        }
+        entities.persist(new AirDecision(
+                id,
+                chamberId,
+                kind,
+                began,
+                words.strip(),
+                now.truncatedTo(ChronoUnit.MICROS),
+                current.person().accountId()));
+    }
+}

@@ -1,0 +1,69 @@
+package elvaro.server.reading;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The air of a chamber over a stretch of time.
+ *
+ * @param stepSeconds how much time a point stands for
+ * @param meanCelsius over the stretch, by the hour
+ * @param health whether the probe can be believed, now
+ */
+public record AirView(
+        UUID chamberId,
+        String chamberName,
+        Instant from,
+        Instant to,
+        long stepSeconds,
+        double setCelsius,
+        double setHumidityPercent,
+        @Nullable Double meanCelsius,
+        @Nullable Double meanHumidityPercent,
+        ProbeHealth health,
+        @Nullable LatestView latest,
+        List<PointView> points,
+        List<EventView> events) {
+
+    /** The last reading. */
+    public record LatestView(
+            Instant at,
+            @Nullable Double celsius,
+            @Nullable Double humidityPercent,
+            @Nullable Double metresPerSecond) {}
+
+    /**
+     * Lowest, mean and highest within a step, so that no peak is lost.
+     *
+     * @param drivePascal what draws water out of bare meat into the mean air
+     */
+    public record PointView(
+            Instant at,
+            @Nullable Double celsius,
+            @Nullable Double celsiusMin,
+            @Nullable Double celsiusMax,
+            @Nullable Double humidityPercent,
+            @Nullable Double humidityMin,
+            @Nullable Double humidityMax,
+            @Nullable Double drivePascal) {}
+
+    /**
+     * Air above 5 °C, or a silence over six hours.
+     *
+     * @param lasting whether it still goes on
+     * @param peakCelsius of warm air
+     * @param degreeHours above 5 °C, of warm air
+     */
+    public record EventView(
+            AirEvent kind,
+            Instant from,
+            Instant to,
+            boolean lasting,
+            @Nullable Double peakCelsius,
+            @Nullable Double degreeHours,
+            List<DecisionView> decisions) {}
+
+    public record DecisionView(String words, String by, Instant at) {}
+}

@@ -1,0 +1,69 @@
+package elvaro.server.reading;
+
+import elvaro.server.chamber.Chamber;
+import elvaro.server.shared.EditedRow;
+import elvaro.server.shared.Refusal;
+import jakarta.persistence.Entity;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.hibernate.envers.NotAudited;
+import org.jspecify.annotations.NullUnmarked;
+
+/** A climate probe: whoever brings its token speaks for it. A chamber has one at a time, so that its air is one story. */
+@Entity
+@Table(name = "device")
+@Audited
+@NullUnmarked
+class Device extends EditedRow {
+    private String name;
+
+    @ManyToOne
+    @JoinColumn(name = "chamber_id")
+    private Chamber chamber;
+
+    @NotAudited
+    private String tokenHash;
+
+    private Instant madeAt;
+    private boolean revoked;
+
+    protected Device() {}
+
+    Device(UUID id, String name, Chamber chamber, String tokenHash, Instant madeAt) {
+        super(id);
+        this.name = name.strip();
+        this.chamber = chamber;
+        this.tokenHash = tokenHash;
+        this.madeAt = madeAt;
+    }
+
+    /** @throws Refusal if it was revoked: what is revoked stays so */
+    void open(int seenVersion, String hash) {
+        mustStillBe(seenVersion);
+        if (revoked) {
+            throw Refusal.conflict("device-revoked", "This probe was shut out. Add it anew.");
+        }
+        tokenHash = hash;
+    }
+
+    void revoke(int seenVersion) {
+        mustStillBe(seenVersion);
+        revoked = true;
+    }
+
+    boolean revoked() {
+        return revoked;
+    }
+
+    String name() {
+        return name;
+    }
+
+    Chamber chamber() {
+        return chamber;
+    }
+}

@@ -1,0 +1,163 @@
+package elvaro.server.reading;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.reading.SenMl.Measured;
+import elvaro.server.shared.Refusal;
+import io.github.bucket4j.Bucket;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Takes readings in, a pack or a file at a time, whole or not at all. */
+@Service
+public class ReadingService {
+    private static final int MOST_RECORDS = 20_000;
+    private static final int MOST_DEVICES_KEPT = 10_000;
+    private static final Duration AHEAD = Duration.ofMinutes(5);
+    private static final Duration LONGEST_AGO = Duration.ofDays(3_660);
+
+    private final Cache<UUID, Bucket> packs =
+            Caffeine.newBuilder().maximumSize(MOST_DEVICES_KEPT).build();
+    private final DeviceService devices;
+    private final ChamberService chambers;
+    private final AirStore store;
+    private final TransactionTemplate transaction;
+    private final JsonMapper json;
+    private final Clock clock;
+    private final int packsAMinute;
+
+    ReadingService(
+            DeviceService devices,
+            ChamberService chambers,
+            AirStore store,
+            TransactionTemplate transaction,
+            JsonMapper json,
+            Clock clock,
+            @Value("${elvaro.packs-a-minute}") int packsAMinute) {
+        this.devices = devices;
+        this.chambers = chambers;
+        this.store = store;
+        this.transaction = transaction;
+        this.json = json;
+        this.clock = clock;
+        this.packsAMinute = packsAMinute;
+    }
+
+    /**
+     * What became of a pack.
+     *
+     * @param stored moments of which nothing was known before
+     * @param known moments known already; nothing of them was changed
+     * @param ignored records that measure something else
+     */
+    public record Taken(long stored, long known, int ignored) {}
+
+    /**
+     * Keeps a pack of a probe. Sent again, it changes nothing.
+     *
+     * @throws Refusal if the token is nobody's, packs come too fast, or a record is wrong
+     */
+    public Taken take(String token, byte[] pack) {
+        return devices.asDevice(token, (device, chamber) -> {
+            if (!packs.get(device, each -> bucket()).tryConsume(1)) {
+                throw Refusal.tooMany(
+                        "At most %d packs a minute. Wait a minute; send more in one pack.".formatted(packsAMinute));
+            }
+            return keep(chamber, records(pack));
+        });
+    }
+
+    private Bucket bucket() {
+        return Bucket.builder()
+                .addLimit(limit -> limit.capacity(packsAMinute).refillGreedy(packsAMinute, Duration.ofMinutes(1)))
+                .build();
+    }
+
+    private List<Measured> records(byte[] pack) {
+        List<Measured> records;
+        try {
+            records = SenMl.resolve(json.readTree(pack), clock.instant());
+        } catch (JacksonException malformed) {
+            throw Refusal.wrong("bad-pack", "pack", "This is no JSON. Nothing was kept.");
+        }
+        if (records.size() > MOST_RECORDS) {
+            throw Refusal.tooLarge("At most %d records a pack. Nothing was kept.".formatted(MOST_RECORDS));
+        }
+        return records;
+    }
+
+    private Taken keep(UUID chamber, List<Measured> records) {
+        List<AirReading> readings = new ArrayList<>();
+        for (int index = 0; index < records.size(); index++) {
+            Measured record = records.get(index);
+            try {
+                mustBePast(record.at());
+                reading(record, readings);
+            } catch (IllegalArgumentException wrong) {
+                throw Refusal.wrong(
+                        "bad-pack",
+                        "pack",
+                        "Record %d: %s Nothing of the pack was kept.".formatted(index + 1, wrong.getMessage()));
+            }
+        }
+        int ignored = records.size() - readings.size();
+        return readings.isEmpty() ? new Taken(0, 0, ignored) : keep(chamber, readings, ignored);
+    }
+
+    private Taken keep(UUID chamber, List<AirReading> readings, int ignored) {
+        long moments =
+                readings.stream().mapToLong(AirReading::second).distinct().count();
+        Long stored = transaction.execute(status -> store.store(chamber, readings));
+        long fresh = stored == null ? 0 : stored;
+        return new Taken(fresh, moments - fresh, ignored);
+    }
+
+    private void mustBePast(Instant at) {
+        Instant now = clock.instant();
+        if (at.isAfter(now.plus(AHEAD))) {
+            throw new IllegalArgumentException("%s is still to come: the clock of the device is wrong.".formatted(at));
+        }
+        if (at.isBefore(now.minus(LONGEST_AGO))) {
+            throw new IllegalArgumentException("%s is more than ten years ago.".formatted(at));
+        }
+    }
+
+    /** What a chamber's air does not consist of is not kept. */
+    private static void reading(Measured record, List<AirReading> readings) {
+        long second = record.at().getEpochSecond();
+        record.value().ifPresent(value -> {
+            switch (record.unit()) {
+                case "Cel" -> readings.add(new AirReading(second, value, null, null));
+                case "%RH" -> readings.add(new AirReading(second, null, value, null));
+                case "m/s" -> readings.add(new AirReading(second, null, null, value));
+                default -> {
+                    // A battery, a signal: of no matter here.
+                }
+            }
+        });
+    }
+
+    /**
+     * Keeps what a logger wrote.
+     *
+     * @param text the file
+     * @param mapping which column is what
+     * @throws Refusal that names the line that is wrong; nothing of the file is then kept
+     */
+    public Taken importFile(UUID chamberId, String text, LoggerFile.Mapping mapping) {
+        chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
+        List<AirReading> readings =
+                LoggerFile.read(text, mapping, clock.instant().plus(AHEAD));
+        return keep(chamberId, readings, 0);
+    }
+}

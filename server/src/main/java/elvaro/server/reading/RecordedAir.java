@@ -1,0 +1,95 @@
+package elvaro.server.reading;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.core.air.Climate;
+import elvaro.core.air.HourlyAir;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.reading.AirStore.Source;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Recorded air as forecasts use it: by the hour, up to the last full quarter of a day, which is the step the drying is
+ * reckoned in. A forecast is so made anew four times a day and not every minute. Kept in memory under the revision of the
+ * chamber's air, which every write into this part of the past raises.
+ */
+@Component
+public class RecordedAir {
+    private static final long QUARTER_SECONDS = Duration.ofHours(6).toSeconds();
+
+    /** Longer ago nothing hangs. */
+    private static final Duration LOOKED_BACK = Duration.ofDays(500);
+
+    private static final int MOST_CHAMBERS_KEPT = 200;
+
+    /** What a chamber's recorded air is known under; two that are equal are the same air. */
+    public record Version(UUID chamberId, long revision, Instant until) {}
+
+    private record Kept(Version version, long source) {}
+
+    private final Cache<Kept, List<HourlyAir>> kept =
+            Caffeine.newBuilder().maximumSize(MOST_CHAMBERS_KEPT).build();
+    private final AirStore store;
+    private final AirHours hours;
+    private final Clock clock;
+
+    RecordedAir(AirStore store, AirHours hours, Clock clock) {
+        this.store = store;
+        this.hours = hours;
+        this.clock = clock;
+    }
+
+    static Instant settledUntil(Instant now) {
+        return Instant.ofEpochSecond(Math.floorDiv(now.getEpochSecond(), QUARTER_SECONDS) * QUARTER_SECONDS);
+    }
+
+    /** The air of all chambers of the workshop; asked once for any number of pieces. */
+    @Transactional(readOnly = true)
+    public OfWorkshop now() {
+        return new OfWorkshop(store.sources(), settledUntil(clock.instant()));
+    }
+
+    /** Recorded air of the chambers of one workshop as it stands. */
+    public final class OfWorkshop {
+        private final Map<UUID, Source> sources;
+        private final Instant until;
+
+        private OfWorkshop(Map<UUID, Source> sources, Instant until) {
+            this.sources = sources;
+            this.until = until;
+        }
+
+        /** Without a single reading the revision is below 0, and the air is what the chamber is set to. */
+        public Version version(UUID chamberId) {
+            Source source = sources.get(chamberId);
+            return source == null
+                    ? new Version(chamberId, -1, Instant.EPOCH)
+                    : new Version(chamberId, source.revision(), until);
+        }
+
+        /** How often the past of each chamber's air was written; without a reading a chamber is not among them. */
+        public Map<UUID, Long> revisions() {
+            return sources.values().stream().collect(Collectors.toMap(Source::chamberId, Source::revision));
+        }
+
+        /** The climate of a piece hung in this chamber: recorded, then set. */
+        public Climate climate(Chamber chamber, Instant hungAt) {
+            Source source = sources.get(chamber.id());
+            if (source == null) {
+                return Climate.constant(chamber.air());
+            }
+            List<HourlyAir> recorded = kept.get(
+                    new Kept(version(chamber.id()), source.id()),
+                    key -> hours.means(key.source(), until.minus(LOOKED_BACK), until));
+            return HourlyAir.climate(recorded, hungAt, until, chamber.air());
+        }
+    }
+}

@@ -1,0 +1,302 @@
+package elvaro.server.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.server.support.Client;
+import elvaro.server.support.Client.Answer;
+import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.IntToDoubleFunction;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/** Air by probe and by file: what is kept, what is refused, what is found in it. */
+@ExtendWith(RunningApp.class)
+class ReadingIT {
+    private static final Instant NOW = Instant.now().truncatedTo(ChronoUnit.SECONDS);
+
+    private static Map<String, Object> probe(Client client, String chamber) {
+        String id = UUID.randomUUID().toString();
+        Answer answer =
+                client.must(client.put("/api/devices/" + id, Map.of("name", "Probe " + chamber, "chamberId", chamber)));
+        return new HashMap<>(
+                Map.of("id", id, "token", answer.body().path("token").asString()));
+    }
+
+    private static String token(Client client, String chamber) {
+        return String.valueOf(probe(client, chamber).get("token"));
+    }
+
+    private static Answer send(String token, String pack) {
+        return new Client(RunningApp.port()).pack(token, pack);
+    }
+
+    /** A reading every so many minutes from a moment on. */
+    private static String pack(Instant from, int readings, int everyMinutes, IntToDoubleFunction celsius) {
+        return IntStream.range(0, readings)
+                .mapToObj(index -> "{\"n\":\"t\",\"u\":\"Cel\",\"t\":%d,\"v\":%s}"
+                        .formatted(from.getEpochSecond() + index * 60L * everyMinutes, celsius.applyAsDouble(index)))
+                .collect(Collectors.joining(",", "[", "]"));
+    }
+
+    private static JsonNode air(Client client, String chamber, Duration back, int points) {
+        return client.must(client.get("/api/chambers/%s/air?from=%s&to=%s&points=%d"
+                        .formatted(chamber, NOW.minus(back), NOW, points)))
+                .body();
+    }
+
+    private static List<String> events(Client client, String chamber, Duration back) {
+        return air(client, chamber, back, 100)
+                .path("events")
+                .valueStream()
+                .map(event -> "%s %s %s"
+                        .formatted(
+                                event.path("kind").asString(),
+                                event.path("from").asString(),
+                                event.path("to").asString()))
+                .toList();
+    }
+
+    @Test
+    void a_pack_sent_twice_and_out_of_order_is_kept_once_and_merged_by_the_second(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        String token = token(client, chamber);
+        String late = pack(NOW.minus(Duration.ofMinutes(10)), 10, 1, index -> 2);
+        Answer first = send(token, late);
+        assertThat(first.body().path("stored").asInt()).as(first.toString()).isEqualTo(10);
+        assertThat(send(token, late).body().path("known").asInt()).isEqualTo(10);
+        assertThat(send(token, pack(NOW.minus(Duration.ofMinutes(20)), 11, 1, index -> 7))
+                        .body()
+                        .path("stored")
+                        .asInt())
+                .isEqualTo(10);
+        String humidity =
+                pack(NOW.minus(Duration.ofMinutes(10)), 10, 1, index -> 81).replace("Cel", "%RH");
+        assertThat(send(token, humidity).body().path("stored").asInt()).isZero();
+        JsonNode point = air(client, chamber, Duration.ofMinutes(10), 10).at("/points/0");
+        assertThat(point.path("celsius").asDouble()).isEqualTo(2);
+        assertThat(point.path("humidityPercent").asDouble()).isEqualTo(81);
+        assertThat(point.path("drivePascal").asDouble()).isBetween(120.0, 130.0); // 0.18 · 705.3 Pa
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "no JSON|{nothing|no JSON",
+                "a hot probe|[{'n':'a','u':'Cel','v':2},{'n':'a','u':'Cel','v':99}]|Record 2: 99.0 °C is out of range",
+                "the future|[{'n':'a','u':'Cel','v':2,'t':3600}]|still to come",
+                "long ago|[{'n':'a','u':'Cel','v':2,'bt':1000000000}]|ten years",
+            })
+    void a_wrong_pack_is_refused_whole(String what, String pack, String sentence, Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        Answer answer = send(token(client, chamber), pack.replace('\'', '"'));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.body().path("detail").asString()).contains(sentence);
+        assertThat(air(client, chamber, Duration.ofDays(1), 10).path("points")).isEmpty();
+    }
+
+    @Test
+    void a_huge_pack_is_not_read_to_its_end(Someone owner) {
+        Client client = owner.client();
+        String token = token(client, client.chamber("Cabinet", 50_000));
+        assertThat(send(token, "[" + " ".repeat(2_000_000) + "]").type()).isEqualTo("too-large");
+    }
+
+    @Test
+    void a_token_is_good_until_it_is_renewed_or_shut_out_and_a_chamber_has_one_probe(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        Map<String, Object> probe = probe(client, chamber);
+        String path = "/api/devices/" + probe.get("id");
+        String pack = pack(NOW.minus(Duration.ofMinutes(5)), 2, 1, index -> 2);
+        assertThat(send("wrong", pack).status()).isEqualTo(401);
+        assertThat(client.put("/api/devices/" + UUID.randomUUID(), Map.of("name", "Another", "chamberId", chamber))
+                        .type())
+                .isEqualTo("has-probe");
+        String renewed = client.must(client.put(path + "/token", Map.of("version", 0)))
+                .body()
+                .path("token")
+                .asString();
+        assertThat(send(String.valueOf(probe.get("token")), pack).type()).isEqualTo("unknown-device");
+        client.must(send(renewed, pack));
+        client.must(client.put(path + "/revoke", Map.of("version", 1)));
+        assertThat(send(renewed, pack).type()).isEqualTo("unknown-device");
+        assertThat(client.get("/api/devices").body()).isEmpty();
+    }
+
+    @Test
+    void packs_that_come_too_fast_are_told_to_wait(Someone owner) {
+        Client client = owner.client();
+        String token = token(client, client.chamber("Cabinet", 50_000));
+        String pack = pack(NOW.minus(Duration.ofMinutes(5)), 1, 1, index -> 2);
+        List<Integer> answers = IntStream.range(0, 200)
+                .mapToObj(each -> send(token, pack).status())
+                .distinct()
+                .toList();
+        assertThat(answers).containsExactly(200, 429);
+    }
+
+    @Test
+    void warm_air_and_silence_are_found_as_they_were_across_hours_and_gaps(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        String token = token(client, chamber);
+        Instant begin = NOW.minus(Duration.ofDays(4)).truncatedTo(ChronoUnit.HOURS);
+        // Warm from minute 100 to 230: over two full hours and parts of two more. One spike of a minute at 400.
+        client.must(send(
+                token, pack(begin, 600, 1, index -> index >= 100 && index < 230 ? 8.5 : index == 400 ? 5.01 : 2)));
+        Instant again = begin.plus(Duration.ofMinutes(599)).plus(Duration.ofHours(7));
+        client.must(send(token, pack(again, 30, 1, index -> 3)));
+        Instant warm = begin.plus(Duration.ofMinutes(100));
+        assertThat(events(client, chamber, Duration.ofDays(5)).subList(1, 4))
+                .containsExactly(
+                        "SILENT %s %s".formatted(begin.plus(Duration.ofMinutes(599)), again),
+                        "WARM %s %s"
+                                .formatted(begin.plus(Duration.ofMinutes(400)), begin.plus(Duration.ofMinutes(401))),
+                        "WARM %s %s".formatted(warm, begin.plus(Duration.ofMinutes(230))));
+        JsonNode longest = air(client, chamber, Duration.ofDays(5), 100).at("/events/3");
+        assertThat(longest.path("peakCelsius").asDouble()).isEqualTo(8.5);
+        assertThat(longest.path("degreeHours").asDouble())
+                .isEqualTo(3.5 * 130 / 60, org.assertj.core.data.Offset.offset(0.001));
+        // The silence since then goes on.
+        assertThat(air(client, chamber, Duration.ofDays(5), 100)
+                        .at("/events/0/lasting")
+                        .asBoolean())
+                .isTrue();
+        String decision = "/api/chambers/%s/air/decisions/%s".formatted(chamber, UUID.randomUUID());
+        Map<String, Object> body =
+                Map.of("kind", "WARM", "beganAt", warm.toString(), "words", "Door left open; kept, watched.");
+        client.must(client.put(decision, body));
+        client.must(client.put(decision, body));
+        assertThat(air(client, chamber, Duration.ofDays(5), 100)
+                        .at("/events/3/decisions")
+                        .valueStream()
+                        .map(each -> each.path("words").asString()))
+                .containsExactly("Door left open; kept, watched.");
+    }
+
+    @Test
+    void a_peak_of_one_minute_is_seen_at_any_width(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        String token = token(client, chamber);
+        Instant begin = NOW.minus(Duration.ofDays(20));
+        client.must(send(token, pack(begin, 10_000, 1, index -> index == 7_777 ? 11.25 : 2)));
+        for (int days : List.of(21, 100, 399)) {
+            for (int points : List.of(40, 400)) {
+                JsonNode shown =
+                        air(client, chamber, Duration.ofDays(days), points).path("points");
+                assertThat(shown.valueStream()
+                                .mapToDouble(point -> point.path("celsiusMax").asDouble())
+                                .max())
+                        .hasValue(11.25);
+                assertThat(shown.size()).isLessThanOrEqualTo(points + 1);
+            }
+        }
+    }
+
+    @Test
+    void a_logger_file_is_kept_whole_with_its_clock_put_back_and_what_is_known_left_alone(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        StringBuilder file = new StringBuilder("When;Temp F;RH\n");
+        for (String hour : List.of("01", "02", "02", "03")) { // 26 October 2025: 02 comes twice in Berlin
+            for (int minute = 0; minute < 60; minute += 20) {
+                file.append("26.10.2025 %s:%02d;35,6;80\n".formatted(hour, minute));
+            }
+        }
+        Map<String, Object> form = new HashMap<>(Map.of(
+                "text", file.toString(),
+                "time", "When",
+                "temperature", "Temp F",
+                "humidity", "RH",
+                "moments", "DAY_FIRST",
+                "zone", "Europe/Berlin",
+                "fahrenheit", true));
+        assertThat(client.post("/api/logger-files/columns", Map.of("text", file.toString()))
+                        .body()
+                        .toString())
+                .isEqualTo("[\"When\",\"Temp F\",\"RH\"]");
+        String path = "/api/chambers/" + chamber + "/air/file";
+        assertThat(client.must(client.post(path, form)).body().path("stored").asInt())
+                .isEqualTo(12);
+        assertThat(client.must(client.post(path, form)).body().path("known").asInt())
+                .isEqualTo(12);
+        JsonNode points = client.get("/api/chambers/%s/air?from=2025-10-25T23:00:00Z&to=2025-10-26T03:00:00Z&points=12"
+                        .formatted(chamber))
+                .body()
+                .path("points");
+        assertThat(points.valueStream()
+                        .mapToDouble(point -> point.path("celsius").asDouble()))
+                .hasSize(12)
+                .containsOnly(2.0);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "2026-01-05 10:00,2,80;2026-01-05 10:01,x,80|Line 3: “x” in T is no number",
+                "2026-01-05 10:00,2|Line 2: It has another number of columns",
+                "05.01.2026 10:00,2,80|Line 2: “05.01.2026 10:00” is no moment",
+                "2026-03-29 02:30,2,80|Line 2: 2026-03-29 02:30 does not exist",
+                "2066-01-05 10:00,2,80|Line 2: 2066-01-05 10:00 is still to come",
+                "2026-01-05 10:00,2,180|Line 2: 180.0 % RH is out of range",
+            })
+    void a_wrong_line_is_named_and_nothing_of_the_file_is_kept(String lines, String sentence, Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        Answer answer = client.post(
+                "/api/chambers/" + chamber + "/air/file",
+                Map.of(
+                        "text", "At,T,RH\n" + lines.replace(';', '\n'),
+                        "time", "At",
+                        "temperature", "T",
+                        "humidity", "RH",
+                        "moments", "ISO",
+                        "zone", "Europe/Berlin",
+                        "fahrenheit", false));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.body().path("detail").asString()).contains(sentence);
+        assertThat(air(client, chamber, Duration.ofDays(399), 10).path("points"))
+                .isEmpty();
+    }
+
+    @Test
+    void a_piece_dries_in_the_air_that_was_recorded(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 100_000);
+        String piece = client.hang(chamber, 4000).get(0); // in January
+        int set = expected(client, piece);
+        Instant hung = Instant.parse("2026-01-06T00:00:00Z");
+        String humid = IntStream.range(0, 24 * 60)
+                .mapToObj(hour ->
+                        "{\"n\":\"h\",\"u\":\"%%RH\",\"t\":%1$d,\"v\":97},{\"n\":\"t\",\"u\":\"Cel\",\"t\":%1$d,\"v\":2}"
+                                .formatted(hung.getEpochSecond() + hour * 3600L))
+                .collect(Collectors.joining(",", "[", "]"));
+        client.must(send(token(client, chamber), humid));
+        assertThat(expected(client, piece)).isGreaterThan(set + 150);
+    }
+
+    private static int expected(Client client, String piece) {
+        return client.must(client.get("/api/pieces/" + piece))
+                .body()
+                .at("/card/expectedPullGrams")
+                .asInt();
+    }
+}
