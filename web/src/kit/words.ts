@@ -5,6 +5,7 @@ export type Work = Schema['DueView']['work'];
 export const workWords: Record<Work, string> = {
   PULL_OVERDUE: 'Pull',
   PULL: 'Pull',
+  DECIDE: 'Decide',
   CUT: 'Cut',
   BUY: 'Buy',
   HANG: 'Hang',
@@ -29,6 +30,8 @@ export function dueWords(due: Schema['DueView']): string {
       return `${late} past its target`;
     case 'PULL':
       return 'its day is today';
+    case 'DECIDE':
+      return `${due.cutName}, ${due.days === 0 ? 'today' : `${late} ago`}`;
     case 'CUT':
       return due.days === 0 ? 'pulled today' : `pulled ${late} ago`;
     case 'HANG':

@@ -27,13 +27,16 @@ export function ChamberRails({ chamber }: { chamber: Chamber }) {
   return (
     <Box component="section" aria-label={chamber.name} sx={{ width: widest * PLACE_WIDTH, maxWidth: '100%' }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', columnGap: 1.5, flexWrap: 'wrap' }}>
-        <Typography variant="h2" noWrap>
+        <Typography
+          variant="h2"
+          noWrap
+          component={Link}
+          to={`/chambers/${chamber.id}`}
+          sx={{ color: 'text.primary', textDecorationThickness: 1, textUnderlineOffset: 4 }}
+        >
           {chamber.name}
         </Typography>
-        <Typography variant="body2" noWrap sx={{ color: 'text.secondary' }}>
-          {units.temperature(chamber.setCelsius)}
-          {chamber.setHumidityPercent != null && `, ${chamber.setHumidityPercent} % RH`}
-        </Typography>
+        <Climate chamber={chamber} units={units} />
         <Typography
           variant="body2"
           noWrap
@@ -69,6 +72,32 @@ export function ChamberRails({ chamber }: { chamber: Chamber }) {
         </Box>
       ))}
     </Box>
+  );
+}
+
+/** The air as measured, or as set where nobody measures. */
+function Climate({ chamber, units }: { chamber: Chamber; units: Units }) {
+  const { air } = chamber;
+  const celsius = air?.latest.celsius;
+  if (!air || celsius == null) {
+    return (
+      <Typography variant="body2" noWrap sx={{ color: 'text.secondary' }}>
+        set to {units.temperature(chamber.setCelsius)}
+        {chamber.setHumidityPercent != null && `, ${chamber.setHumidityPercent} % RH`}
+      </Typography>
+    );
+  }
+  const trouble = air.health === 'WELL' ? (celsius > 5 ? 'too warm' : '') : 'probe silent';
+  return (
+    <Typography
+      variant="body2"
+      noWrap
+      sx={{ color: trouble ? 'warning.main' : 'text.secondary', fontWeight: trouble ? 680 : 400 }}
+    >
+      {units.temperature(celsius)}
+      {air.latest.humidityPercent != null && `, ${Math.round(air.latest.humidityPercent)} % RH`}
+      {trouble && `: ${air.health === 'STUCK' ? 'probe stuck' : trouble}`}
+    </Typography>
   );
 }
 

@@ -35,7 +35,7 @@ export function DueList({ due }: { due: Due[] }) {
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {shown.map((each) => (
           <DueRow
-            key={`${each.work} ${each.planId ?? each.tag}`}
+            key={`${each.work} ${each.planId ?? each.tag} ${each.cutName} ${each.days}`}
             due={each}
             onDo={() => (isWeighed(each) ? setDoing(each) : decide.mutate({ due: each, verdict: 'DONE' }))}
             onDecide={() => setDeciding(each)}
@@ -71,13 +71,14 @@ function placeOf(due: Due): string | null {
       return `/lots/${due.lotId}`;
     case 'BUY':
       return '/plan#kept';
+    case 'DECIDE':
+      return `/chambers/${due.chamberId}`;
     default:
       return null;
   }
 }
 
-const subject = (due: Due): string =>
-  due.pieceId ? `/pieces/${due.pieceId}` : due.lotId ? `/lots/${due.lotId}` : '/plan#kept';
+const subject = (due: Due): string => (due.pieceId ? `/pieces/${due.pieceId}` : `/lots/${due.lotId}`);
 
 function DueRow({ due, onDo, onDecide }: { due: Due; onDo: () => void; onDecide: () => void }) {
   const late = due.work === 'PULL_OVERDUE';
@@ -85,7 +86,7 @@ function DueRow({ due, onDo, onDecide }: { due: Due; onDo: () => void; onDecide:
   const name = `${word} ${due.tag}`;
   const place = placeOf(due);
   const look = { variant: late ? 'contained' : 'outlined', color: late ? 'warning' : 'primary' } as const;
-  const bought = due.work === 'BUY';
+  const untagged = due.work === 'BUY' || due.work === 'DECIDE';
   return (
     <Box
       component="li"
@@ -98,7 +99,7 @@ function DueRow({ due, onDo, onDecide }: { due: Due; onDo: () => void; onDecide:
         borderColor: 'divider',
       }}
     >
-      {!bought && (
+      {!untagged && (
         <Typography
           component={Link}
           to={subject(due)}
@@ -114,7 +115,7 @@ function DueRow({ due, onDo, onDecide }: { due: Due; onDo: () => void; onDecide:
       )}
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Typography noWrap sx={{ fontWeight: 560, lineHeight: 1.25 }}>
-          {bought ? due.tag : due.cutName}
+          {untagged ? due.tag : due.cutName}
         </Typography>
         <Typography
           variant="body2"

@@ -12,6 +12,7 @@ import { MyPassword } from './MyPassword';
 import { MyUnits } from './MyUnits';
 import { People } from './People';
 import { PriceList } from './PriceList';
+import { Probes } from './Probes';
 import { Workshop } from './Workshop';
 
 export default function SettingsPage() {
@@ -43,6 +44,7 @@ export default function SettingsPage() {
         <Chambers mayChange={me.role === 'OWNER'} />
         {me.role === 'OWNER' && (
           <>
+            <Probes />
             <Workshop />
             <PriceList />
             <People me={me.id} />

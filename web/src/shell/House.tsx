@@ -18,6 +18,7 @@ const PlanPage = lazy(() => import('../plan/PlanPage'));
 const PreparePage = lazy(() => import('../piece/PreparePage'));
 const WeighPage = lazy(() => import('../weigh/WeighPage'));
 const BenchPage = lazy(() => import('../bench/BenchPage'));
+const ChamberPage = lazy(() => import('../chamber/ChamberPage'));
 const ComparePage = lazy(() => import('../compare/ComparePage'));
 const SettingsPage = lazy(() => import('../settings/SettingsPage'));
 const GuidePage = lazy(() => import('../guide/GuidePage'));
@@ -57,6 +58,7 @@ export function House() {
           <Route path="/lots/:id" element={<LotPage />} />
           <Route path="/pieces/:id" element={<PiecePage />} />
           <Route path="/pieces/:id/prepare" element={<PreparePage />} />
+          <Route path="/chambers/:id" element={<ChamberPage />} />
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/weigh" element={<WeighPage />} />
           <Route path="/bench/:id" element={<BenchPage />} />

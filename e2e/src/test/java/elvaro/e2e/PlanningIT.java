@@ -156,7 +156,8 @@ class PlanningIT {
     void a_task_is_moved_and_skipped_and_done_from_the_room() {
         List<String> turns = maren
                 .page
-                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Move or skip: Turn ")))
+                .getByRole(
+                        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Move or skip: Turn ")))
                 .all()
                 .stream()
                 .map(button -> button.getAttribute("aria-label").replace("Move or skip: Turn ", ""))

@@ -15,6 +15,9 @@ import java.util.List;
 public record Excursions(List<Warm> warm, List<Gap> gaps) {
     public static final double LIMIT_CELSIUS = 5;
 
+    /** Air is cold again once it has been so for as long; before, it is the same excursion. Estimate. */
+    private static final Duration SETTLED = Duration.ofMinutes(15);
+
     /** A gap in the readings longer than this is an event of its own. Reference section 6. */
     public static final Duration LONGEST_SILENCE = Duration.ofHours(6);
 
@@ -24,7 +27,7 @@ public record Excursions(List<Warm> warm, List<Gap> gaps) {
     /**
      * A run of readings above the limit.
      *
-     * @param from the first reading above it
+     * @param from the first reading above it; less than a quarter of an hour at or below it does not end the run
      * @param to the first reading at or below it again, or the last there is
      * @param peakCelsius the warmest
      * @param degreeHours sum of degrees above the limit times hours
@@ -68,6 +71,26 @@ public record Excursions(List<Warm> warm, List<Gap> gaps) {
                 run = null;
             }
         }
-        return new Excursions(List.copyOf(warm), List.copyOf(gaps));
+        return new Excursions(joined(warm), List.copyOf(gaps));
+    }
+
+    /** A probe's noise about the limit would make many of one. */
+    private static List<Warm> joined(List<Warm> runs) {
+        List<Warm> joined = new ArrayList<>();
+        for (Warm run : runs) {
+            Warm last = joined.isEmpty() ? null : joined.get(joined.size() - 1);
+            if (last != null && Duration.between(last.to(), run.from()).compareTo(SETTLED) < 0) {
+                joined.set(
+                        joined.size() - 1,
+                        new Warm(
+                                last.from(),
+                                run.to(),
+                                Math.max(last.peakCelsius(), run.peakCelsius()),
+                                last.degreeHours() + run.degreeHours()));
+            } else {
+                joined.add(run);
+            }
+        }
+        return List.copyOf(joined);
     }
 }

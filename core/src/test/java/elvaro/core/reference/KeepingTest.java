@@ -113,6 +113,21 @@ class KeepingTest {
         assertThat(in(1, 2, 5).warm()).isEmpty();
     }
 
+    @ParameterizedTest(name = "cold for {0} minutes between: {1}")
+    @CsvSource({"1, 1", "14, 1", "15, 2", "40, 2"})
+    void a_probe_that_wavers_about_the_limit_makes_one_excursion_not_many(int coldMinutes, int runs) {
+        List<Excursions.Reading> readings = IntStream.range(0, 60)
+                .mapToObj(minute -> new Excursions.Reading(
+                        NIGHT.plus(Duration.ofMinutes(minute)), minute >= 10 && minute < 10 + coldMinutes ? 4.9 : 5.5))
+                .toList();
+        Excursions found = Excursions.in(readings);
+        assertThat(found.warm()).hasSize(runs);
+        assertThat(found.warm().stream()
+                        .mapToDouble(Excursions.Warm::degreeHours)
+                        .sum())
+                .isCloseTo(0.5 * (59 - coldMinutes) / 60, within(1e-9));
+    }
+
     @Test
     void six_hours_without_a_reading_are_no_gap_and_a_minute_more_is_one() {
         Instant six = NIGHT.plus(Duration.ofHours(6));

@@ -64,6 +64,7 @@ class DemoLoader implements ApplicationRunner {
     private final PiecePlans plans;
     private final PlanService purchases;
     private final TaskService tasks;
+    private final Weather weather;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final TransactionTemplate transaction;
@@ -80,6 +81,7 @@ class DemoLoader implements ApplicationRunner {
             PiecePlans plans,
             PlanService purchases,
             TaskService tasks,
+            Weather weather,
             WorkshopService workshops,
             CurrentWorkshop current,
             TransactionTemplate transaction,
@@ -94,6 +96,7 @@ class DemoLoader implements ApplicationRunner {
         this.plans = plans;
         this.purchases = purchases;
         this.tasks = tasks;
+        this.weather = weather;
         this.workshops = workshops;
         this.current = current;
         this.transaction = transaction;
@@ -140,6 +143,7 @@ class DemoLoader implements ApplicationRunner {
         });
         Map<String, UUID> rooms = new HashMap<>();
         Scenario.ROOMS.forEach(room -> rooms.put(room.key(), chamber(room, random)));
+        weather.fill(rooms, new Random(SEED));
         Map<String, Integer> hanging = new HashMap<>();
         for (Bought bought : Scenario.lots()) {
             buy(bought, rooms, hanging, people, random);

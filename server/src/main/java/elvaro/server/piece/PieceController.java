@@ -1,6 +1,7 @@
 package elvaro.server.piece;
 
 import elvaro.core.drying.Method;
+import elvaro.server.piece.PieceService.AgeView;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
@@ -53,6 +54,11 @@ class PieceController {
     @GetMapping("/api/pieces/cut")
     List<PieceCard> cut() {
         return pieces.cut();
+    }
+
+    @GetMapping("/api/chambers/{id}/ages")
+    List<AgeView> ages(@PathVariable UUID id) {
+        return pieces.ages(id);
     }
 
     @GetMapping("/api/pieces/{id}")

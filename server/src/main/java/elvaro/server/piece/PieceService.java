@@ -3,11 +3,15 @@ package elvaro.server.piece;
 import static elvaro.core.working.Figures.percent;
 
 import elvaro.core.forecast.Forecast;
+import elvaro.core.keeping.EquivalentDays;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.PieceLog.NetWeight;
+import elvaro.core.schedule.Due;
 import elvaro.core.working.Working;
 import elvaro.server.account.AccountService;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotForm;
@@ -15,6 +19,7 @@ import elvaro.server.lot.LotService;
 import elvaro.server.piece.Forecasts.Forecaster;
 import elvaro.server.piece.PieceView.EntryView;
 import elvaro.server.piece.PieceView.WeighingView;
+import elvaro.server.reading.RecordedAir;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import java.time.Clock;
@@ -23,6 +28,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -49,6 +55,8 @@ public class PieceService {
     private final OutlookService outlooks;
     private final PiecePlans plans;
     private final Forecasts forecasts;
+    private final ChamberService chambers;
+    private final RecordedAir air;
     private final Clock clock;
 
     PieceService(
@@ -63,6 +71,8 @@ public class PieceService {
             OutlookService outlooks,
             PiecePlans plans,
             Forecasts forecasts,
+            ChamberService chambers,
+            RecordedAir air,
             Clock clock) {
         this.pieces = pieces;
         this.entries = entries;
@@ -75,6 +85,8 @@ public class PieceService {
         this.outlooks = outlooks;
         this.plans = plans;
         this.forecasts = forecasts;
+        this.chambers = chambers;
+        this.air = air;
         this.clock = clock;
     }
 
@@ -241,6 +253,39 @@ public class PieceService {
                     var section = FiguresService.section(piece, ledger, ahead, zone, now);
                     return new Hanging(piece, PieceCard.of(piece, log, ledger, section, ahead, now, zone));
                 })
+                .toList();
+    }
+
+    /**
+     * How old a piece that hangs in a chamber is, by the calendar and by the cold it was kept in.
+     *
+     * @param equivalentDays at 0 °C, in the recorded air where there is any
+     */
+    public record AgeView(UUID id, String tag, String cutName, long dayNumber, double equivalentDays) {}
+
+    /** The ages of what hangs in a chamber now, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<AgeView> ages(UUID chamberId) {
+        Chamber chamber = chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
+        ZoneId zone = workshops.mine().zone();
+        LocalDate today = workshops.today();
+        RecordedAir.OfWorkshop recorded = air.now();
+        return hangingNow().stream()
+                .filter(piece -> piece.chamber()
+                        .map(Chamber::id)
+                        .filter(chamberId::equals)
+                        .isPresent())
+                .map(piece -> {
+                    Instant hungAt = piece.hungAt(zone).orElseThrow();
+                    double days = Math.max(0, Forecasts.dayOf(clock.instant(), hungAt));
+                    return new AgeView(
+                            piece.id(),
+                            piece.tag(),
+                            piece.lot().cut().name(),
+                            Due.dayNumber(piece.hungOn().orElseThrow(), today),
+                            EquivalentDays.at(recorded.climate(chamber, hungAt), days));
+                })
+                .sorted(Comparator.comparing(AgeView::equivalentDays).reversed())
                 .toList();
     }
 

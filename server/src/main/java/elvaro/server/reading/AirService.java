@@ -8,10 +8,10 @@ import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.reading.AirHours.Bucket;
 import elvaro.server.reading.AirStore.Source;
-import elvaro.server.reading.AirView.DecisionView;
-import elvaro.server.reading.AirView.EventView;
+import elvaro.server.reading.AirView.AirDecisionView;
+import elvaro.server.reading.AirView.AirEventView;
+import elvaro.server.reading.AirView.AirPointView;
 import elvaro.server.reading.AirView.LatestView;
-import elvaro.server.reading.AirView.PointView;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
@@ -135,7 +135,7 @@ public class AirService {
                 Instant.ofEpochSecond(reading.second()), reading.celsius(), reading.humidity(), reading.speed());
     }
 
-    private static PointView point(Bucket bucket, Air set) {
+    private static AirPointView point(Bucket bucket, Air set) {
         Double drive = null;
         if (bucket.celsius() != null && bucket.humidity() != null) {
             drive = new Air(
@@ -144,7 +144,7 @@ public class AirService {
                             set.metresPerSecond())
                     .drivePascal(Estimates.BARE_ACTIVITY);
         }
-        return new PointView(
+        return new AirPointView(
                 Instant.ofEpochSecond(bucket.from()),
                 bucket.celsius(),
                 bucket.celsiusMin(),
@@ -155,15 +155,15 @@ public class AirService {
                 drive);
     }
 
-    private List<EventView> events(Source source, Instant from, Instant to) {
+    private List<AirEventView> events(Source source, Instant from, Instant to) {
         Map<UUID, String> names = accounts.names();
         List<AirDecision> decided = decisions(source.chamberId(), from);
         Instant now = clock.instant();
         Excursions found = watch.between(source.id(), from, to.isAfter(now) ? now : to);
         Optional<Instant> last = hours.last(source.id()).map(reading -> Instant.ofEpochSecond(reading.second()));
-        List<EventView> events = new ArrayList<>();
+        List<AirEventView> events = new ArrayList<>();
         found.warm()
-                .forEach(warm -> events.add(new EventView(
+                .forEach(warm -> events.add(new AirEventView(
                         AirEvent.WARM,
                         warm.from(),
                         warm.to(),
@@ -174,7 +174,7 @@ public class AirService {
                         warm.degreeHours(),
                         about(decided, AirEvent.WARM, warm.from(), names))));
         found.gaps()
-                .forEach(gap -> events.add(new EventView(
+                .forEach(gap -> events.add(new AirEventView(
                         AirEvent.SILENT,
                         gap.from(),
                         gap.to(),
@@ -183,9 +183,9 @@ public class AirService {
                         null,
                         about(decided, AirEvent.SILENT, gap.from(), names))));
         last.filter(at -> Duration.between(at, now).compareTo(Excursions.LONGEST_SILENCE) > 0 && !at.isBefore(from))
-                .ifPresent(at -> events.add(new EventView(
+                .ifPresent(at -> events.add(new AirEventView(
                         AirEvent.SILENT, at, now, true, null, null, about(decided, AirEvent.SILENT, at, names))));
-        events.sort(Comparator.comparing(EventView::from).reversed());
+        events.sort(Comparator.comparing(AirEventView::from).reversed());
         return events;
     }
 
@@ -206,12 +206,12 @@ public class AirService {
                 .getResultList();
     }
 
-    private static List<DecisionView> about(
+    private static List<AirDecisionView> about(
             List<AirDecision> decided, AirEvent kind, Instant began, Map<UUID, String> names) {
         return decided.stream()
                 .filter(decision ->
                         decision.kind() == kind && decision.beganAt().equals(began))
-                .map(decision -> new DecisionView(
+                .map(decision -> new AirDecisionView(
                         decision.words(), names.getOrDefault(decision.accountId(), ""), decision.decidedAt()))
                 .toList();
     }

@@ -24,8 +24,8 @@ public record AirView(
         @Nullable Double meanHumidityPercent,
         ProbeHealth health,
         @Nullable LatestView latest,
-        List<PointView> points,
-        List<EventView> events) {
+        List<AirPointView> points,
+        List<AirEventView> events) {
 
     /** The last reading. */
     public record LatestView(
@@ -39,7 +39,7 @@ public record AirView(
      *
      * @param drivePascal what draws water out of bare meat into the mean air
      */
-    public record PointView(
+    public record AirPointView(
             Instant at,
             @Nullable Double celsius,
             @Nullable Double celsiusMin,
@@ -56,14 +56,14 @@ public record AirView(
      * @param peakCelsius of warm air
      * @param degreeHours above 5 °C, of warm air
      */
-    public record EventView(
+    public record AirEventView(
             AirEvent kind,
             Instant from,
             Instant to,
             boolean lasting,
             @Nullable Double peakCelsius,
             @Nullable Double degreeHours,
-            List<DecisionView> decisions) {}
+            List<AirDecisionView> decisions) {}
 
-    public record DecisionView(String words, String by, Instant at) {}
+    public record AirDecisionView(String words, String by, Instant at) {}
 }

@@ -1,0 +1,97 @@
+package elvaro.server.demo;
+
+import elvaro.devices.SimulatedChamber;
+import elvaro.devices.SimulatedChamber.Fault;
+import elvaro.devices.SimulatedChamber.Sample;
+import elvaro.server.demo.Scenario.Room;
+import elvaro.server.reading.AirArchive;
+import elvaro.server.reading.AirArchive.Past;
+import elvaro.server.reading.AirEvent;
+import elvaro.server.reading.AirService;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Component;
+
+/**
+ * A season of air in the demo's chambers: one reading a minute in the last thirty days, one in ten minutes before. The
+ * pantry's compressor failed one night, the larder's probe was silent for a while, the chest of ice has none.
+ */
+@Component
+class Weather {
+    private static final Duration SEASON = Duration.ofDays(90);
+    private static final Duration CLOSELY = Duration.ofDays(30);
+    private static final Duration COMPRESSOR_FAILED = Duration.ofDays(9);
+    private static final Duration FAILED_FOR = Duration.ofMinutes(210);
+    private static final Duration PROBE_SILENT = Duration.ofDays(5);
+    private static final Duration SILENT_FOR = Duration.ofHours(8);
+
+    private final AirArchive archive;
+    private final AirService air;
+    private final Clock clock;
+    private final String probeSecret;
+
+    Weather(AirArchive archive, AirService air, Clock clock, @Value("${elvaro.demo-probe-secret}") String probeSecret) {
+        this.archive = archive;
+        this.air = air;
+        this.clock = clock;
+        this.probeSecret = probeSecret;
+    }
+
+    /** @param rooms the chambers' ids by the scenario's key */
+    void fill(Map<String, UUID> rooms, Random random) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MINUTES);
+        for (Room room : Scenario.ROOMS) {
+            if (room.key().equals("L")) {
+                continue;
+            }
+            UUID chamber = rooms.get(room.key());
+            archive.keep(chamber, season(room, now, random.nextLong()));
+            if (!probeSecret.isEmpty()) {
+                archive.probe(Scenario.id(random), "Probe " + room.name(), chamber, probeSecret + "-" + room.key());
+            }
+        }
+        air.view(rooms.get("P"), now.minus(COMPRESSOR_FAILED.plusDays(1)), now, 10).events().stream()
+                .filter(event -> event.kind() == AirEvent.WARM)
+                .forEach(event -> air.decide(
+                        Scenario.id(random),
+                        rooms.get("P"),
+                        AirEvent.WARM,
+                        event.from(),
+                        "Compressor tripped in the night, reset at once when found. Looked at and smelled: kept."));
+    }
+
+    private static List<Past> season(Room room, Instant now, long seed) {
+        SimulatedChamber chamber = new SimulatedChamber(room.celsius(), room.humidityPercent(), seed);
+        List<Past> season = new ArrayList<>();
+        for (Instant at = now.minus(SEASON); !at.isAfter(now); ) {
+            Fault fault = fault(room, Duration.between(at, now));
+            Duration step = at.isBefore(now.minus(CLOSELY)) ? Duration.ofMinutes(10) : Duration.ofMinutes(1);
+            Sample sample = chamber.after(step.toMinutes() / 60.0, fault);
+            if (fault != Fault.SILENT) {
+                season.add(new Past(at, sample.celsius(), sample.humidity()));
+            }
+            at = at.plus(step);
+        }
+        return season;
+    }
+
+    private static Fault fault(Room room, Duration ago) {
+        return switch (room.key()) {
+            case "P" -> within(ago, COMPRESSOR_FAILED, FAILED_FOR) ? Fault.WARMING : Fault.NONE;
+            case "G" -> within(ago, PROBE_SILENT, SILENT_FOR) ? Fault.SILENT : Fault.NONE;
+            default -> Fault.NONE;
+        };
+    }
+
+    private static boolean within(Duration ago, Duration began, Duration lasted) {
+        return ago.compareTo(began) <= 0 && ago.compareTo(began.minus(lasted)) > 0;
+    }
+}

@@ -1,0 +1,108 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import { answer, api, type Schema } from '../api/client';
+import { refresh } from '../api/queries';
+import { newId } from '../kit/drafts';
+import { Caution, ProblemNotice } from '../kit/Notices';
+import { moment, useUnits } from '../kit/units';
+import { lasted } from './stretch';
+
+type AirEvent = Schema['AirEventView'];
+
+/** What was wrong with the air, and what was decided about it. */
+export function AirEvents({ air }: { air: Schema['AirView'] }) {
+  return (
+    <Box component="section" aria-labelledby="events">
+      <Typography id="events" variant="h2">
+        {air.events.length === 0 ? 'Nothing was wrong' : 'What was wrong'}
+      </Typography>
+      {air.events.length === 0 && (
+        <Typography sx={{ color: 'text.secondary' }}>
+          {air.points.length === 0
+            ? 'Nobody measured, so nobody knows.'
+            : 'No air above 5 °C, and no silence over six hours, in this stretch.'}
+        </Typography>
+      )}
+      <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {air.events.map((event) => (
+          <Event key={`${event.kind} ${event.from}`} chamberId={air.chamberId} event={event} />
+        ))}
+      </Box>
+      <Caution rule="cold">
+        Above 5 °C (41 °F) is out of cold holding. Elvaro keeps the record; local law and a licensed
+        practitioner decide.
+      </Caution>
+    </Box>
+  );
+}
+
+function Event({ chamberId, event }: { chamberId: string; event: AirEvent }) {
+  const units = useUnits();
+  const open = event.decisions.length === 0;
+  const warm = event.kind === 'WARM';
+  return (
+    <Box component="li" sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1.25 }}>
+      <Typography sx={{ fontWeight: 640, color: open ? 'warning.main' : 'text.primary' }}>
+        {warm ? `Up to ${units.temperature(event.peakCelsius ?? 0)}` : 'No reading'} for{' '}
+        {lasted(event.from, event.to)}
+        {event.lasting && ', still'}
+      </Typography>
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        from {moment(event.from)}
+        {warm && `, ${(event.degreeHours ?? 0).toFixed(1)} degree-hours above 5 °C`}
+      </Typography>
+      {event.decisions.map((decision) => (
+        <Typography key={decision.at} variant="body2">
+          {decision.words} <em>{decision.by}</em>, {moment(decision.at)}
+        </Typography>
+      ))}
+      {open && <Decide chamberId={chamberId} event={event} />}
+    </Box>
+  );
+}
+
+function Decide({ chamberId, event }: { chamberId: string; event: AirEvent }) {
+  const [words, setWords] = useState('');
+  const [id] = useState(newId);
+  const decide = useMutation({
+    mutationFn: () =>
+      answer(
+        api.PUT('/api/chambers/{id}/air/decisions/{decisionId}', {
+          params: { path: { id: chamberId, decisionId: id } },
+          body: { kind: event.kind, beganAt: event.from, words },
+        }),
+      ),
+    onSuccess: refresh,
+  });
+  const submit = (submitted: FormEvent) => {
+    submitted.preventDefault();
+    decide.mutate();
+  };
+  return (
+    <Box
+      component="form"
+      onSubmit={submit}
+      noValidate
+      sx={{ display: 'flex', gap: 1, mt: 1, alignItems: 'flex-start', flexWrap: 'wrap' }}
+    >
+      <TextField
+        size="small"
+        label="What was decided, and why"
+        value={words}
+        onChange={(changed) => {
+          setWords(changed.target.value);
+          decide.reset();
+        }}
+        sx={{ flex: '1 1 220px' }}
+      />
+      <Button type="submit" variant="outlined" disabled={decide.isPending || words.trim() === ''}>
+        Record it
+      </Button>
+      <ProblemNotice failure={decide.error} />
+    </Box>
+  );
+}

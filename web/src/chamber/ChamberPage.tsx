@@ -1,0 +1,190 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import type { Schema } from '../api/client';
+import { useAges, useAir } from '../api/queries';
+import { Figure } from '../kit/Figure';
+import { Page, Waiting } from '../kit/Page';
+import { days, moment, useUnits } from '../kit/units';
+import { AirChart } from './AirChart';
+import { AirEvents } from './AirEvents';
+import { LoggerFile } from './LoggerFile';
+import { stretches, week } from './stretch';
+
+/** Was the air right? */
+export default function ChamberPage() {
+  const { id = '' } = useParams();
+  const [search, setSearch] = useSearchParams();
+  const stretch = stretches.find(({ name }) => name === search.get('over')) ?? week;
+  const air = useAir(id, stretch.hours);
+  const [importing, setImporting] = useState(false);
+  if (!air.data) {
+    return <Waiting failure={air.error} />;
+  }
+  return (
+    <Page title={air.data.chamberName} aside={<Heard air={air.data} />}>
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', mb: 2 }}>
+        <ToggleButtonGroup
+          exclusive
+          aria-label="How far back"
+          value={stretch.name}
+          onChange={(_, over: string | null) => over && setSearch({ over }, { replace: true })}
+        >
+          {stretches.map(({ name }) => (
+            <ToggleButton key={name} value={name}>
+              {name}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <Button color="inherit" onClick={() => setImporting(true)}>
+          Take in a logger’s file
+        </Button>
+      </Box>
+      <Box sx={{ display: 'grid', gap: 4, gridTemplateColumns: { md: 'minmax(0, 2fr) minmax(280px, 1fr)' } }}>
+        <Charts air={air.data} />
+        <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
+          <AirEvents air={air.data} />
+          <Ages id={id} />
+        </Box>
+      </Box>
+      {importing && <LoggerFile chamberId={id} onClose={() => setImporting(false)} />}
+    </Page>
+  );
+}
+
+const healthWords: Record<Schema['AirView']['health'], string> = {
+  NEVER_HEARD: 'No probe has been heard here yet',
+  WELL: '',
+  SILENT: 'The probe is silent',
+  STUCK: 'The probe’s figures do not move: look at it',
+};
+
+function Heard({ air }: { air: Schema['AirView'] }) {
+  const words = healthWords[air.health];
+  return (
+    <Typography sx={{ color: words ? 'warning.main' : 'text.secondary', fontWeight: words ? 640 : 400 }}>
+      {words}
+      {words && air.latest && ', '}
+      {air.latest && `last reading ${moment(air.latest.at)}`}
+    </Typography>
+  );
+}
+
+function Charts({ air }: { air: Schema['AirView'] }) {
+  const units = useUnits();
+  const { latest } = air;
+  const humidity = (value: number) => `${Math.round(value)} %`;
+  if (air.points.length === 0) {
+    return (
+      <Typography sx={{ maxWidth: '42em' }}>
+        Nothing was recorded in this stretch. Forecasts take the air the chamber is set to,{' '}
+        {units.temperature(air.setCelsius)} and {Math.round(air.setHumidityPercent)} % RH. A probe is added in{' '}
+        <Link to="/settings#probes">Settings</Link>; a logger’s file can be taken in here.
+      </Typography>
+    );
+  }
+  const meanWords =
+    air.meanCelsius == null
+      ? ''
+      : `mean ${units.temperature(air.meanCelsius)}, set to ${units.temperature(air.setCelsius)}`;
+  const meanHumidity =
+    air.meanHumidityPercent == null
+      ? 'not measured'
+      : `mean ${Math.round(air.meanHumidityPercent)} %, set to ${Math.round(air.setHumidityPercent)} %`;
+  return (
+    <Box sx={{ display: 'grid', gap: 2.5 }}>
+      <Box sx={{ display: 'flex', gap: 5, flexWrap: 'wrap' }}>
+        <Figure name="Temperature" big>
+          {latest?.celsius == null ? '–' : units.temperature(latest.celsius)}
+        </Figure>
+        <Figure name="Humidity" big>
+          {latest?.humidityPercent == null ? '–' : `${latest.humidityPercent.toFixed(0)} % RH`}
+        </Figure>
+        {latest?.metresPerSecond != null && (
+          <Figure name="Air moves" big>{`${latest.metresPerSecond.toFixed(1)} m/s`}</Figure>
+        )}
+      </Box>
+      <AirChart
+        title="Temperature"
+        aside={meanWords}
+        label={`Temperature: ${meanWords}. ${air.events.length} events.`}
+        air={air}
+        colour="var(--mui-palette-secondary-main)"
+        height={230}
+        mean={(point) => point.celsius}
+        low={(point) => point.celsiusMin}
+        high={(point) => point.celsiusMax}
+        levels={[
+          { value: air.setCelsius, name: 'set' },
+          { value: 5, name: `${units.temperature(5)}`, act: true },
+        ]}
+        margin={0.5}
+        format={(value) => units.temperature(value)}
+      />
+      <AirChart
+        title="Humidity"
+        aside={meanHumidity}
+        label={`Humidity: ${meanHumidity}.`}
+        air={air}
+        colour="var(--mui-palette-primary-main)"
+        height={170}
+        mean={(point) => point.humidityPercent}
+        low={(point) => point.humidityMin}
+        high={(point) => point.humidityMax}
+        levels={[{ value: air.setHumidityPercent, name: 'set' }]}
+        margin={4}
+        format={humidity}
+      />
+      <AirChart
+        title="Drying power"
+        aside="what draws water out of bare meat: (a − RH) × saturation pressure"
+        label="Drying power over the same time, in pascals."
+        air={air}
+        colour="var(--mui-palette-text-primary)"
+        height={130}
+        mean={(point) => point.drivePascal}
+        margin={10}
+        format={(value) => `${Math.round(value)} Pa`}
+      />
+    </Box>
+  );
+}
+
+function Ages({ id }: { id: string }) {
+  const ages = useAges(id);
+  if (!ages.data || ages.data.length === 0) {
+    return null;
+  }
+  return (
+    <Box component="section" aria-labelledby="ages">
+      <Typography id="ages" variant="h2">
+        What hangs here
+      </Typography>
+      <Typography variant="body2" sx={{ color: 'text.secondary', mb: 0.5 }}>
+        Days by the calendar, and days at 0 °C that would age it as much.
+      </Typography>
+      {ages.data.map((each) => (
+        <Box
+          key={each.id}
+          sx={{ display: 'flex', gap: 1.5, borderTop: '1px solid', borderColor: 'divider', py: 0.75 }}
+        >
+          <Typography
+            component={Link}
+            to={`/pieces/${each.id}`}
+            sx={{ typography: 'h3', width: '3.2rem', color: 'text.primary' }}
+          >
+            {each.tag}
+          </Typography>
+          <Typography sx={{ flex: 1 }}>{each.cutName}</Typography>
+          <Typography sx={{ fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' }}>
+            {days(each.dayNumber)} <strong>{each.equivalentDays.toFixed(1)}</strong>
+          </Typography>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,132 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import { answer, api, type Schema } from '../api/client';
+import { refresh, useChambers, useDevices } from '../api/queries';
+import { newId } from '../kit/drafts';
+import { ProblemNotice } from '../kit/Notices';
+import { columns, Part } from './Part';
+
+type Probe = Schema['DeviceView'];
+
+/** Climate probes: which chamber each speaks for, and its token. */
+export function Probes() {
+  const devices = useDevices();
+  const [shown, setShown] = useState<Probe | null>(null);
+  const told = async (probe: Probe) => {
+    setShown(probe);
+    await refresh();
+  };
+  return (
+    <Box id="probes">
+      <Part
+        title="Climate probes"
+        about="A probe sends temperature, humidity and air speed by itself. A chamber has one. How it speaks stands in the guide."
+      >
+        {devices.data?.map((probe) => (
+          <Row key={probe.id} probe={probe} onToken={told} />
+        ))}
+        {shown?.token && (
+          <Typography role="status" sx={{ overflowWrap: 'anywhere' }}>
+            Give {shown.name} this token now; it is not shown again: <strong>{shown.token}</strong>
+          </Typography>
+        )}
+        <Add onAdded={told} />
+      </Part>
+    </Box>
+  );
+}
+
+function Row({ probe, onToken }: { probe: Probe; onToken: (probe: Probe) => Promise<void> }) {
+  const path = { params: { path: { id: probe.id } }, body: { version: probe.version } };
+  const renew = useMutation({
+    mutationFn: () => answer(api.PUT('/api/devices/{id}/token', path)),
+    onSuccess: onToken,
+  });
+  const revoke = useMutation({
+    mutationFn: () => answer(api.PUT('/api/devices/{id}/revoke', path)),
+    onSuccess: refresh,
+  });
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1,
+        flexWrap: 'wrap',
+        borderTop: '1px solid',
+        borderColor: 'divider',
+        py: 0.5,
+      }}
+    >
+      <Box sx={{ flex: 1, minWidth: 180 }}>
+        <Typography sx={{ typography: 'h3' }}>{probe.name}</Typography>
+        <Typography>{probe.chamberName}</Typography>
+      </Box>
+      <Button color="inherit" onClick={() => renew.mutate()} aria-label={`New token for ${probe.name}`}>
+        New token
+      </Button>
+      <Button color="inherit" onClick={() => revoke.mutate()} aria-label={`Shut out ${probe.name}`}>
+        Shut out
+      </Button>
+      <ProblemNotice failure={renew.error ?? revoke.error} />
+    </Box>
+  );
+}
+
+function Add({ onAdded }: { onAdded: (probe: Probe) => Promise<void> }) {
+  const chambers = useChambers();
+  const fresh = () => ({ id: newId(), name: '', chamberId: '' });
+  const [form, setForm] = useState(fresh);
+  const add = useMutation({
+    mutationFn: ({ id, name, chamberId }: typeof form) =>
+      answer(api.PUT('/api/devices/{id}', { params: { path: { id } }, body: { name, chamberId } })),
+    onSuccess: async (probe) => {
+      setForm(fresh());
+      await onAdded(probe);
+    },
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    add.mutate(form);
+  };
+  return (
+    <Box component="form" onSubmit={submit} noValidate sx={columns}>
+      <TextField
+        label="Name of the probe"
+        value={form.name}
+        onChange={(event) => {
+          setForm({ ...form, name: event.target.value });
+          add.reset();
+        }}
+      />
+      <TextField
+        select
+        label="Chamber it measures"
+        value={form.chamberId}
+        onChange={(event) => {
+          setForm({ ...form, chamberId: event.target.value });
+          add.reset();
+        }}
+      >
+        {chambers.data?.map((chamber) => (
+          <MenuItem key={chamber.id} value={chamber.id}>
+            {chamber.name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Button
+        type="submit"
+        variant="outlined"
+        disabled={add.isPending || form.name.trim() === '' || form.chamberId === ''}
+      >
+        Add a probe
+      </Button>
+      <ProblemNotice failure={add.error} />
+    </Box>
+  );
+}
