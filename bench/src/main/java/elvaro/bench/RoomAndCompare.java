@@ -1,10 +1,6 @@
 package elvaro.bench;
 
 import elvaro.server.support.Client;
-import java.io.IOException;
-import java.net.HttpURLConnection;
-import java.net.ServerSocket;
-import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -36,8 +32,6 @@ public final class RoomAndCompare {
     private static final int CUT = 8;
     private static final int REQUESTS_A_SECOND = 50;
     private static final int MANY_A_SECOND = 20;
-    private static final String OWNER = "bench@brackenrow.example";
-    private static final String PASSWORD = "bone and tallow";
 
     private RoomAndCompare() {}
 
@@ -45,13 +39,11 @@ public final class RoomAndCompare {
     public static void main(String[] arguments) throws Exception {
         int seconds = arguments.length > 1 ? Integer.parseInt(arguments[1]) : 60;
         Path log = Files.createTempFile("elvaro-bench", ".log");
-        int port = freePort();
-        Process server = start(Path.of(arguments[0]), port, log);
-        try {
-            String cut = furnish(port, log);
+        try (ServerUnderTest server = ServerUnderTest.start(Path.of(arguments[0]), log)) {
+            String cut = furnish(server.owner());
             List<Client> people = new ArrayList<>();
             for (int person = 0; person < 16; person++) {
-                people.add(signedIn(port));
+                people.add(server.signedIn());
             }
             System.out.printf(
                     "%d hanging pieces with %d weighings each, %d cut; %s, %d cores%n",
@@ -72,9 +64,6 @@ public final class RoomAndCompare {
             Load.run(people, "/api/room", MANY_A_SECOND, 15); // forecasts the new ones
             Result many = roomWhileWeighing(people, MANY_A_SECOND, seconds);
             report("Room 500", many, Floor.run(Floor.ROOM));
-        } finally {
-            server.destroy();
-            server.waitFor();
         }
     }
 
@@ -122,49 +111,8 @@ public final class RoomAndCompare {
                 http.quantile(0.5) / floor.quantile(0.5));
     }
 
-    private static Process start(Path jar, int port, Path log) throws IOException, InterruptedException {
-        ProcessBuilder builder = new ProcessBuilder("java", "-Xmx512m", "-jar", jar.toString())
-                .redirectErrorStream(true)
-                .redirectOutput(log.toFile());
-        builder.environment().put("ELVARO_HTTP_PORT", String.valueOf(port));
-        Process server = builder.start();
-        for (int tries = 0; !ready(port); tries++) {
-            if (!server.isAlive() || tries > 600) {
-                throw new IllegalStateException("The server did not start:\n" + Files.readString(log));
-            }
-            Thread.sleep(200);
-        }
-        return server;
-    }
-
-    private static boolean ready(int port) {
-        try {
-            HttpURLConnection connection =
-                    (HttpURLConnection) URI.create("http://127.0.0.1:" + port + "/actuator/health/readiness")
-                            .toURL()
-                            .openConnection();
-            return connection.getResponseCode() == 200;
-        } catch (IOException notYet) {
-            return false;
-        }
-    }
-
-    private static Client signedIn(int port) {
-        Client client = new Client(port);
-        client.must(client.signIn(OWNER, PASSWORD));
-        return client;
-    }
-
     /** Returns the ids of the cut pieces, comma separated. */
-    private static String furnish(int port, Path log) throws IOException {
-        String code = Files.readAllLines(log).stream()
-                .filter(line -> line.startsWith("One-time code"))
-                .findFirst()
-                .orElseThrow()
-                .replaceAll(".*: ", "");
-        Client client = new Client(port);
-        client.must(client.setUp(code, OWNER, PASSWORD));
-        Client owner = signedIn(port);
+    private static String furnish(Client owner) {
         List<String> chambers = List.of(
                 owner.chamber("North Room", 4_000_000),
                 owner.chamber("Stone Locker", 4_000_000),
@@ -230,12 +178,6 @@ public final class RoomAndCompare {
                         "DONE",
                         "reason",
                         "")));
-    }
-
-    private static int freePort() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        }
     }
 
     /** The same rows, read by hand through one connection and thrown away. */

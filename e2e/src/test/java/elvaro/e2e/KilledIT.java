@@ -10,10 +10,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -32,6 +34,7 @@ class KilledIT {
     private final Set<String> confirmed = ConcurrentHashMap.newKeySet();
     private final List<String> pieces = new ArrayList<>();
     private final Set<String> hungLots = ConcurrentHashMap.newKeySet();
+    private final AtomicInteger measured = new AtomicInteger();
     private String chamber;
     private Process launcher;
     private Path log;
@@ -131,6 +134,47 @@ class KilledIT {
         return thread;
     }
 
+    /** A probe that sends a reading in every pack, without pause, until told to stop. */
+    private Thread measureUntil(AtomicBoolean stop) {
+        Client owner = signedIn();
+        String token = owner.must(owner.put(
+                        "/api/devices/" + UUID.randomUUID(), Map.of("name", "Probe", "chamberId", chamber)))
+                .body()
+                .path("token")
+                .asString();
+        Client probe = new Client(httpPort);
+        Thread thread = new Thread(() -> {
+            long second = Instant.now().minus(Duration.ofDays(1)).getEpochSecond();
+            while (!stop.get()) {
+                try {
+                    String pack = "[{\"n\":\"t\",\"u\":\"Cel\",\"v\":2,\"t\":%d}]".formatted(second);
+                    if (probe.pack(token, pack).status() == 200) {
+                        measured.incrementAndGet();
+                        second += 60;
+                    }
+                    House.pause(550); // at most so many packs a minute
+                } catch (RuntimeException | AssertionError connectionLost) {
+                    House.pause(50);
+                }
+            }
+        });
+        thread.start();
+        return thread;
+    }
+
+    /** Every minute that was acknowledged is a point, and at most one more whose answer was lost. */
+    private void assertEveryMeasuredMinuteIsThere() {
+        Instant to = Instant.now();
+        int minutes = signedIn()
+                .get("/api/chambers/%s/air?from=%s&to=%s&points=2000"
+                        .formatted(chamber, to.minus(Duration.ofHours(25)), to))
+                .body()
+                .path("points")
+                .size();
+        assertThat(measured.get()).isGreaterThan(3);
+        assertThat(minutes).isBetween(measured.get(), measured.get() + 1);
+    }
+
     private void assertEveryHungPlanIsThereAndNoneByHalf() {
         Client owner = signedIn();
         List<String> lots = owner.get("/api/lots")
@@ -170,6 +214,7 @@ class KilledIT {
         AtomicBoolean stop = new AtomicBoolean();
         List<Thread> hands = weighUntil(stop);
         hands.add(hangUntil(stop));
+        hands.add(measureUntil(stop));
         House.pause(3000);
         kill("run/db.pid");
         goOnByThemselves();
@@ -182,6 +227,7 @@ class KilledIT {
         start();
         assertEveryConfirmedEntryIsThere();
         assertEveryHungPlanIsThereAndNoneByHalf();
+        assertEveryMeasuredMinuteIsThere();
     }
 
     private void goOnByThemselves() {

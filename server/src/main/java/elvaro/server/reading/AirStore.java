@@ -2,13 +2,17 @@ package elvaro.server.reading;
 
 import elvaro.server.shared.Changes;
 import elvaro.server.shared.CurrentWorkshop;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.sql.Types;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NavigableSet;
-import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -23,7 +27,8 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class AirStore {
-    private static final int ROWS_A_STATEMENT = 1_000;
+    private static final int ROWS_A_BATCH = 5_000;
+    private static final double HUNDREDTHS = 100;
 
     private final JdbcClient database;
     private final JdbcTemplate statements;
@@ -61,16 +66,22 @@ class AirStore {
      * @return how many seconds were new
      */
     long store(UUID chamberId, Collection<AirReading> readings) {
-        TreeMap<Long, AirReading> bySecond = new TreeMap<>();
+        Map<Long, AirReading> bySecond = new HashMap<>();
         readings.forEach(reading -> bySecond.merge(reading.second(), reading, AirReading::and));
+        List<AirReading> rows = new ArrayList<>(bySecond.values());
+        rows.sort(Comparator.comparingLong(AirReading::second));
         long source = lock(chamberId);
-        long first = bySecond.firstKey();
-        long last = bySecond.lastKey();
+        long first = rows.get(0).second();
+        long last = rows.get(rows.size() - 1).second();
         NavigableSet<Long> hours = new TreeSet<>();
-        bySecond.values().forEach(reading -> hours.add(reading.hour()));
+        rows.forEach(reading -> hours.add(reading.hour()));
         boolean late = first < RecordedAir.settledUntil(clock.instant()).getEpochSecond();
         long before = count(source, first, last);
-        insert(source, new ArrayList<>(bySecond.values()));
+        insert(source, rows);
+        long stored = count(source, first, last) - before;
+        if (stored < rows.size()) {
+            merge(source, rows);
+        }
         rollUp(source, hours);
         if (late) {
             database.sql("update air_source set revision = revision + 1 where id = ?")
@@ -78,7 +89,7 @@ class AirStore {
                     .update();
         }
         changes.raise(current.person().workshopId());
-        return count(source, first, last) - before;
+        return stored;
     }
 
     /** One writer at a time for a chamber, so that its hours are counted from all its readings. */
@@ -101,32 +112,39 @@ class AirStore {
     }
 
     private void insert(long source, List<AirReading> rows) {
-        for (int from = 0; from < rows.size(); from += ROWS_A_STATEMENT) {
-            List<AirReading> some = rows.subList(from, Math.min(rows.size(), from + ROWS_A_STATEMENT));
-            StringBuilder sql = new StringBuilder(
-                    "insert into air_reading (source_id, taken_at, celsius, humidity, speed) values ");
-            for (AirReading row : some) {
-                // Numbers only, made here: thousands of placeholders cost more than the rows.
-                sql.append(sql.charAt(sql.length() - 1) == ')' ? ",(" : "(")
-                        .append(source)
-                        .append(',')
-                        .append(row.second())
-                        .append(',')
-                        .append(hundredths(row.celsius()))
-                        .append(',')
-                        .append(hundredths(row.humidity()))
-                        .append(',')
-                        .append(hundredths(row.speed()))
-                        .append(')');
-            }
-            sql.append(" on duplicate key update celsius = coalesce(celsius, values(celsius)),"
-                    + " humidity = coalesce(humidity, values(humidity)), speed = coalesce(speed, values(speed))");
-            statements.update(sql.toString());
-        }
+        // The driver sends this as one message; with "on duplicate key" it would send each row by itself.
+        write(
+                "insert ignore into air_reading (source_id, taken_at, celsius, humidity, speed) values (?, ?, ?, ?, ?)",
+                source,
+                rows);
     }
 
-    private static @Nullable Long hundredths(@Nullable Double value) {
-        return value == null ? null : Math.round(value * 100);
+    /** Adds what was not known of seconds that were. */
+    private void merge(long source, List<AirReading> rows) {
+        write(
+                "insert into air_reading (source_id, taken_at, celsius, humidity, speed) values (?, ?, ?, ?, ?)"
+                        + " on duplicate key update celsius = coalesce(celsius, values(celsius)),"
+                        + " humidity = coalesce(humidity, values(humidity)), speed = coalesce(speed, values(speed))",
+                source,
+                rows);
+    }
+
+    private void write(String sql, long source, List<AirReading> rows) {
+        statements.batchUpdate(sql, rows, ROWS_A_BATCH, (statement, row) -> {
+            statement.setLong(1, source);
+            statement.setLong(2, row.second());
+            set(statement, 3, row.celsius());
+            set(statement, 4, row.humidity());
+            set(statement, 5, row.speed());
+        });
+    }
+
+    private static void set(PreparedStatement statement, int index, @Nullable Double value) throws SQLException {
+        if (value == null) {
+            statement.setNull(index, Types.SMALLINT);
+        } else {
+            statement.setInt(index, (int) Math.round(value * HUNDREDTHS));
+        }
     }
 
     /** Counts the hours anew from their readings, one statement for each run of hours. */

@@ -16,6 +16,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonParser;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Takes readings in, a pack or a file at a time, whole or not at all. */
@@ -85,8 +86,8 @@ public class ReadingService {
 
     private List<Measured> records(byte[] pack) {
         List<Measured> records;
-        try {
-            records = SenMl.resolve(json.readTree(pack), clock.instant());
+        try (JsonParser parser = json.createParser(pack)) {
+            records = SenMl.resolve(parser, clock.instant());
         } catch (JacksonException malformed) {
             throw Refusal.wrong("bad-pack", "pack", "This is no JSON. Nothing was kept.");
         }

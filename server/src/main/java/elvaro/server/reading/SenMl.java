@@ -3,11 +3,14 @@ package elvaro.server.reading;
 import elvaro.server.shared.Refusal;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Pattern;
-import tools.jackson.databind.JsonNode;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
 
 /**
  * Sensor measurement lists, RFC 8428: base name, base time, base unit and base value are resolved, so that each record
@@ -20,11 +23,8 @@ final class SenMl {
     /** RFC 8428 section 4.5.3: smaller times count from now, larger ones from 1970. */
     private static final double RELATIVE_BELOW = 268_435_456;
 
-    private static final Set<String> KNOWN =
-            Set.of("bn", "bt", "bu", "bv", "bs", "bver", "n", "u", "v", "vs", "vb", "vd", "s", "t", "ut");
-
     /** RFC 8428 section 4.5.1. */
-    private static final Pattern NAME = Pattern.compile("[A-Za-z0-9][-A-Za-z0-9:./_]*");
+    private static final Pattern NAME = Pattern.compile("[A-Za-z0-9][-A-Za-z0-9:./_]*+");
 
     /**
      * A record by itself.
@@ -37,91 +37,157 @@ final class SenMl {
     private SenMl() {}
 
     /**
-     * @param pack an array of records
+     * @param pack a stream that stands before its first token: an array of records
      * @param now what relative times count from
      * @throws Refusal that says which record is wrong; nothing of the pack is then used
      */
-    static List<Measured> resolve(JsonNode pack, Instant now) {
-        if (!pack.isArray() || pack.isEmpty()) {
-            throw Refusal.wrong("bad-pack", "pack", "A pack is a JSON array of SenML records, with one at least.");
-        }
+    static List<Measured> resolve(JsonParser pack, Instant now) {
         List<Measured> resolved = new ArrayList<>();
+        if (pack.nextToken() != JsonToken.START_ARRAY) {
+            throw notOne();
+        }
         Base base = new Base("", 0, "", 0);
-        for (int index = 0; index < pack.size(); index++) {
+        Entry entry = new Entry();
+        Map<String, String> names = new HashMap<>(); // the same few stand in thousands of records
+        for (JsonToken token = pack.nextToken(); token != JsonToken.END_ARRAY; token = pack.nextToken()) {
             try {
-                JsonNode entry = checked(pack.get(index));
-                base = base.with(entry);
-                resolved.add(base.resolve(entry, now));
+                if (token != JsonToken.START_OBJECT) {
+                    throw new IllegalArgumentException("A record is a JSON object.");
+                }
+                entry.read(pack);
+                Base next = base.with(entry);
+                if (next != base) {
+                    names.clear();
+                    base = next;
+                }
+                resolved.add(base.resolve(entry, names, now));
             } catch (IllegalArgumentException wrong) {
                 throw Refusal.wrong(
                         "bad-pack",
                         "pack",
-                        "Record %d: %s Nothing of the pack was kept.".formatted(index + 1, wrong.getMessage()));
+                        "Record %d: %s Nothing of the pack was kept."
+                                .formatted(resolved.size() + 1, wrong.getMessage()));
             }
+        }
+        if (resolved.isEmpty() || pack.nextToken() != null) {
+            throw notOne();
         }
         return resolved;
     }
 
-    private static JsonNode checked(JsonNode entry) {
-        if (!entry.isObject()) {
-            throw new IllegalArgumentException("A record is a JSON object.");
-        }
-        for (String label : entry.propertyNames()) {
-            if (label.endsWith("_") && !KNOWN.contains(label)) {
-                throw new IllegalArgumentException("%s must be understood and is not.".formatted(label));
+    private static Refusal notOne() {
+        return Refusal.wrong("bad-pack", "pack", "A pack is a JSON array of SenML records, with one at least.");
+    }
+
+    /** A record as it stands in the pack; used again for the next. A tree of a large pack costs more than its rows. */
+    private static final class Entry {
+        private @Nullable String baseName;
+        private @Nullable Double baseTime;
+        private @Nullable String baseUnit;
+        private @Nullable Double baseValue;
+        private String name = "";
+        private @Nullable String unit;
+        private @Nullable Double value;
+        private double time;
+        private int values;
+        private boolean sum;
+
+        /** Reads to the end of the object whose begin was read. */
+        void read(JsonParser pack) {
+            baseName = null;
+            baseTime = null;
+            baseUnit = null;
+            baseValue = null;
+            name = "";
+            unit = null;
+            value = null;
+            time = 0;
+            values = 0;
+            sum = false;
+            for (String label = pack.nextName(); label != null; label = pack.nextName()) {
+                pack.nextToken();
+                take(label, pack);
             }
         }
-        if (number(entry, "bver", VERSION) > VERSION) {
-            throw new IllegalArgumentException("bver above %d is not understood.".formatted(VERSION));
-        }
-        return entry;
-    }
 
-    private static double number(JsonNode entry, String label, double otherwise) {
-        JsonNode value = entry.path(label);
-        if (value.isMissingNode()) {
-            return otherwise;
+        private void take(String label, JsonParser pack) {
+            switch (label) {
+                case "bn" -> baseName = text(label, pack);
+                case "bt" -> baseTime = number(label, pack);
+                case "bu" -> baseUnit = text(label, pack);
+                case "bv" -> baseValue = number(label, pack);
+                case "n" -> name = text(label, pack);
+                case "u" -> unit = text(label, pack);
+                case "t" -> time = number(label, pack);
+                case "v" -> {
+                    value = number(label, pack);
+                    values++;
+                }
+                case "vs", "vb", "vd" -> {
+                    pack.skipChildren();
+                    values++;
+                }
+                case "s" -> sum = true;
+                case "bver" -> {
+                    if (number(label, pack) > VERSION) {
+                        throw new IllegalArgumentException("bver above %d is not understood.".formatted(VERSION));
+                    }
+                }
+                default -> {
+                    if (label.endsWith("_")) {
+                        throw new IllegalArgumentException("%s must be understood and is not.".formatted(label));
+                    }
+                    pack.skipChildren();
+                }
+            }
         }
-        if (!value.isNumber() || !Double.isFinite(value.doubleValue())) {
-            throw new IllegalArgumentException("%s is no number.".formatted(label));
-        }
-        return value.doubleValue();
-    }
 
-    private static String text(JsonNode entry, String label, String otherwise) {
-        JsonNode value = entry.path(label);
-        if (value.isMissingNode()) {
-            return otherwise;
+        private static double number(String label, JsonParser pack) {
+            if (!pack.currentToken().isNumeric() || !Double.isFinite(pack.getDoubleValue())) {
+                throw new IllegalArgumentException("%s is no number.".formatted(label));
+            }
+            return pack.getDoubleValue();
         }
-        if (!value.isString()) {
-            throw new IllegalArgumentException("%s is no text.".formatted(label));
+
+        private static String text(String label, JsonParser pack) {
+            if (pack.currentToken() != JsonToken.VALUE_STRING) {
+                throw new IllegalArgumentException("%s is no text.".formatted(label));
+            }
+            return pack.getString();
         }
-        return value.stringValue();
     }
 
     /** What the records from here on share. */
     private record Base(String name, double time, String unit, double value) {
 
-        Base with(JsonNode entry) {
+        Base with(Entry entry) {
+            if (entry.baseName == null && entry.baseTime == null && entry.baseUnit == null && entry.baseValue == null) {
+                return this;
+            }
             return new Base(
-                    text(entry, "bn", name),
-                    number(entry, "bt", time),
-                    text(entry, "bu", unit),
-                    number(entry, "bv", value));
+                    entry.baseName == null ? name : entry.baseName,
+                    entry.baseTime == null ? time : entry.baseTime,
+                    entry.baseUnit == null ? unit : entry.baseUnit,
+                    entry.baseValue == null ? value : entry.baseValue);
         }
 
-        Measured resolve(JsonNode entry, Instant now) {
-            String whole = name + text(entry, "n", "");
+        Measured resolve(Entry entry, Map<String, String> names, Instant now) {
+            String whole = names.computeIfAbsent(entry.name, each -> checked(name + each));
+            if (entry.values > 1 || entry.values == 0 && !entry.sum) {
+                throw new IllegalArgumentException("It needs one value.");
+            }
+            return new Measured(
+                    whole,
+                    entry.unit == null ? unit : entry.unit,
+                    entry.value == null ? Optional.empty() : Optional.of(value + entry.value),
+                    at(time + entry.time, now));
+        }
+
+        private static String checked(String whole) {
             if (!NAME.matcher(whole).matches()) {
                 throw new IllegalArgumentException("It has no name, or one with other than letters, digits and -:./_.");
             }
-            long values =
-                    List.of("v", "vs", "vb", "vd").stream().filter(entry::has).count();
-            if (values > 1 || values == 0 && !entry.has("s")) {
-                throw new IllegalArgumentException("It needs one value.");
-            }
-            Optional<Double> measured = entry.has("v") ? Optional.of(value + number(entry, "v", 0)) : Optional.empty();
-            return new Measured(whole, text(entry, "u", unit), measured, at(time + number(entry, "t", 0), now));
+            return whole;
         }
 
         private static Instant at(double seconds, Instant now) {

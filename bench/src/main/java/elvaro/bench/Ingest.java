@@ -1,0 +1,170 @@
+package elvaro.bench;
+
+import elvaro.server.support.Client;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+
+/**
+ * A year of one reading a minute for four chambers by SenML packs of five thousand, one probe beside the same rows by a plain
+ * JDBC batch in the same run; then the charts of every stretch, with spikes of one minute planted a year deep.
+ */
+public final class Ingest {
+    private static final int CHAMBERS = 4;
+    private static final int YEAR = 525_600;
+    private static final int PACK = 5_000;
+    private static final double SPIKE = 12.5;
+    private static final List<Integer> SPIKES = List.of(77_777, 300_003, 525_000);
+    private static final Map<String, Duration> STRETCHES = Map.of(
+            "hour", Duration.ofHours(1),
+            "day", Duration.ofDays(1),
+            "week", Duration.ofDays(7),
+            "month", Duration.ofDays(31),
+            "year", Duration.ofDays(366));
+
+    private Ingest() {}
+
+    /** @param arguments the packaged application; then how many readings a chamber gets, a year if left out */
+    public static void main(String[] arguments) throws Exception {
+        int readings = arguments.length > 1 ? Integer.parseInt(arguments[1]) : YEAR;
+        Path log = Files.createTempFile("elvaro-bench", ".log");
+        try (ServerUnderTest server = ServerUnderTest.start(Path.of(arguments[0]), log)) {
+            Client owner = server.owner();
+            Instant now = Instant.now().truncatedTo(ChronoUnit.MINUTES);
+            Instant from = now.minus(Duration.ofMinutes(readings));
+            List<String> chambers = new ArrayList<>();
+            List<String> tokens = new ArrayList<>();
+            for (int chamber = 0; chamber < CHAMBERS; chamber++) {
+                String id = owner.chamber("Room " + chamber, 100_000);
+                chambers.add(id);
+                tokens.add(owner.must(owner.put(
+                                "/api/devices/" + UUID.randomUUID(), Map.of("name", "Probe", "chamberId", id)))
+                        .body()
+                        .path("token")
+                        .asString());
+            }
+            double rate = send(server, tokens.get(0), from, readings);
+            double floor = floor(from, readings);
+            System.out.printf(
+                    "Ingest    %6.0f readings/s by packs of %d, plain JDBC batch %6.0f/s; share of the floor %.2f%n",
+                    rate, PACK, floor, rate / floor);
+            ExecutorService others = Executors.newFixedThreadPool(2);
+            for (String token : tokens.subList(1, CHAMBERS)) {
+                others.submit(() -> send(server, token, from, readings));
+            }
+            others.shutdown();
+            others.awaitTermination(1, TimeUnit.HOURS);
+            for (String stretch : List.of("hour", "day", "week", "month", "year")) {
+                charts(owner, chambers, stretch, now);
+            }
+            peaks(owner, chambers.get(1), now, readings);
+            System.out.printf("Memory    %d MB resident, heap limited to 512 MB%n", server.residentMegabytes());
+        }
+    }
+
+    private static double celsius(int index) {
+        return SPIKES.contains(index) ? SPIKE : 2 + Math.sin(index / 9.0) * 0.6;
+    }
+
+    /** Readings a second, the time of sending only. */
+    private static double send(ServerUnderTest server, String token, Instant from, int readings) {
+        Client probe = server.client();
+        long nanos = 0;
+        for (int first = 0; first < readings; first += PACK) {
+            StringBuilder pack = new StringBuilder("[{\"bn\":\"probe:\",\"bt\":").append(from.getEpochSecond());
+            for (int index = first; index < Math.min(readings, first + PACK); index++) {
+                pack.append(index == first ? "," : ",{");
+                pack.append(String.format(
+                        Locale.ROOT,
+                        "\"n\":\"t\",\"u\":\"Cel\",\"t\":%1$d,\"v\":%2$.2f},{\"n\":\"h\",\"u\":\"%%RH\",\"t\":%1$d,\"v\":%3$.1f}",
+                        index * 60L,
+                        celsius(index),
+                        80 + Math.cos(index / 9.0) * 3));
+            }
+            String body = pack.append(']').toString();
+            long began = System.nanoTime();
+            Client.Answer answer = probe.pack(token, body);
+            nanos += System.nanoTime() - began;
+            if (answer.status() != 200) {
+                throw new IllegalStateException("A pack was refused: " + answer);
+            }
+        }
+        return readings / (nanos / 1e9);
+    }
+
+    private static double floor(Instant from, int readings) throws SQLException {
+        try (Connection connection = DriverManager.getConnection(
+                System.getenv("ELVARO_DB_URL"), System.getenv("ELVARO_DB_USER"), System.getenv("ELVARO_DB_PASSWORD"))) {
+            try (Statement statement = connection.createStatement()) {
+                statement.execute("create table floor_reading like air_reading");
+            }
+            connection.setAutoCommit(false);
+            long began = System.nanoTime();
+            try (PreparedStatement insert = connection.prepareStatement(
+                    "insert into floor_reading (source_id, taken_at, celsius, humidity, speed) values (?, ?, ?, ?, ?)")) {
+                for (int index = 0; index < readings; index++) {
+                    insert.setInt(1, 1);
+                    insert.setLong(2, from.getEpochSecond() + index * 60L);
+                    insert.setInt(3, (int) Math.round(celsius(index) * 100));
+                    insert.setInt(4, 8000);
+                    insert.setNull(5, java.sql.Types.INTEGER);
+                    insert.addBatch();
+                    if ((index + 1) % PACK == 0 || index + 1 == readings) {
+                        insert.executeBatch();
+                        connection.commit();
+                    }
+                }
+            }
+            double seconds = (System.nanoTime() - began) / 1e9;
+            try (Statement statement = connection.createStatement()) {
+                statement.execute("drop table floor_reading");
+            }
+            return readings / seconds;
+        }
+    }
+
+    private static String chart(String chamber, Instant from, Instant to) {
+        return "/api/chambers/%s/air?from=%s&to=%s&points=400".formatted(chamber, from, to);
+    }
+
+    private static void charts(Client owner, List<String> chambers, String stretch, Instant now)
+            throws InterruptedException {
+        Duration length = STRETCHES.get(stretch);
+        Load.Call call = each -> owner.status(
+                        chart(chambers.get((int) (Math.random() * CHAMBERS)), now.minus(length), now.plusSeconds(1)))
+                == 200;
+        Load.run(1, 5, 3, call);
+        Result result = Load.run(1, 5, 20, call);
+        System.out.printf(
+                "Chart     %-5s median %5.1f ms, p95 %5.1f ms, failures %d%n",
+                stretch, result.quantile(0.5), result.quantile(0.95), result.failures());
+    }
+
+    private static void peaks(Client owner, String chamber, Instant now, int readings) {
+        long planted = SPIKES.stream().filter(index -> index < readings).count();
+        var air = owner.get(chart(chamber, now.minus(Duration.ofDays(366)), now.plusSeconds(1)))
+                .body();
+        long seen = air.path("points")
+                .valueStream()
+                .filter(point -> point.path("celsiusMax").asDouble() == SPIKE)
+                .count();
+        System.out.printf(
+                "Peaks     %d planted, %d seen over a year in %d points, %d excursions%n",
+                planted, seen, air.path("points").size(), air.path("events").size());
+    }
+}

@@ -1,0 +1,95 @@
+package elvaro.bench;
+
+import elvaro.server.support.Client;
+import java.io.IOException;
+import java.net.HttpURLConnection;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/** The packaged application in a process of its own, with 512 MB of heap, an empty house and its owner. */
+final class ServerUnderTest implements AutoCloseable {
+    private static final String OWNER = "bench@brackenrow.example";
+    private static final String PASSWORD = "bone and tallow";
+
+    private final Process process;
+    private final int port;
+
+    private ServerUnderTest(Process process, int port) {
+        this.process = process;
+        this.port = port;
+    }
+
+    /** Starts it on the database the environment names, and makes the owner. */
+    static ServerUnderTest start(Path jar, Path log) throws IOException, InterruptedException {
+        int port = freePort();
+        ProcessBuilder builder = new ProcessBuilder("java", "-Xmx512m", "-jar", jar.toString())
+                .redirectErrorStream(true)
+                .redirectOutput(log.toFile());
+        builder.environment().put("ELVARO_HTTP_PORT", String.valueOf(port));
+        builder.environment().put("ELVARO_PACKS_A_MINUTE", "1000000");
+        ServerUnderTest server = new ServerUnderTest(builder.start(), port);
+        for (int tries = 0; !server.ready(); tries++) {
+            if (!server.process.isAlive() || tries > 600) {
+                throw new IllegalStateException("The server did not start:\n" + Files.readString(log));
+            }
+            Thread.sleep(200);
+        }
+        String code = Files.readAllLines(log).stream()
+                .filter(line -> line.startsWith("One-time code"))
+                .findFirst()
+                .orElseThrow()
+                .replaceAll(".*: ", "");
+        Client client = server.client();
+        client.must(client.setUp(code, OWNER, PASSWORD));
+        return server;
+    }
+
+    private boolean ready() {
+        try {
+            HttpURLConnection connection =
+                    (HttpURLConnection) URI.create("http://127.0.0.1:" + port + "/actuator/health/readiness")
+                            .toURL()
+                            .openConnection();
+            return connection.getResponseCode() == 200;
+        } catch (IOException notYet) {
+            return false;
+        }
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    Client client() {
+        return new Client(port);
+    }
+
+    Client signedIn() {
+        Client client = client();
+        client.must(client.signIn(OWNER, PASSWORD));
+        return client;
+    }
+
+    Client owner() {
+        return signedIn();
+    }
+
+    /** What the process holds of the machine's memory. */
+    long residentMegabytes() throws IOException {
+        return Files.readAllLines(Path.of("/proc/" + process.pid() + "/status")).stream()
+                .filter(line -> line.startsWith("VmRSS"))
+                .mapToLong(line -> Long.parseLong(line.replaceAll("\\D", "")) / 1024)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Override
+    public void close() throws InterruptedException {
+        process.destroy();
+        process.waitFor();
+    }
+}
