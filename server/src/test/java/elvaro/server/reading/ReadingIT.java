@@ -96,7 +96,8 @@ class ReadingIT {
     @CsvSource(
             delimiter = '|',
             value = {
-                "no JSON|{nothing|no JSON",
+                "no JSON|[{nothing|no JSON",
+                "no array|{}|A pack is a JSON array",
                 "a hot probe|[{'n':'a','u':'Cel','v':2},{'n':'a','u':'Cel','v':99}]|Record 2: 99.0 °C is out of range",
                 "the future|[{'n':'a','u':'Cel','v':2,'t':3600}]|still to come",
                 "long ago|[{'n':'a','u':'Cel','v':2,'bt':1000000000}]|ten years",
