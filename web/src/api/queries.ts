@@ -63,11 +63,12 @@ export const useLot = (id: string) =>
     queryFn: () => answer(api.GET('/api/lots/{id}', { params: { path: { id } } })),
   });
 
-export const usePiece = (id: string) =>
-  useQuery({
-    queryKey: ['pieces', id],
-    queryFn: () => answer(api.GET('/api/pieces/{id}', { params: { path: { id } } })),
-  });
+export const pieceQuery = (id: string) => ({
+  queryKey: ['pieces', id],
+  queryFn: () => answer(api.GET('/api/pieces/{id}', { params: { path: { id } } })),
+});
+
+export const usePiece = (id: string) => useQuery(pieceQuery(id));
 
 export const useCutPieces = () =>
   useQuery({ queryKey: ['pieces', 'cut'], queryFn: () => answer(api.GET('/api/pieces/cut')) });

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import type { Answers } from '../api/client';
 import { Problem } from '../api/client';
 import { useUnits } from './units';
@@ -29,20 +29,33 @@ interface QuestionsProps {
   busy: boolean;
   /** The word on the button that keeps the value. */
   keep?: string;
+  /** What else can be done, beside the button. */
+  or?: ReactNode;
+  /** Whether it lets whoever is at something else go on. */
+  quiet?: boolean;
   onAnswer: (answers: Answers) => void;
 }
 
 /** Doubts about a value, each to be settled before it is kept. Changing the value instead is always open. */
-export function Questions({ failure, busy, keep = 'Keep it', onAnswer }: QuestionsProps) {
+export function Questions({
+  failure,
+  busy,
+  keep = 'Keep it',
+  or = 'or change the value above',
+  quiet = false,
+  onAnswer,
+}: QuestionsProps) {
   const units = useUnits();
   const [reasons, setReasons] = useState<Answers>({});
   const box = useRef<HTMLDivElement>(null);
   const questions = failure instanceof Problem ? failure.questions : [];
   useEffect(() => {
     // The question may lie below the fold; whoever is asked must see it.
-    box.current?.scrollIntoView({ block: 'nearest' });
-    box.current?.focus({ preventScroll: true });
-  }, [failure]);
+    if (!quiet) {
+      box.current?.scrollIntoView({ block: 'nearest' });
+      box.current?.focus({ preventScroll: true });
+    }
+  }, [failure, quiet]);
   if (questions.length === 0) {
     return null;
   }
@@ -83,7 +96,7 @@ export function Questions({ failure, busy, keep = 'Keep it', onAnswer }: Questio
             {keep}
           </Button>
           <Typography variant="body2" component="span" sx={{ ml: 2, color: 'text.secondary' }}>
-            or change the value above
+            {or}
           </Typography>
         </Box>
       </Stack>

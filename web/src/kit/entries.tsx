@@ -1,15 +1,20 @@
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useMutation } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import { answer, api, Problem, type PieceView, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
 import { newId } from './drafts';
+import { didNotGetThrough, dropFromOutbox, putAside, waitsInOutbox } from './outbox';
 
 type EntryForm = Schema['EntryForm'];
 export type NewEntry = Pick<EntryForm, 'kind'> & Partial<EntryForm>;
 
-const put = (pieceId: string, entryId: string, entry: NewEntry): Promise<PieceView> =>
+/** Kinds that may wait on this device; what else is written leads on to what needs Elvaro's answer. */
+const mayWait = new Set<EntryForm['kind']>(['WEIGHED', 'NOTE']);
+
+export const putEntry = (pieceId: string, entryId: string, entry: NewEntry): Promise<PieceView> =>
   answer(
     api.PUT('/api/pieces/{id}/log/{entryId}', {
       params: { path: { id: pieceId, entryId } },
@@ -25,13 +30,25 @@ export function useWriteEntry(pieceId: string) {
   const [entryId, setEntryId] = useState(newId);
   const undo = useUndo();
   const mutation = useMutation({
-    mutationFn: ({ entry }: { entry: NewEntry; said?: string }) => put(pieceId, entryId, entry),
-    onSuccess: async (_, { said }) => {
+    networkMode: 'always',
+    mutationFn: async ({ entry, name }: { entry: NewEntry; name?: string; said?: string }) => {
+      try {
+        await putEntry(pieceId, entryId, entry);
+        return 'stored';
+      } catch (failure) {
+        if (!name || !mayWait.has(entry.kind) || !didNotGetThrough(failure)) {
+          throw failure;
+        }
+        putAside({ pieceId, entryId, entry: { at: new Date().toISOString(), ...entry }, name });
+        return 'waiting';
+      }
+    },
+    onSuccess: (where, { name, said }) => {
       if (said) {
-        undo(said, pieceId, entryId);
+        undo(where === 'waiting' ? `${name} kept on this device` : said, pieceId, entryId);
       }
       setEntryId(newId());
-      await refresh();
+      void refresh();
     },
     onError: async (failure) => {
       // The first try was stored after all and its answer lost; then the value was changed. What was stored is shown,
@@ -61,15 +78,24 @@ export function UndoProvider({ children }: { children: ReactNode }) {
   const offer = useCallback<OfferUndo>((said, pieceId, entryId) => setLast({ said, pieceId, entryId }), []);
   const undo = useMutation({
     mutationFn: async () => {
-      if (last) {
-        await put(last.pieceId, newId(), { kind: 'TAKEN_BACK', corrects: last.entryId, words: 'Undone.' });
+      if (last && waitsInOutbox(last.entryId)) {
+        dropFromOutbox(last.entryId);
+      } else if (last) {
+        await putEntry(last.pieceId, newId(), {
+          kind: 'TAKEN_BACK',
+          corrects: last.entryId,
+          words: 'Undone.',
+        });
       }
     },
-    onSettled: async () => {
+    networkMode: 'always',
+    onSettled: () => {
       setLast(null);
-      await refresh();
+      void refresh();
     },
   });
+  // On a phone what is pressed next lies at the foot.
+  const phone = useMediaQuery('(max-width:899px)');
   const close = useMemo(() => () => setLast(null), []);
   return (
     <UndoContext.Provider value={offer}>
@@ -79,8 +105,7 @@ export function UndoProvider({ children }: { children: ReactNode }) {
         autoHideDuration={UNDO_MS}
         onClose={(_, reason) => reason === 'timeout' && close()}
         message={last?.said}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-        sx={{ mb: { xs: 8, md: 0 } }}
+        anchorOrigin={{ vertical: phone ? 'top' : 'bottom', horizontal: 'right' }}
         action={
           <>
             <Button color="inherit" onClick={() => undo.mutate()} disabled={undo.isPending}>

@@ -5,7 +5,7 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { useState, type FormEvent } from 'react';
+import { useEffect, useRef, useState, type FormEvent } from 'react';
 import type { Answers, PieceView, Schema } from '../api/client';
 import { useDraft } from '../kit/drafts';
 import { useWriteEntry } from '../kit/entries';
@@ -13,6 +13,8 @@ import { ProblemNotice, Questions } from '../kit/Notices';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { percent, useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
+import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
+import type { Shown } from '../weigh/scale';
 
 export type EntryKind = Extract<
   Schema['EntryForm']['kind'],
@@ -40,10 +42,12 @@ interface Props {
   /** The entry to be corrected, if this is a correction. */
   corrects?: Schema['EntryView'];
   onSaved: () => void;
+  /** A scale that sends its figure, and how many layings of it were kept already. */
+  scale?: { shown: Shown; keptLaying: number };
 }
 
 /** One entry for one piece: the figure large, the last weight beside it, questions before it is kept. */
-export function EntryPanel({ piece, kind, corrects, onSaved }: Props) {
+export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
   const units = useUnits();
   const { card } = piece;
   const [draft, setDraft, clearDraft] = useDraft<Draft>(`${kind} ${corrects?.id ?? card.id}`, () => ({
@@ -54,29 +58,45 @@ export function EntryPanel({ piece, kind, corrects, onSaved }: Props) {
   const [askWhen, setAskWhen] = useState(draft.at !== '');
   const write = useWriteEntry(card.id);
   const words = wording[kind];
-  const grams = kind === 'NOTE' ? 0 : units.readWeight(draft.weight);
+  const [typing, setTyping] = useState(draft.weight !== '');
+  const live = scale && !typing ? scale : null;
+  // What a question was asked about stays the weight, though the piece is lifted meanwhile.
+  const [asked, setAsked] = useState<number | null>(null);
+  const fromScale = live && isKeepable(live.shown, live.keptLaying) ? live.shown.grams : null;
+  const grams = kind === 'NOTE' ? 0 : live ? fromScale : units.readWeight(draft.weight);
   const ready = kind === 'NOTE' ? draft.words.trim() !== '' : grams !== null && grams > 0;
+  const button = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    // Enter keeps a steady figure, wherever the keys were before; but a note that is being written is left alone.
+    const writing = document.activeElement?.closest('form') === button.current?.form;
+    if (fromScale !== null && !writing) {
+      button.current?.focus({ preventScroll: true });
+    }
+  }, [fromScale]);
 
   const change = (part: Partial<Draft>) => {
     setDraft({ ...draft, ...part });
     write.startOver();
   };
   const save = (answers: Answers) => {
-    if (!ready || grams === null) {
+    const kept = Object.keys(answers).length > 0 ? (asked ?? grams) : grams;
+    if (kept === null || (kept === 0 && kind !== 'NOTE')) {
       return;
     }
-    const said = kind === 'NOTE' ? `${card.tag}: noted` : `${card.tag}: ${units.weight(grams)} saved`;
+    setAsked(kept);
+    const name = kind === 'NOTE' ? `${card.tag}: note` : `${card.tag}: ${units.weight(kept)}`;
     write.mutate(
       {
+        name,
         entry: {
           kind,
-          grams,
+          grams: kept,
           words: draft.words.trim(),
           at: draft.at === '' ? undefined : dayjs(draft.at).toISOString(),
           corrects: corrects?.id,
           answers,
         },
-        said,
+        said: kind === 'NOTE' ? `${card.tag}: noted` : `${name} saved`,
       },
       {
         onSuccess: () => {
@@ -88,7 +108,9 @@ export function EntryPanel({ piece, kind, corrects, onSaved }: Props) {
   };
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    save({});
+    if (ready) {
+      save({});
+    }
   };
 
   return (
@@ -104,12 +126,21 @@ export function EntryPanel({ piece, kind, corrects, onSaved }: Props) {
           </Typography>
           <Typography>
             Last {units.weight(card.nowGrams)}, {percent(card.shrinkFraction)} gone
+            {card.expectedNowGrams != null && `; expected now ${units.weight(card.expectedNowGrams)}`}
             {card.coatGrams > 0 &&
               `; its coat of ${units.weight(card.coatGrams)} is taken off the scale's figure`}
           </Typography>
         </Box>
       </Box>
-      {kind !== 'NOTE' && (
+      {live && (
+        <LiveWeight
+          shown={live.shown}
+          keptLaying={live.keptLaying}
+          tag={card.tag}
+          onType={() => setTyping(true)}
+        />
+      )}
+      {kind !== 'NOTE' && !live && (
         <WeightField
           label={words.ask}
           text={draft.weight}
@@ -148,8 +179,14 @@ export function EntryPanel({ piece, kind, corrects, onSaved }: Props) {
         )
       )}
       <ProblemNotice failure={write.error} />
-      <Questions failure={write.error} busy={write.isPending} onAnswer={save} />
+      <Questions
+        failure={write.error}
+        busy={write.isPending}
+        keep={asked ? `Keep ${units.weight(asked)}` : undefined}
+        onAnswer={save}
+      />
       <Button
+        ref={button}
         type="submit"
         variant="contained"
         size="large"

@@ -13,7 +13,9 @@ import { columns, Part } from './Part';
 
 type Probe = Schema['DeviceView'];
 
-/** Climate probes: which chamber each speaks for, and its token. */
+const SCALE = 'scale';
+
+/** Probes and scales: what each speaks for, and its token. */
 export function Probes() {
   const devices = useDevices();
   const [shown, setShown] = useState<Probe | null>(null);
@@ -24,8 +26,8 @@ export function Probes() {
   return (
     <Box id="probes">
       <Part
-        title="Climate probes"
-        about="A probe sends temperature, humidity and air speed by itself. A chamber has one. How it speaks stands in the guide."
+        title="Probes and scales"
+        about="A probe sends temperature, humidity and air speed by itself; a chamber has one. A scale sends its figure to Weigh. How they speak stands in the guide."
       >
         {devices.data?.map((probe) => (
           <Row key={probe.id} probe={probe} onToken={told} />
@@ -65,7 +67,7 @@ function Row({ probe, onToken }: { probe: Probe; onToken: (probe: Probe) => Prom
     >
       <Box sx={{ flex: 1, minWidth: 180 }}>
         <Typography sx={{ typography: 'h3' }}>{probe.name}</Typography>
-        <Typography>{probe.chamberName}</Typography>
+        <Typography>{probe.chamberName ?? 'scale'}</Typography>
       </Box>
       <Button color="inherit" onClick={() => renew.mutate()} aria-label={`New token for ${probe.name}`}>
         New token
@@ -84,7 +86,12 @@ function Add({ onAdded }: { onAdded: (probe: Probe) => Promise<void> }) {
   const [form, setForm] = useState(fresh);
   const add = useMutation({
     mutationFn: ({ id, name, chamberId }: typeof form) =>
-      answer(api.PUT('/api/devices/{id}', { params: { path: { id } }, body: { name, chamberId } })),
+      answer(
+        api.PUT('/api/devices/{id}', {
+          params: { path: { id } },
+          body: { name, chamberId: chamberId === SCALE ? undefined : chamberId },
+        }),
+      ),
     onSuccess: async (probe) => {
       setForm(fresh());
       await onAdded(probe);
@@ -97,7 +104,7 @@ function Add({ onAdded }: { onAdded: (probe: Probe) => Promise<void> }) {
   return (
     <Box component="form" onSubmit={submit} noValidate sx={columns}>
       <TextField
-        label="Name of the probe"
+        label="Name of the device"
         value={form.name}
         onChange={(event) => {
           setForm({ ...form, name: event.target.value });
@@ -106,16 +113,17 @@ function Add({ onAdded }: { onAdded: (probe: Probe) => Promise<void> }) {
       />
       <TextField
         select
-        label="Chamber it measures"
+        label="What it measures"
         value={form.chamberId}
         onChange={(event) => {
           setForm({ ...form, chamberId: event.target.value });
           add.reset();
         }}
       >
+        <MenuItem value={SCALE}>weight: a scale</MenuItem>
         {chambers.data?.map((chamber) => (
           <MenuItem key={chamber.id} value={chamber.id}>
-            {chamber.name}
+            air of {chamber.name}
           </MenuItem>
         ))}
       </TextField>
@@ -124,7 +132,7 @@ function Add({ onAdded }: { onAdded: (probe: Probe) => Promise<void> }) {
         variant="outlined"
         disabled={add.isPending || form.name.trim() === '' || form.chamberId === ''}
       >
-        Add a probe
+        Add the device
       </Button>
       <ProblemNotice failure={add.error} />
     </Box>

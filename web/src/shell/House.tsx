@@ -5,6 +5,7 @@ import { SetUp } from '../account/SetUp';
 import { SignIn } from '../account/SignIn';
 import { useSession } from '../api/queries';
 import { UndoProvider } from '../kit/entries';
+import { OutboxStrip } from '../kit/OutboxStrip';
 import { Page, Waiting } from '../kit/Page';
 import { Hatchings } from '../kit/streams';
 import { Room } from '../room/Room';
@@ -51,6 +52,7 @@ export function House() {
       <Hatchings />
       <Rail me={session.data.me} />
       <Shortcuts />
+      <OutboxStrip accountId={session.data.me.id} />
       <Suspense fallback={<Waiting />}>
         <Routes>
           <Route path="/" element={<Room />} />

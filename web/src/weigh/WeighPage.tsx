@@ -1,13 +1,29 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useEffect, useState, type ComponentProps } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { usePiece, useRoom } from '../api/queries';
+import { pieceQuery, queryClient, usePiece, useRoom } from '../api/queries';
 import { Page, Waiting } from '../kit/Page';
 import { dueWords } from '../kit/words';
 import { EntryPanel } from '../piece/EntryPanel';
 import { PieceFinder } from '../shell/Search';
+import { useScale, useScales } from './scale';
+import { ScaleBar } from './ScaleBar';
+
+type ScaleNow = ComponentProps<typeof EntryPanel>['scale'];
+
+const MOST_BEFOREHAND = 40;
+
+/** Fetches what is due before it is asked for, so that weighing goes on where the network ends. */
+function useBeforehand(pieces: (string | undefined)[]) {
+  const wanted = pieces.slice(0, MOST_BEFOREHAND).join(' ');
+  useEffect(() => {
+    for (const id of wanted.split(' ').filter(Boolean)) {
+      void queryClient.prefetchQuery({ ...pieceQuery(id), gcTime: 8 * 3_600_000 });
+    }
+  }, [wanted]);
+}
 
 /** Get weights in, fast: pick by tag or take the next one due; Enter saves and goes on. */
 export default function WeighPage() {
@@ -19,9 +35,14 @@ export default function WeighPage() {
   const due = (room.data?.due ?? []).filter(
     (each) => each.work === 'WEIGH' && each.pieceId && !saved.includes(each.pieceId),
   );
+  const using = useScales();
+  const shown = useScale(using.scale?.id);
+  const [keptLaying, setKeptLaying] = useState(0);
+  useBeforehand(due.map((each) => each.pieceId));
   const choose = (id: string) => setSearch({ piece: id }, { replace: true });
   const goOn = () => {
     const next = due.find((each) => each.pieceId !== chosen)?.pieceId;
+    setKeptLaying(shown?.laying ?? keptLaying);
     if (chosen) {
       setSaved([...saved, chosen]);
     }
@@ -36,7 +57,7 @@ export default function WeighPage() {
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 560px) 300px' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 560px) minmax(280px, 420px)' },
           gap: { xs: 3, md: 6 },
         }}
       >
@@ -44,7 +65,15 @@ export default function WeighPage() {
           <Box sx={{ mb: 3, maxWidth: 360 }}>
             <PieceFinder label="Tag of the piece" autoFocus={!chosen} onPick={(piece) => choose(piece.id)} />
           </Box>
-          {chosen && <Chosen key={chosen} id={chosen} onSaved={goOn} />}
+          <ScaleBar using={using} shown={shown} />
+          {chosen && (
+            <Chosen
+              key={chosen}
+              id={chosen}
+              onSaved={goOn}
+              scale={shown ? { shown, keptLaying } : undefined}
+            />
+          )}
         </Box>
         <Box component="section" aria-labelledby="to-weigh">
           <Typography id="to-weigh" variant="h2" sx={{ mb: 1 }}>
@@ -69,8 +98,11 @@ export default function WeighPage() {
               <Typography component="span" sx={{ typography: 'h3', width: '3rem', textAlign: 'left' }}>
                 {each.tag}
               </Typography>
-              <Typography component="span" variant="body2" noWrap>
-                {each.cutName}, {dueWords(each)}
+              <Typography component="span" variant="body2" noWrap sx={{ flex: 1, textAlign: 'left' }}>
+                {each.cutName}
+              </Typography>
+              <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>
+                {dueWords(each)}
               </Typography>
             </Button>
           ))}
@@ -80,7 +112,7 @@ export default function WeighPage() {
   );
 }
 
-function Chosen({ id, onSaved }: { id: string; onSaved: () => void }) {
+function Chosen({ id, onSaved, scale }: { id: string; onSaved: () => void; scale: ScaleNow | undefined }) {
   const piece = usePiece(id);
   if (!piece.data) {
     return <Waiting failure={piece.error} />;
@@ -88,5 +120,5 @@ function Chosen({ id, onSaved }: { id: string; onSaved: () => void }) {
   if (piece.data.card.state !== 'HANGING') {
     return <Typography>{piece.data.card.tag} no longer hangs. Choose another.</Typography>;
   }
-  return <EntryPanel piece={piece.data} kind="WEIGHED" onSaved={onSaved} />;
+  return <EntryPanel piece={piece.data} kind="WEIGHED" onSaved={onSaved} scale={scale} />;
 }

@@ -1,5 +1,6 @@
 package elvaro.e2e;
 
+import elvaro.server.support.Client;
 import java.io.IOException;
 import java.net.HttpURLConnection;
 import java.net.ServerSocket;
@@ -39,6 +40,21 @@ final class House {
     /** A house nobody lives in yet. */
     static House empty() {
         return open("empty", false);
+    }
+
+    /** A shop of its own for one test class: Maren's, with nothing in it. */
+    static House shop(String name) {
+        House house = open(name, false);
+        Client client = house.client();
+        if (client.get("/api/session").body().path("setupNeeded").asBoolean()) {
+            client.must(client.setUp(house.code(), OWNER, PASSWORD));
+        }
+        return house;
+    }
+
+    /** The API of this house, for nobody yet. */
+    Client client() {
+        return new Client(URI.create(address).getPort());
     }
 
     private static synchronized House open(String name, boolean demo) {

@@ -137,8 +137,8 @@ class KilledIT {
     /** A probe that sends a reading in every pack, without pause, until told to stop. */
     private Thread measureUntil(AtomicBoolean stop) {
         Client owner = signedIn();
-        String token = owner.must(owner.put(
-                        "/api/devices/" + UUID.randomUUID(), Map.of("name", "Probe", "chamberId", chamber)))
+        String token = owner.must(
+                        owner.put("/api/devices/" + UUID.randomUUID(), Map.of("name", "Probe", "chamberId", chamber)))
                 .body()
                 .path("token")
                 .asString();

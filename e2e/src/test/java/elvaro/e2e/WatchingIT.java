@@ -89,16 +89,16 @@ class WatchingIT {
     @Test
     void a_probe_is_added_speaks_and_is_shut_out() {
         maren.go("Settings");
-        maren.fill("Name of the probe", "Ice probe");
-        maren.page.getByLabel("Chamber it measures").click();
+        maren.fill("Name of the device", "Ice probe");
+        maren.page.getByLabel("What it measures").click();
         maren.page
-                .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Long chest"))
+                .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("air of Long chest"))
                 .click();
-        maren.press("Add a probe");
+        maren.press("Add the device");
         Locator told = maren.page.getByText("Give Ice probe this token now");
         assertThat(told).isVisible();
         String token = told.locator("strong").textContent();
-        Client device = new Client(java.net.URI.create(house.address).getPort());
+        Client device = house.client();
         assertThat(device.pack(token, "[{\"n\":\"t\",\"u\":\"Cel\",\"v\":0.4}]").status())
                 .isEqualTo(200);
         maren.go("Room");

@@ -4,6 +4,7 @@ import elvaro.devices.SimulatedChamber;
 import elvaro.devices.SimulatedChamber.Fault;
 import elvaro.devices.SimulatedChamber.Sample;
 import elvaro.server.demo.Scenario.Room;
+import elvaro.server.device.DeviceService;
 import elvaro.server.reading.AirArchive;
 import elvaro.server.reading.AirArchive.Past;
 import elvaro.server.reading.AirEvent;
@@ -35,14 +36,21 @@ class Weather {
 
     private final AirArchive archive;
     private final AirService air;
+    private final DeviceService devices;
     private final Clock clock;
-    private final String probeSecret;
+    private final String deviceSecret;
 
-    Weather(AirArchive archive, AirService air, Clock clock, @Value("${elvaro.demo-probe-secret}") String probeSecret) {
+    Weather(
+            AirArchive archive,
+            AirService air,
+            DeviceService devices,
+            Clock clock,
+            @Value("${elvaro.demo-device-secret}") String deviceSecret) {
         this.archive = archive;
         this.air = air;
+        this.devices = devices;
         this.clock = clock;
-        this.probeSecret = probeSecret;
+        this.deviceSecret = deviceSecret;
     }
 
     /** @param rooms the chambers' ids by the scenario's key */
@@ -54,9 +62,12 @@ class Weather {
             }
             UUID chamber = rooms.get(room.key());
             archive.keep(chamber, season(room, now, random.nextLong()));
-            if (!probeSecret.isEmpty()) {
-                archive.probe(Scenario.id(random), "Probe " + room.name(), chamber, probeSecret + "-" + room.key());
+            if (!deviceSecret.isEmpty()) {
+                devices.restore(Scenario.id(random), "Probe " + room.name(), chamber, deviceSecret + "-" + room.key());
             }
+        }
+        if (!deviceSecret.isEmpty()) {
+            devices.restore(Scenario.id(random), "Bench scale", null, deviceSecret + "-scale");
         }
         air.view(rooms.get("P"), now.minus(COMPRESSOR_FAILED.plusDays(1)), now, 10).events().stream()
                 .filter(event -> event.kind() == AirEvent.WARM)

@@ -1,12 +1,6 @@
 package elvaro.server.reading;
 
-import elvaro.server.chamber.Chamber;
-import elvaro.server.chamber.ChamberService;
-import elvaro.server.shared.Refusal;
-import elvaro.server.shared.Secret;
-import java.time.Clock;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -16,15 +10,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class AirArchive {
     private final AirStore store;
-    private final DeviceRepository devices;
-    private final ChamberService chambers;
-    private final Clock clock;
 
-    AirArchive(AirStore store, DeviceRepository devices, ChamberService chambers, Clock clock) {
+    AirArchive(AirStore store) {
         this.store = store;
-        this.devices = devices;
-        this.chambers = chambers;
-        this.clock = clock;
     }
 
     /**
@@ -42,13 +30,5 @@ public class AirArchive {
                 readings.stream()
                         .map(past -> new AirReading(past.at().getEpochSecond(), past.celsius(), past.humidity(), null))
                         .toList());
-    }
-
-    /** A probe whose token is known already. */
-    @Transactional
-    public void probe(UUID id, String name, UUID chamberId, String token) {
-        Chamber chamber = chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
-        devices.save(new Device(
-                id, name, chamber, Secret.hash(token), clock.instant().truncatedTo(ChronoUnit.MICROS)));
     }
 }

@@ -1,5 +1,6 @@
 package elvaro.server.reading;
 
+import elvaro.server.device.PackReader;
 import elvaro.server.reading.ReadingService.Taken;
 import elvaro.server.shared.Refusal;
 import jakarta.validation.Valid;
@@ -29,9 +30,6 @@ import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 class AirController {
-    private static final int LARGEST_PACK = 2_000_000;
-    private static final String BEARER = "Bearer ";
-
     private final ReadingService readings;
     private final AirService air;
 
@@ -71,14 +69,7 @@ class AirController {
     @PostMapping("/devices/readings")
     Taken take(@RequestHeader(name = "Authorization", defaultValue = "") String authorization, InputStream body)
             throws IOException {
-        if (!authorization.startsWith(BEARER)) {
-            throw Refusal.unknownDevice();
-        }
-        byte[] pack = body.readNBytes(LARGEST_PACK + 1);
-        if (pack.length > LARGEST_PACK) {
-            throw Refusal.tooLarge("At most %d bytes a pack. Nothing was kept.".formatted(LARGEST_PACK));
-        }
-        return readings.take(authorization.substring(BEARER.length()).strip(), pack);
+        return readings.take(PackReader.token(authorization), PackReader.bytes(body));
     }
 
     @GetMapping("/api/chambers/{id}/air")

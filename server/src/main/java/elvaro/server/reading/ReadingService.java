@@ -1,11 +1,10 @@
 package elvaro.server.reading;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.server.chamber.ChamberService;
-import elvaro.server.reading.SenMl.Measured;
+import elvaro.server.device.DeviceService;
+import elvaro.server.device.PackReader;
+import elvaro.server.device.SenMl.Measured;
 import elvaro.server.shared.Refusal;
-import io.github.bucket4j.Bucket;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -15,25 +14,18 @@ import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
-import tools.jackson.core.JacksonException;
-import tools.jackson.core.JsonParser;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Takes readings in, a pack or a file at a time, whole or not at all. */
 @Service
 public class ReadingService {
-    private static final int MOST_RECORDS = 20_000;
-    private static final int MOST_DEVICES_KEPT = 10_000;
     private static final Duration AHEAD = Duration.ofMinutes(5);
     private static final Duration LONGEST_AGO = Duration.ofDays(3_660);
 
-    private final Cache<UUID, Bucket> packs =
-            Caffeine.newBuilder().maximumSize(MOST_DEVICES_KEPT).build();
     private final DeviceService devices;
     private final ChamberService chambers;
     private final AirStore store;
     private final TransactionTemplate transaction;
-    private final JsonMapper json;
+    private final PackReader packs;
     private final Clock clock;
     private final int packsAMinute;
 
@@ -42,14 +34,14 @@ public class ReadingService {
             ChamberService chambers,
             AirStore store,
             TransactionTemplate transaction,
-            JsonMapper json,
+            PackReader packs,
             Clock clock,
             @Value("${elvaro.packs-a-minute}") int packsAMinute) {
         this.devices = devices;
         this.chambers = chambers;
         this.store = store;
         this.transaction = transaction;
-        this.json = json;
+        this.packs = packs;
         this.clock = clock;
         this.packsAMinute = packsAMinute;
     }
@@ -69,32 +61,7 @@ public class ReadingService {
      * @throws Refusal if the token is nobody's, packs come too fast, or a record is wrong
      */
     public Taken take(String token, byte[] pack) {
-        return devices.asDevice(token, (device, chamber) -> {
-            if (!packs.get(device, each -> bucket()).tryConsume(1)) {
-                throw Refusal.tooMany(
-                        "At most %d packs a minute. Wait a minute; send more in one pack.".formatted(packsAMinute));
-            }
-            return keep(chamber, records(pack));
-        });
-    }
-
-    private Bucket bucket() {
-        return Bucket.builder()
-                .addLimit(limit -> limit.capacity(packsAMinute).refillGreedy(packsAMinute, Duration.ofMinutes(1)))
-                .build();
-    }
-
-    private List<Measured> records(byte[] pack) {
-        List<Measured> records;
-        try (JsonParser parser = json.createParser(pack)) {
-            records = SenMl.resolve(parser, clock.instant());
-        } catch (JacksonException malformed) {
-            throw Refusal.wrong("bad-pack", "pack", "This is no JSON. Nothing was kept.");
-        }
-        if (records.size() > MOST_RECORDS) {
-            throw Refusal.tooLarge("At most %d records a pack. Nothing was kept.".formatted(MOST_RECORDS));
-        }
-        return records;
+        return devices.asProbe(token, packsAMinute, (device, chamber) -> keep(chamber, packs.read(pack)));
     }
 
     private Taken keep(UUID chamber, List<Measured> records) {

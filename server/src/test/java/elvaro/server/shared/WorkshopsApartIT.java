@@ -33,9 +33,10 @@ class WorkshopsApartIT {
             String entry,
             String person,
             String plan,
-            String device) {
+            String device,
+            String scale) {
         List<String> ids() {
-            return List.of(chamber, lot, hanging, pulled, entry, person, plan, device);
+            return List.of(chamber, lot, hanging, pulled, entry, person, plan, device, scale);
         }
     }
 
@@ -50,10 +51,11 @@ class WorkshopsApartIT {
         String plan = UUID.randomUUID().toString();
         client.must(client.put("/api/plans/" + plan, Client.planBody(plan, chamber)));
         String device = UUID.randomUUID().toString();
-        Answer probe = client.must(client.put("/api/devices/" + device, Map.of("name", "Probe", "chamberId", chamber)));
         client.must(client.pack(
-                probe.body().path("token").asString(),
+                client.deviceToken(device, chamber),
                 "[{\"n\":\"t\",\"u\":\"Cel\",\"v\":9,\"bt\":%s}]".formatted(WARM)));
+        String scale = UUID.randomUUID().toString();
+        client.deviceToken(scale, null);
         String lot = client.get("/api/pieces/" + pieces.get(0))
                 .body()
                 .at("/card/lotId")
@@ -66,7 +68,8 @@ class WorkshopsApartIT {
                 entry,
                 owner.person().accountId().toString(),
                 plan,
-                device);
+                device,
+                scale);
     }
 
     /** A body each writing endpoint accepts, naming the other workshop's things. */
@@ -90,6 +93,7 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/devices/{id}", Map.of("name", "Mine", "chamberId", house.chamber()));
         bodies.put("PUT /api/devices/{id}/token", Map.of("version", 0));
         bodies.put("PUT /api/devices/{id}/revoke", Map.of("version", 0));
+        bodies.put("PUT /api/scales/{id}/tare", Map.of());
         bodies.put("PUT /api/lots/{id}", Client.lotBody(house.lot(), 9000));
         bodies.put(
                 "POST /api/lots/{id}/pieces",
@@ -170,15 +174,14 @@ class WorkshopsApartIT {
 
     private static String path(String pattern, House house) {
         String piece = pattern.startsWith("/api/bench") ? house.pulled() : house.hanging();
-        String id = pattern.startsWith("/api/chambers")
-                ? house.chamber()
-                : pattern.startsWith("/api/lots")
-                        ? house.lot()
-                        : pattern.startsWith("/api/people")
-                                ? house.person()
-                                : pattern.startsWith("/api/plans")
-                                        ? house.plan()
-                                        : pattern.startsWith("/api/devices") ? house.device() : piece;
+        Map<String, String> ids = Map.of(
+                "chambers", house.chamber(),
+                "lots", house.lot(),
+                "people", house.person(),
+                "plans", house.plan(),
+                "devices", house.device(),
+                "scales", house.scale());
+        String id = ids.getOrDefault(pattern.split("/")[2], piece);
         return pattern.replace("{id}", id)
                         .replace("{pieceId}", piece)
                         .replace("{entryId}", UUID.randomUUID().toString())

@@ -13,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -72,9 +73,24 @@ public final class Client {
         }
     }
 
+    /** Server-sent events as they come; closing the stream goes away. */
+    public Stream<String> events(String path) {
+        try {
+            return http.send(request(path).GET().build(), BodyHandlers.ofLines())
+                    .body();
+        } catch (java.io.IOException | InterruptedException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
     /** A pack as a probe sends it. */
     public Answer pack(String token, String pack) {
-        return exchange(HttpRequest.newBuilder(URI.create(base + "/devices/readings"))
+        return device("/devices/readings", token, pack);
+    }
+
+    /** A pack as a device sends it. */
+    public Answer device(String path, String token, String pack) {
+        return exchange(HttpRequest.newBuilder(URI.create(base + path))
                 .header("Authorization", "Bearer " + token)
                 .header("Content-Type", "application/senml+json")
                 .POST(BodyPublishers.ofString(pack)));
@@ -214,6 +230,13 @@ public final class Client {
                 Map.entry("consumablesMinor", 0)));
     }
 
+    /** Adds a probe of a chamber, or a scale where there is none; returns its token. */
+    public String deviceToken(String id, String chamberId) {
+        Map<String, Object> body = new java.util.HashMap<>(Map.of("name", "Device of " + chamberId));
+        body.put("chamberId", chamberId);
+        return must(put("/api/devices/" + id, body)).body().path("token").asString();
+    }
+
     /** A purchase of two striploins, to be hung in ten days. */
     public static Map<String, Object> planBody(String id, String chamberId) {
         return new java.util.HashMap<>(Map.ofEntries(
@@ -268,13 +291,22 @@ public final class Client {
 
     /** Receives a lot today and hangs it today in pieces of the given weights; returns the pieces' ids. */
     public List<String> hangToday(String chamberId, int days, int... grams) {
-        String today = get("/api/session").body().at("/me/today").asString();
+        return hangAgo(0, chamberId, days, grams);
+    }
+
+    /** The same, so many days ago. */
+    public List<String> hangAgo(int daysAgo, String chamberId, int days, int... grams) {
+        String today = java.time.LocalDate.parse(
+                        get("/api/session").body().at("/me/today").asString())
+                .minusDays(daysAgo)
+                .toString();
         String lot = UUID.randomUUID().toString();
         Map<String, Object> received =
                 lotBody(lot, java.util.Arrays.stream(grams).sum());
         received.put("receivedOn", today);
         received.put("cutCode", "strip");
         received.put("boneIn", false);
+        received.put("answers", Map.of("weight-unusual", ""));
         must(post("/api/lots", received));
         List<Map<String, Object>> pieces = java.util.Arrays.stream(grams)
                 .mapToObj(each -> hangBody(UUID.randomUUID().toString(), chamberId, each))

@@ -1,4 +1,4 @@
-package elvaro.server.reading;
+package elvaro.server.device;
 
 import java.util.List;
 import java.util.Optional;
@@ -9,7 +9,7 @@ import org.springframework.data.repository.Repository;
 interface DeviceRepository extends Repository<Device, UUID> {
     Optional<Device> findById(UUID id);
 
-    @Query("select d from Device d join fetch d.chamber where not d.revoked order by d.name")
+    @Query("select d from Device d left join fetch d.chamber where not d.revoked order by d.name")
     List<Device> open();
 
     Device save(Device device);

@@ -1,4 +1,4 @@
-package elvaro.server.reading;
+package elvaro.server.device;
 
 import elvaro.server.shared.Refusal;
 import java.time.Instant;
@@ -16,7 +16,7 @@ import tools.jackson.core.JsonToken;
  * Sensor measurement lists, RFC 8428: base name, base time, base unit and base value are resolved, so that each record
  * stands for itself.
  */
-final class SenMl {
+public final class SenMl {
     /** RFC 8428 section 4.4: version 10 is this RFC. */
     private static final int VERSION = 10;
 
@@ -32,7 +32,7 @@ final class SenMl {
      * @param unit of the registry, empty where none is given
      * @param value absent where it is a text, a truth or a sum
      */
-    record Measured(String name, String unit, Optional<Double> value, Instant at) {}
+    public record Measured(String name, String unit, Optional<Double> value, Instant at) {}
 
     private SenMl() {}
 

@@ -1,9 +1,9 @@
-package elvaro.server.reading;
+package elvaro.server.device;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import elvaro.server.reading.SenMl.Measured;
+import elvaro.server.device.SenMl.Measured;
 import elvaro.server.shared.Refusal;
 import java.time.Instant;
 import java.util.List;

@@ -1,12 +1,13 @@
-package elvaro.server.reading;
+package elvaro.server.device;
 
-import elvaro.server.reading.DeviceService.DeviceView;
+import elvaro.server.device.DeviceService.DeviceView;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,11 +27,12 @@ class DeviceController {
         this.service = service;
     }
 
+    /** @param chamberId what a probe measures; null for a scale */
     record DeviceForm(
-            @NotBlank(message = "The probe needs a name.") @Size(max = 60, message = "The name is too long.")
+            @NotBlank(message = "The device needs a name.") @Size(max = 60, message = "The name is too long.")
             String name,
 
-            @NotNull UUID chamberId) {}
+            @Nullable UUID chamberId) {}
 
     record SeenForm(@NotNull Integer version) {}
 

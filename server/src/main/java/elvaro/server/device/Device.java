@@ -1,4 +1,4 @@
-package elvaro.server.reading;
+package elvaro.server.device;
 
 import elvaro.server.chamber.Chamber;
 import elvaro.server.shared.EditedRow;
@@ -8,12 +8,17 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
 import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 
-/** A climate probe: whoever brings its token speaks for it. A chamber has one at a time, so that its air is one story. */
+/**
+ * A climate probe or a scale: whoever brings its token speaks for it. A probe has its chamber, and a chamber one probe at a
+ * time, so that its air is one story; a scale has none.
+ */
 @Entity
 @Table(name = "device")
 @Audited
@@ -33,7 +38,7 @@ class Device extends EditedRow {
 
     protected Device() {}
 
-    Device(UUID id, String name, Chamber chamber, String tokenHash, Instant madeAt) {
+    Device(UUID id, String name, @Nullable Chamber chamber, String tokenHash, Instant madeAt) {
         super(id);
         this.name = name.strip();
         this.chamber = chamber;
@@ -45,7 +50,7 @@ class Device extends EditedRow {
     void open(int seenVersion, String hash) {
         mustStillBe(seenVersion);
         if (revoked) {
-            throw Refusal.conflict("device-revoked", "This probe was shut out. Add it anew.");
+            throw Refusal.conflict("device-revoked", "This device was shut out. Add it anew.");
         }
         tokenHash = hash;
     }
@@ -63,7 +68,8 @@ class Device extends EditedRow {
         return name;
     }
 
-    Chamber chamber() {
-        return chamber;
+    /** What a probe measures; empty for a scale. */
+    Optional<Chamber> chamber() {
+        return Optional.ofNullable(chamber);
     }
 }

@@ -1,5 +1,7 @@
-package elvaro.server.reading;
+package elvaro.server.device;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.settings.WorkshopService;
@@ -8,20 +10,27 @@ import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.Secret;
 import elvaro.server.shared.SignedIn;
+import io.github.bucket4j.Bucket;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The probes of the workshop and their tokens. A token is shown once, when it is made. */
+/** The probes and scales of the workshop and their tokens. A token is shown once, when it is made. */
 @Service
 public class DeviceService {
+    private static final int MOST_DEVICES_KEPT = 10_000;
+
+    private final Cache<UUID, Bucket> requests =
+            Caffeine.newBuilder().maximumSize(MOST_DEVICES_KEPT).build();
     private final DeviceRepository devices;
     private final ChamberService chambers;
     private final WorkshopService workshops;
@@ -45,24 +54,25 @@ public class DeviceService {
     }
 
     /**
-     * A probe.
+     * A probe or a scale.
      *
+     * @param chamberId what a probe measures; absent for a scale
      * @param token right after it was made; it is not kept and not shown again
      */
     public record DeviceView(
             UUID id,
             int version,
             String name,
-            UUID chamberId,
-            String chamberName,
+            @Nullable UUID chamberId,
+            @Nullable String chamberName,
             @Nullable String token) {
         private static DeviceView of(Device device, @Nullable String token) {
             return new DeviceView(
                     device.id(),
                     device.version(),
                     device.name(),
-                    device.chamber().id(),
-                    device.chamber().name(),
+                    device.chamber().map(Chamber::id).orElse(null),
+                    device.chamber().map(Chamber::name).orElse(null),
                     token);
         }
     }
@@ -75,20 +85,40 @@ public class DeviceService {
     }
 
     /**
-     * Adds a probe; sent again, it is there once, but its token is not told twice.
+     * Adds a device; sent again, it is there once, but its token is not told twice.
      *
+     * @param chamberId what a probe measures; null for a scale
      * @throws Refusal if the chamber is not of this workshop, or has a probe
      */
     @Transactional
-    public DeviceView add(UUID id, String name, UUID chamberId) {
+    public DeviceView add(UUID id, String name, @Nullable UUID chamberId) {
         workshops.lock(); // One at a time, so that a chamber gets one probe and a retry finds the first one's.
         Optional<Device> known = devices.findById(id);
         if (known.isPresent()) {
             return DeviceView.of(known.get(), null);
         }
+        String token = Secret.make();
+        return DeviceView.of(save(id, name, chamberId, token), token);
+    }
+
+    /** Adds a device whose token is known already. */
+    @Transactional
+    public void restore(UUID id, String name, @Nullable UUID chamberId, String token) {
+        save(id, name, chamberId, token);
+    }
+
+    private Device save(UUID id, String name, @Nullable UUID chamberId, String token) {
+        Chamber chamber = chamberId == null ? null : withoutProbe(chamberId);
+        return devices.save(new Device(
+                id, name, chamber, Secret.hash(token), clock.instant().truncatedTo(ChronoUnit.MICROS)));
+    }
+
+    private Chamber withoutProbe(UUID chamberId) {
         Chamber chamber = chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
         devices.open().stream()
-                .filter(device -> device.chamber().id().equals(chamberId))
+                .filter(device -> device.chamber()
+                        .filter(each -> each.id().equals(chamberId))
+                        .isPresent())
                 .findFirst()
                 .ifPresent(device -> {
                     throw Refusal.conflict(
@@ -96,10 +126,7 @@ public class DeviceService {
                             "%s has a probe already, %s. Shut that one out first."
                                     .formatted(chamber.name(), device.name()));
                 });
-        String token = Secret.make();
-        Device device = new Device(
-                id, name, chamber, Secret.hash(token), clock.instant().truncatedTo(ChronoUnit.MICROS));
-        return DeviceView.of(devices.save(device), token);
+        return chamber;
     }
 
     /** A new token; the one before opens nothing any more. */
@@ -120,15 +147,43 @@ public class DeviceService {
         }
     }
 
-    private record Known(UUID id, UUID chamberId, SignedIn acting) {}
+    /**
+     * A scale of this workshop that was not shut out.
+     *
+     * @throws Refusal if there is none
+     */
+    @Transactional(readOnly = true)
+    public void mustBeScale(UUID id) {
+        devices.findById(id)
+                .filter(device -> !device.revoked() && device.chamber().isEmpty())
+                .orElseThrow(() -> Refusal.notFound("scale"));
+    }
+
+    private record Known(UUID id, Optional<UUID> chamberId, SignedIn acting) {}
+
+    /** Works for the probe whose token this is; see {@link #asScale}. */
+    public <T> T asProbe(String token, int mostAMinute, BiFunction<UUID, UUID, T> work) {
+        Known known = known(token, mostAMinute);
+        UUID chamber = known.chamberId().orElseThrow(Refusal::unknownDevice);
+        return current.actingAs(known.acting(), () -> work.apply(known.id(), chamber));
+    }
 
     /**
-     * Works for the device whose token this is. Looking one up crosses workshops, and so is plain SQL.
+     * Works for the scale whose token this is.
      *
-     * @param work of the device and its chamber
-     * @throws Refusal if it is nobody's, or was revoked
+     * @param mostAMinute requests of one device
+     * @throws Refusal if the token is nobody's, was revoked or is of another kind of device, or requests come too fast
      */
-    public <T> T asDevice(String token, BiFunction<UUID, UUID, T> work) {
+    public <T> T asScale(String token, int mostAMinute, Function<UUID, T> work) {
+        Known known = known(token, mostAMinute);
+        known.chamberId().ifPresent(chamber -> {
+            throw Refusal.unknownDevice();
+        });
+        return current.actingAs(known.acting(), () -> work.apply(known.id()));
+    }
+
+    /** Looking a token up crosses workshops, and so is plain SQL. */
+    private Known known(String token, int mostAMinute) {
         Known known = database.sql(
                         "select id, workshop_id, chamber_id from device where token_hash = ? and not revoked")
                 .param(Secret.hash(token))
@@ -137,11 +192,21 @@ public class DeviceService {
                     UUID workshop = UUID.fromString(row.getString("workshop_id"));
                     return new Known(
                             id,
-                            UUID.fromString(row.getString("chamber_id")),
+                            Optional.ofNullable(row.getString("chamber_id")).map(UUID::fromString),
                             new SignedIn(id, workshop, Role.BENCH_HAND, true, null));
                 })
                 .optional()
                 .orElseThrow(Refusal::unknownDevice);
-        return current.actingAs(known.acting(), () -> work.apply(known.id(), known.chamberId()));
+        if (!requests.get(known.id(), each -> bucket(mostAMinute)).tryConsume(1)) {
+            throw Refusal.tooMany("At most %d requests a minute. Wait a minute; send more in one, or less often."
+                    .formatted(mostAMinute));
+        }
+        return known;
+    }
+
+    private static Bucket bucket(int mostAMinute) {
+        return Bucket.builder()
+                .addLimit(limit -> limit.capacity(mostAMinute).refillGreedy(mostAMinute, Duration.ofMinutes(1)))
+                .build();
     }
 }

@@ -1,0 +1,162 @@
+package elvaro.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import elvaro.devices.Scale;
+import elvaro.server.support.Client;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+
+/** Ten pieces over the simulated scale, by keys alone, with and without a network. */
+class WeighingIT {
+    private static final int[] GREEN =
+            IntStream.range(0, 10).map(piece -> 4000 + 37 * piece).toArray();
+    private static final Pattern STEADY = Pattern.compile("Steady: Enter keeps it");
+
+    @TempDir
+    private Path folder;
+
+    private final House house = House.shop("weighing");
+    private final Client client = house.client();
+    private Thread scale = new Thread(() -> {});
+
+    @BeforeEach
+    void stand_at_the_scale() throws IOException {
+        client.must(client.signIn(House.OWNER, House.PASSWORD));
+        String token = client.deviceToken(UUID.randomUUID().toString(), null);
+        lay(0);
+        scale = new Thread(() -> {
+            try {
+                Scale.main(new String[] {
+                    house.address, token, folder.resolve("laid").toString(), "5", "60"
+                });
+            } catch (InterruptedException done) {
+                Thread.currentThread().interrupt();
+            }
+        });
+        scale.start();
+    }
+
+    @AfterEach
+    void leave() throws InterruptedException {
+        scale.interrupt();
+        scale.join();
+        client.get("/api/devices")
+                .body()
+                .forEach(device -> client.put(
+                        "/api/devices/%s/revoke".formatted(device.path("id").asString()),
+                        java.util.Map.of("version", device.path("version").asInt())));
+    }
+
+    private void lay(int grams) throws IOException {
+        Files.writeString(folder.resolve("laid"), String.valueOf(grams / 1000.0));
+    }
+
+    private List<String> hangTen() {
+        return client.hangAgo(1, client.chamber("Cabinet " + UUID.randomUUID(), 90_000), 28, GREEN);
+    }
+
+    private String tag(String piece) {
+        return client.get("/api/pieces/" + piece).body().at("/card/tag").asString();
+    }
+
+    private List<Integer> weighings(String piece) {
+        return client.get("/api/pieces/" + piece)
+                .body()
+                .path("log")
+                .valueStream()
+                .filter(entry -> entry.path("kind").asString().equals("WEIGHED"))
+                .map((JsonNode entry) -> entry.path("grams").asInt())
+                .toList();
+    }
+
+    private void begin(Visitor maren, String tag) {
+        maren.page.keyboard().press("w");
+        maren.sees("Weigh");
+        maren.page.keyboard().type(tag);
+        maren.page
+                .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(tag))
+                .waitFor();
+        maren.page.keyboard().press("Enter");
+    }
+
+    /** Lifts what lies there, lays another on, and keeps it once it is steady. */
+    private void weigh(Visitor maren, String tag, int grams, String said) throws IOException {
+        lay(0);
+        assertThat(maren.page.getByText("Lay %s on the scale".formatted(tag))).isVisible();
+        lay(grams);
+        assertThat(maren.page.getByText(STEADY)).isVisible();
+        maren.page.keyboard().press("Enter");
+        assertThat(maren.page.getByText(Pattern.compile(tag + ": .* " + said))).isVisible();
+    }
+
+    @ParameterizedTest(name = "on a phone: {0}")
+    @ValueSource(booleans = {false, true})
+    void ten_pieces_are_weighed_by_keys_though_the_network_ends_in_the_middle(boolean phone) throws IOException {
+        List<String> pieces = hangTen();
+        List<String> tags = pieces.stream().map(this::tag).toList();
+        try (Visitor maren = (phone ? Visitor.withPhone(house) : Visitor.at(house)).signedIn()) {
+            begin(maren, tags.get(0));
+            for (int piece = 0; piece < 4; piece++) {
+                weigh(maren, tags.get(piece), GREEN[piece] - 60, "saved");
+            }
+            assertThat(maren.page.getByText("6 to weigh")).isVisible();
+            maren.page.context().setOffline(true);
+            for (int piece = 4; piece < 7; piece++) {
+                weigh(maren, tags.get(piece), GREEN[piece] - 60, "kept on this device");
+                int waiting = piece - 3;
+                maren.reads(waiting == 1 ? "1 entry waits on this device" : waiting + " entries wait on this device");
+            }
+            assertThat(maren.overflow()).isZero();
+            maren.page.context().setOffline(false);
+            assertThat(maren.page.getByText("wait on this device")).hasCount(0);
+            for (int piece = 7; piece < 10; piece++) {
+                weigh(maren, tags.get(piece), GREEN[piece] - 60, "saved");
+            }
+            assertThat(maren.page.getByText("No weighing is due")).isVisible();
+            assertThat(maren.overflow()).isZero();
+        }
+        for (int piece = 0; piece < 10; piece++) {
+            List<Integer> kept = weighings(pieces.get(piece));
+            assertThat(kept).as(tags.get(piece)).hasSize(1);
+            assertThat(kept.get(0)).isBetween(GREEN[piece] - 70, GREEN[piece] - 50);
+        }
+    }
+
+    @Test
+    void what_waits_outlives_a_reload_and_a_doubt_about_it_is_asked_when_it_is_sent() {
+        String piece = hangTen().get(0);
+        String tag = tag(piece);
+        try (Visitor maren = Visitor.at(house).signedIn()) {
+            maren.visit("/pieces/" + piece);
+            maren.press("Weigh");
+            maren.page.route("**/log/**", route -> route.abort());
+            maren.fill("Weight on the scale", "2.5");
+            maren.press("Save weight");
+            maren.reads("1 entry waits on this device");
+            maren.page.reload();
+            maren.reads("1 entry waits on this device");
+            assertThat(weighings(piece)).isEmpty();
+            maren.page.unroute("**/log/**");
+            maren.reads("%s: 2.500 kg, not stored yet".formatted(tag));
+            maren.press("Keep it");
+            assertThat(maren.page.getByText("not stored yet")).hasCount(0);
+        }
+        assertThat(weighings(piece)).containsExactly(2500);
+    }
+}

@@ -1,0 +1,45 @@
+package elvaro.server.scale;
+
+import elvaro.core.weighing.Settling.Shown;
+import elvaro.server.device.PackReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+@RestController
+class ScaleController {
+    private final ScaleService service;
+
+    ScaleController(ScaleService service) {
+        this.service = service;
+    }
+
+    /** What a scale shows: RFC 8428 in JSON, with the device's token. */
+    @PostMapping("/devices/weights")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void take(@RequestHeader(name = "Authorization", defaultValue = "") String authorization, InputStream body)
+            throws IOException {
+        service.take(PackReader.token(authorization), PackReader.bytes(body));
+    }
+
+    /** Server-sent events, each a figure as {@code Shown}. */
+    @GetMapping(path = "/api/scales/{id}/figures", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter watch(@PathVariable UUID id) {
+        return service.watch(id);
+    }
+
+    @PutMapping("/api/scales/{id}/tare")
+    Shown tare(@PathVariable UUID id) {
+        return service.tare(id);
+    }
+}

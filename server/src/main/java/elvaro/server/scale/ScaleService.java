@@ -1,0 +1,140 @@
+package elvaro.server.scale;
+
+import elvaro.core.weighing.Settling.Figure;
+import elvaro.core.weighing.Settling.Shown;
+import elvaro.server.device.DeviceService;
+import elvaro.server.device.PackReader;
+import elvaro.server.device.SenMl.Measured;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Refusal;
+import java.io.IOException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * Passes on what scales show to the screens that watch them. Lives in memory: a figure a few seconds old is of no use to
+ * anyone. See docs/decisions/0012.
+ */
+@Service
+public class ScaleService {
+    /** A screen asks anew after this long, so that one that was signed out stops seeing figures. */
+    private static final Duration WATCH = Duration.ofMinutes(1);
+
+    private static final long JOIN_AGAIN_MILLIS = 300;
+    private static final int SENDERS = 4;
+    private static final double LARGEST_GRAMS = 1_000_000;
+
+    private final Map<UUID, LiveScale> scales = new ConcurrentHashMap<>();
+    private final ExecutorService senders = Executors.newFixedThreadPool(SENDERS);
+    private final DeviceService devices;
+    private final PackReader packs;
+    private final WorkshopService workshops;
+    private final Clock clock;
+    private final int figuresAMinute;
+
+    ScaleService(
+            DeviceService devices,
+            PackReader packs,
+            WorkshopService workshops,
+            Clock clock,
+            @Value("${elvaro.figures-a-minute}") int figuresAMinute) {
+        this.devices = devices;
+        this.packs = packs;
+        this.workshops = workshops;
+        this.clock = clock;
+        this.figuresAMinute = figuresAMinute;
+    }
+
+    /**
+     * Takes what a scale shows now: the last weight of the pack counts, and it counts from its arrival.
+     *
+     * @throws Refusal if the token is no scale's, figures come too fast, or there is no weight in the pack
+     */
+    public void take(String token, byte[] pack) {
+        devices.asScale(token, figuresAMinute, scale -> {
+            LiveScale live = scales.computeIfAbsent(scale, each -> new LiveScale());
+            live.tell(live.take(figure(packs.read(pack), clock.instant()), division()));
+            return scale;
+        });
+    }
+
+    private static Figure figure(List<Measured> records, Instant now) {
+        Measured last = records.get(records.size() - 1);
+        if (last.name().endsWith("overload") && last.value().isEmpty()) {
+            return new Figure(now, 0, true);
+        }
+        double factor = switch (last.unit()) {
+            case "kg" -> 1000;
+            case "g" -> 1;
+            default -> throw Refusal.wrong("bad-pack", "pack", "The last record is no weight in kg or g.");
+        };
+        double grams = factor
+                * last.value().orElseThrow(() -> Refusal.wrong("bad-pack", "pack", "The last record has no weight."));
+        if (Math.abs(grams) > LARGEST_GRAMS) {
+            throw Refusal.wrong("bad-pack", "pack", "That is more than 1000 kg.");
+        }
+        return new Figure(now, grams, false);
+    }
+
+    /**
+     * Figures as they come, until the screen goes away or a minute is over.
+     *
+     * @throws Refusal if the workshop has no such scale
+     */
+    public SseEmitter watch(UUID scale) {
+        devices.mustBeScale(scale);
+        LiveScale live = scales.computeIfAbsent(scale, each -> new LiveScale());
+        SseEmitter screen = new SseEmitter(WATCH.toMillis());
+        Watcher watcher = new Watcher(screen, senders);
+        screen.onCompletion(() -> live.leave(watcher));
+        screen.onTimeout(screen::complete);
+        try {
+            // An empty first event: the screen knows at once that it watches.
+            screen.send(SseEmitter.event().reconnectTime(JOIN_AGAIN_MILLIS).comment(""));
+        } catch (IOException gone) {
+            screen.completeWithError(gone);
+        }
+        live.join(watcher);
+        return screen;
+    }
+
+    /**
+     * Takes what lies on the scale as the container.
+     *
+     * @throws Refusal if the workshop has no such scale, or it is not at rest
+     */
+    public Shown tare(UUID scale) {
+        devices.mustBeScale(scale);
+        LiveScale live = scales.computeIfAbsent(scale, each -> new LiveScale());
+        try {
+            Shown shown = live.tare(clock.instant(), division());
+            live.tell(shown);
+            return shown;
+        } catch (IllegalStateException moving) {
+            throw Refusal.conflict("not-steady", String.valueOf(moving.getMessage()));
+        }
+    }
+
+    private int division() {
+        return workshops.mine().divisionGrams();
+    }
+
+    /** Else the application would wait for the screens before it ends. */
+    @EventListener(ContextClosedEvent.class)
+    void end() {
+        scales.values().forEach(LiveScale::end);
+        senders.shutdownNow();
+    }
+}

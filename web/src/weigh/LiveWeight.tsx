@@ -1,0 +1,70 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useUnits } from '../kit/units';
+import type { Shown } from './scale';
+
+/** Whether a figure may be kept for the next piece: at rest, and not what was kept before. */
+export const isKeepable = (shown: Shown, keptLaying: number): boolean =>
+  shown.steady && !shown.empty && !shown.overloaded && shown.laying > keptLaying;
+
+function state(shown: Shown, keptLaying: number, tag: string): string {
+  if (shown.overloaded) {
+    return 'Too heavy for this scale';
+  }
+  if (shown.empty) {
+    return `Lay ${tag} on the scale`;
+  }
+  if (!shown.steady) {
+    return 'Settling …';
+  }
+  return shown.laying > keptLaying ? 'Steady: Enter keeps it' : `Kept. Take it off and lay ${tag} on`;
+}
+
+interface Props {
+  shown: Shown;
+  keptLaying: number;
+  tag: string;
+  onType: () => void;
+}
+
+/** The figure of the scale as it moves, to be read at arm's length, and what it waits for. */
+export function LiveWeight({ shown, keptLaying, tag, onType }: Props) {
+  const units = useUnits();
+  const keepable = isKeepable(shown, keptLaying);
+  return (
+    <Box
+      sx={{
+        borderLeft: '6px solid',
+        borderColor: keepable ? 'primary.main' : 'divider',
+        bgcolor: 'background.paper',
+        px: 2,
+        py: 1.5,
+      }}
+    >
+      <Typography
+        component="output"
+        aria-label="Figure of the scale"
+        sx={{
+          display: 'block',
+          fontSize: { xs: 64, md: 80 },
+          lineHeight: 1,
+          fontWeight: 680,
+          fontVariantNumeric: 'tabular-nums',
+          whiteSpace: 'nowrap',
+          color: keepable ? 'text.primary' : 'text.secondary',
+        }}
+      >
+        {shown.overloaded ? '– – –' : units.weight(shown.grams)}
+      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1 }}>
+        <Typography role="status" sx={{ flex: 1, fontWeight: 560 }}>
+          {state(shown, keptLaying, tag)}
+        </Typography>
+        <Button type="button" color="inherit" onClick={onType}>
+          Type it instead
+        </Button>
+      </Box>
+    </Box>
+  );
+}
