@@ -55,6 +55,21 @@ public final class Climate {
         return new Climate(readings);
     }
 
+    /** This climate until the day, and another from then on; both count from the same day 0. */
+    public Climate then(double day, Climate other) {
+        Climate joint = then(day, other.at(day));
+        List<Reading> readings = new ArrayList<>();
+        for (int index = 0; index < joint.from.length; index++) {
+            readings.add(new Reading(joint.from[index], joint.airs.get(index)));
+        }
+        for (int index = 0; index < other.from.length; index++) {
+            if (other.from[index] > day) {
+                readings.add(new Reading(other.from[index], other.airs.get(index)));
+            }
+        }
+        return new Climate(readings);
+    }
+
     /** Every air over a tray of salt. */
     public Climate overSaltTray() {
         List<Reading> readings = new ArrayList<>();

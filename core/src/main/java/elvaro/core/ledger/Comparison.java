@@ -158,7 +158,7 @@ public final class Comparison {
                 new Way("usable trim", scaled(ledger.piles().usableTrim(), scale)),
                 new Way("rendering fat", scaled(ledger.piles().fat(), scale)),
                 new Way("bone", scaled(ledger.piles().bone(), scale)),
-                new Way("discard", scaled(ledger.piles().discard(), scale)));
+                new Way("discard", scaled(ledger.discard(), scale)));
     }
 
     private static int scaled(int grams, double scale) {

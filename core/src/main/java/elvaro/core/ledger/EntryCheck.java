@@ -26,8 +26,8 @@ public final class EntryCheck {
      * @return what is wrong, as a sentence to act on
      */
     public static Optional<String> refusal(PieceLog log, int green, LogFact entry, int divisionGrams) {
-        if (entry.kind() == Kind.WITHDRAWN && entry.grams() >= log.latest()) {
-            return Optional.of("A slice of %s cannot come off a piece that weighs %s."
+        if (entry.kind().takes() && entry.grams() >= log.latest()) {
+            return Optional.of("%s cannot come off a piece that weighs %s."
                     .formatted(weight(entry.grams()), weight(log.latest())));
         }
         if (entry.kind() == Kind.COAT_OFF && log.coatOn() == 0) {

@@ -9,20 +9,26 @@ import java.util.List;
  * The mass ledger of one piece, whole grams, so that sums close exactly. Reference section 1; mass balance.
  *
  * @param green G, the weight as hung, more than 0
- * @param withdrawn W, slices taken before the pull, 0 or more
+ * @param withdrawn W, what was taken off before the pull, 0 or more
  * @param aged A, the weight at the pull without coat or seal, 0 or more
  * @param piles what the bench weighed
+ * @param cutAway the part of W that was thrown away; it counts as discard
  */
-public record Ledger(int green, int withdrawn, int aged, Piles piles) {
+public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAway) {
     private static final String SOURCE = "Mass balance (reference, section 1)";
 
     public Ledger {
         if (green <= 0) {
             throw new IllegalArgumentException("The green weight must be above 0 g, not " + green);
         }
-        if (withdrawn < 0 || aged < 0) {
+        if (cutAway < 0 || withdrawn < cutAway || aged < 0) {
             throw new IllegalArgumentException("Weights are 0 g or more");
         }
+    }
+
+    /** A ledger of a piece of which nothing was thrown away before the pull. */
+    public Ledger(int green, int withdrawn, int aged, Piles piles) {
+        this(green, withdrawn, aged, piles, 0);
     }
 
     /** S = G − W − A: the water lost. Negative when the piece was weighed heavier than it was hung. */
@@ -58,7 +64,7 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles) {
     }
 
     public double discardFraction() {
-        return of(piles.discard());
+        return of(discard());
     }
 
     public double trimFraction() {
@@ -70,9 +76,14 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles) {
         return piles.steak() + piles.usableTrim() + piles.fat();
     }
 
+    /** D: the pile at the bench and what was thrown away before. */
+    public int discard() {
+        return piles.discard() + cutAway;
+    }
+
     /** U + F + B + D, everything cut away from the steaks. */
     public int trim() {
-        return piles.usableTrim() + piles.fat() + piles.bone() + piles.discard();
+        return piles.usableTrim() + piles.fat() + piles.bone() + discard();
     }
 
     private double of(int grams) {
@@ -96,9 +107,9 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles) {
                 working(
                         "Trim",
                         "(U + F + B + D) / G",
-                        "(%d + %d + %d + %d)".formatted(piles.usableTrim(), piles.fat(), piles.bone(), piles.discard()),
+                        "(%d + %d + %d + %d)".formatted(piles.usableTrim(), piles.fat(), piles.bone(), discard()),
                         trimFraction()),
-                working("Discard", "D / G", "%d".formatted(piles.discard()), discardFraction()));
+                working("Discard", "D / G", "%d".formatted(discard()), discardFraction()));
     }
 
     private Working working(String name, String formula, String numerator, double value) {

@@ -32,10 +32,25 @@ public record LogFact(
         COAT_OFF,
         /** A slice taken before the pull. */
         WITHDRAWN,
+        /** A bad part cut out and thrown away before the pull. */
+        CUT_AWAY,
         /** Taken down: the aged weight, with whatever coat is still on. */
         PULLED,
         /** One container of one pile at the bench. */
         PILE,
+        /** Looked at and smelled; what was seen stands elsewhere under the same id. */
+        LOOKED,
+        TURNED,
+        /** Tied or racked anew. */
+        RETIED,
+        /** Its membrane sealed again, or replaced. */
+        RESEALED,
+        /** Unwrapped, to rest in the cold. */
+        RESTED,
+        /** Folds and cuts trimmed even, and what came off not weighed. */
+        TRIMMED,
+        /** Hung in another chamber. */
+        MOVED,
         /** Words only. */
         NOTE,
         /** The bench was closed. */
@@ -45,12 +60,18 @@ public record LogFact(
         /** Takes back the entry it corrects and puts nothing in its place. */
         TAKEN_BACK;
 
+        /** Whether it takes something off the piece before the pull. */
+        public boolean takes() {
+            return this == WITHDRAWN || this == CUT_AWAY;
+        }
+
         /** Whether an entry of this kind carries a weight. */
         public boolean weighs() {
             return this == WEIGHED
                     || this == COAT_ON
                     || this == COAT_OFF
                     || this == WITHDRAWN
+                    || this == CUT_AWAY
                     || this == PULLED
                     || this == PILE;
         }

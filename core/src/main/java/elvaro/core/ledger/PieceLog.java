@@ -99,15 +99,30 @@ public final class PieceLog {
     /** The share of the green weight gone as water by a weighing: (G − W − weight)/G, W what was taken until then. */
     public double lostBy(NetWeight weighing) {
         int taken = facts.stream()
-                .filter(fact -> fact.kind() == Kind.WITHDRAWN && !fact.at().isAfter(weighing.at()))
+                .filter(fact -> fact.kind().takes() && !fact.at().isAfter(weighing.at()))
                 .mapToInt(LogFact::grams)
                 .sum();
         return (double) (green - taken - weighing.grams()) / green;
     }
 
-    /** W: all slices taken before the pull. */
+    /** W: all that was taken off before the pull, slices and what was thrown away. */
     public int withdrawn() {
-        return sum(Kind.WITHDRAWN);
+        return sum(Kind.WITHDRAWN) + cutAway();
+    }
+
+    /** The part of W that was thrown away. */
+    public int cutAway() {
+        return sum(Kind.CUT_AWAY);
+    }
+
+    /** The last entry of this kind that stands. */
+    public Optional<LogFact> last(Kind kind) {
+        for (int index = facts.size() - 1; index >= 0; index--) {
+            if (facts.get(index).kind() == kind) {
+                return Optional.of(facts.get(index));
+            }
+        }
+        return Optional.empty();
     }
 
     /** The weight of coat or seal on the piece now. */
@@ -131,7 +146,7 @@ public final class PieceLog {
         }
         NetWeight last = net.get(net.size() - 1);
         int takenSince = facts.stream()
-                .filter(fact -> fact.kind() == Kind.WITHDRAWN && fact.at().isAfter(last.at()))
+                .filter(fact -> fact.kind().takes() && fact.at().isAfter(last.at()))
                 .mapToInt(LogFact::grams)
                 .sum();
         return last.grams() - takenSince;
@@ -172,7 +187,7 @@ public final class PieceLog {
     /** The ledger as it stands: before the pull, the last weight known takes the place of the aged weight. */
     public Ledger ledger() {
         int aged = Math.max(0, aged().orElseGet(this::latest));
-        return new Ledger(green, withdrawn(), aged, piles());
+        return new Ledger(green, withdrawn(), aged, piles(), cutAway());
     }
 
     private int sum(Kind kind) {

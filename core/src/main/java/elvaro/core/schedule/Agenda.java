@@ -47,23 +47,18 @@ public record Agenda(List<Item> tasks) {
      * @param hungOn day 0
      * @param targetDays its target, 1 or more
      * @param decisions in the order they were made; the last one about a task counts
-     * @param lastWeighedOn the day of its last weighing, if any
+     * @param lastDone the day each kind of work was last done, as the log has it
      */
     public static Agenda of(
-            Method method,
-            LocalDate hungOn,
-            int targetDays,
-            List<Decision> decisions,
-            Optional<LocalDate> lastWeighedOn) {
+            Method method, LocalDate hungOn, int targetDays, List<Decision> decisions, Map<Work, LocalDate> lastDone) {
         List<Item> items = new ArrayList<>();
         for (Task task : Task.of(method, hungOn, targetDays)) {
             Decision decided = lastAbout(task, decisions);
             LocalDate on = decided == null ? task.on() : decided.movedTo().orElse(task.on());
             boolean settled = decided != null && decided.verdict() != Verdict.MOVED;
-            boolean weighed = task.work() == Work.WEIGH
-                    && lastWeighedOn.isPresent()
-                    && !lastWeighedOn.get().isBefore(on);
-            items.add(new Item(task.work(), task.on(), on, settled || weighed));
+            LocalDate done = lastDone.get(task.work());
+            boolean logged = done != null && !done.isBefore(on);
+            items.add(new Item(task.work(), task.on(), on, settled || logged));
         }
         if (!decisions.isEmpty()) {
             items.sort(Comparator.comparing(Item::on).thenComparing(Item::work));

@@ -23,10 +23,18 @@ public record Due(Work work, long days, Optional<LocalDate> plannedOn) {
 
     /** What a person is asked to do, most urgent first. */
     public enum Work {
+        /** A look that said stop: what is bad is still there. */
+        STOP,
         PULL_OVERDUE,
         PULL,
         /** Air that was too warm, or a probe that fell silent. */
         DECIDE,
+        /** A membrane that leaks: reseal or rewrap. */
+        RESEAL,
+        /** What smelled faintly acid: unwrap, a day in the cold. */
+        REST,
+        /** Folds and cuts: trim them even. */
+        TRIM,
         CUT,
         /** A purchase that was planned. */
         BUY,

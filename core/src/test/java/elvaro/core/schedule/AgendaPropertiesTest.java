@@ -10,6 +10,7 @@ import elvaro.core.schedule.Due.Work;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.LongStream;
@@ -39,8 +40,8 @@ class AgendaPropertiesTest {
                     decisions.add(new Decision(task.work(), task.on(), verdict, to));
                 }
             }
-            Optional<LocalDate> weighed =
-                    random.nextBoolean() ? Optional.of(HUNG.plusDays(random.nextInt(target + 1))) : Optional.empty();
+            Map<Work, LocalDate> weighed =
+                    random.nextBoolean() ? Map.of(Work.WEIGH, HUNG.plusDays(random.nextInt(target + 1))) : Map.of();
             return new Any(Agenda.of(method, HUNG, target, decisions, weighed), decisions, target, random);
         }
     }

@@ -8,6 +8,7 @@ import elvaro.core.schedule.Agenda.Verdict;
 import elvaro.core.schedule.Due.Work;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -18,7 +19,7 @@ class AgendaTest {
     private static final LocalDate HUNG = LocalDate.of(2026, 2, 27);
 
     private static Agenda agenda(Integer weighedOn, Decision... decisions) {
-        Optional<LocalDate> last = Optional.ofNullable(weighedOn).map(HUNG::plusDays);
+        Map<Work, LocalDate> last = weighedOn == null ? Map.of() : Map.of(Work.WEIGH, HUNG.plusDays(weighedOn));
         return Agenda.of(Method.OPEN_AIR, HUNG, 28, List.of(decisions), last);
     }
 

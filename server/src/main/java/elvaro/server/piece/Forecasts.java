@@ -28,7 +28,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * Forecasts of pieces. Fitting the weighings of a few hundred pieces takes the better part of a second, so what was reckoned
- * is kept in memory under everything it was reckoned from: the piece as hung, its air as set and as recorded, what the shop
+ * is kept in memory under everything it was reckoned from: the piece as hung, the air of its chambers as set and as recorded, what the shop
  * taught, its log's version. Whatever changes is another key; there is nothing to invalidate, on this instance or another.
  */
 @Component
@@ -42,8 +42,8 @@ class Forecasts {
             UUID pieceId,
             int logVersion,
             Hanging hanging,
-            Air set,
-            RecordedAir.Version recorded,
+            List<Air> set,
+            List<RecordedAir.Version> recorded,
             Belief prior,
             int divisionGrams,
             int days) {}
@@ -54,11 +54,13 @@ class Forecasts {
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
     private final ShopLearning shop;
     private final RecordedAir air;
+    private final Moves moves;
     private final WorkshopService workshops;
 
-    Forecasts(ShopLearning shop, RecordedAir air, WorkshopService workshops) {
+    Forecasts(ShopLearning shop, RecordedAir air, Moves moves, WorkshopService workshops) {
         this.shop = shop;
         this.air = air;
+        this.moves = moves;
         this.workshops = workshops;
     }
 
@@ -104,18 +106,18 @@ class Forecasts {
 
         private Ahead of(Piece piece, PieceLog log, Hanging hanging, Chamber chamber) {
             Taught taught = lessons.about(hanging.method(), chamber.id());
+            Whereabouts where = moves.of(piece, log);
             int days = piece.targetDays().orElse(0) + BEYOND_TARGET;
             From from = new From(
                     piece.id(),
                     piece.logVersion(),
                     hanging,
-                    chamber.air(),
-                    recorded.version(chamber.id()),
+                    where.set(),
+                    where.versions(recorded),
                     taught.prior(),
                     divisionGrams,
                     days);
-            Supplier<Climate> climate =
-                    () -> recorded.climate(chamber, piece.hungAt(zone).orElseThrow());
+            Supplier<Climate> climate = () -> where.climate(recorded);
             Reckoned reckoned = kept.get(from, key -> reckon(key, climate.get(), observed(piece, log, zone)));
             return ahead(piece, hanging, taught, climate, reckoned);
         }
@@ -125,8 +127,7 @@ class Forecasts {
             Hanging hanging = piece.hanging().orElseThrow();
             Chamber chamber = piece.chamber().orElseThrow();
             Belief prior = lessons.about(hanging.method(), chamber.id()).prior();
-            WaterLoss loss =
-                    hanging.in(recorded.climate(chamber, piece.hungAt(zone).orElseThrow()));
+            WaterLoss loss = hanging.in(moves.of(piece, log).climate(recorded));
             return Forecast.of(loss, prior, observed(piece, log, zone), divisionGrams);
         }
     }

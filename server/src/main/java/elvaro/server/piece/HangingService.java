@@ -32,6 +32,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -137,6 +138,21 @@ public class HangingService {
                         .mapToLong(Piece::greenGrams)
                         .sum()
                 + coming.stream().mapToLong(NewPiece::greenGrams).sum();
+        return questions(
+                chamber,
+                load,
+                coming.stream()
+                        .flatMap(piece -> Stream.ofNullable(piece.method()))
+                        .toList());
+    }
+
+    /**
+     * What is odd about hanging more in a chamber.
+     *
+     * @param load in grams, with what comes
+     * @param methods of what comes
+     */
+    static List<Question> questions(Chamber chamber, long load, List<Method> methods) {
         List<Question> questions = new ArrayList<>();
         if (load > chamber.limitGrams()) {
             questions.add(Question.reason(
@@ -146,7 +162,7 @@ public class HangingService {
                             .formatted(chamber.name(), weight(load), weight(chamber.limitGrams()))));
         }
         boolean ice = chamber.kind() == ChamberKind.ICE_CHEST;
-        if (coming.stream().anyMatch(piece -> (piece.method() == Method.ON_ICE) != ice)) {
+        if (methods.stream().anyMatch(method -> (method == Method.ON_ICE) != ice)) {
             questions.add(Question.confirm(
                     "method-chamber",
                     "method",

@@ -7,6 +7,7 @@ import elvaro.core.ledger.Piles;
 public record LedgerView(
         int greenGrams,
         int withdrawnGrams,
+        int cutAwayGrams,
         int agedGrams,
         int shrinkGrams,
         Piles piles,
@@ -22,6 +23,7 @@ public record LedgerView(
         return new LedgerView(
                 ledger.green(),
                 ledger.withdrawn(),
+                ledger.cutAway(),
                 ledger.aged(),
                 ledger.shrink(),
                 ledger.piles(),

@@ -80,12 +80,23 @@ public class LogService {
      * @throws Refusal if the piece's state does not take it, the weight cannot be, or a question is open
      */
     public void write(UUID pieceId, UUID entryId, EntryForm form) {
+        String elsewhere = switch (form.kind()) {
+            case CLOSED, REOPENED -> "The bench is closed and opened at the bench.";
+            case LOOKED -> "A look says what was seen.";
+            case MOVED -> "A move says where to.";
+            default -> null;
+        };
+        if (elsewhere != null) {
+            throw Refusal.wrong("wrong-kind", "kind", elsewhere);
+        }
+        writeFor(pieceId, entryId, form);
+    }
+
+    /** The same for those who keep more about an entry under its id. */
+    public void writeFor(UUID pieceId, UUID entryId, EntryForm form) {
         Piece piece = lock(pieceId);
         if (isRetry(pieceId, entryId, form.kind(), form.grams(), form.stream())) {
             return;
-        }
-        if (form.kind() == Kind.CLOSED || form.kind() == Kind.REOPENED) {
-            throw Refusal.wrong("wrong-kind", "kind", "The bench is closed and opened at the bench.");
         }
         List<LogEntry> all = entries.ofPiece(pieceId);
         LogEntry corrected = form.corrects() == null ? null : correctable(piece, all, form);

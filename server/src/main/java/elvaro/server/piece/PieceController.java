@@ -8,8 +8,10 @@ import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -22,10 +24,12 @@ import org.springframework.web.bind.annotation.RestController;
 class PieceController {
     private final PieceService pieces;
     private final LogService log;
+    private final MoveService moves;
 
-    PieceController(PieceService pieces, LogService log) {
+    PieceController(PieceService pieces, LogService log, MoveService moves) {
         this.pieces = pieces;
         this.log = log;
+        this.moves = moves;
     }
 
     /** A way of ageing, with what to offer for it. */
@@ -36,6 +40,15 @@ class PieceController {
 
             @NotNull @Min(value = 1, message = "At least one day.") @Max(value = 400, message = "At most 400 days.")
             Integer targetDays) {}
+
+    record MoveForm(
+            @NotNull(message = "Choose the chamber it goes to.")
+            UUID chamberId,
+
+            @NotNull @Size(max = 1000, message = "The note is too long.")
+            String words,
+
+            @NotNull Map<String, String> answers) {}
 
     @GetMapping("/api/methods")
     List<MethodView> methods() {
@@ -87,6 +100,13 @@ class PieceController {
     @PutMapping("/api/pieces/{id}/log/{entryId}")
     PieceView write(@PathVariable UUID id, @PathVariable UUID entryId, @RequestBody @Valid EntryForm entry) {
         log.write(id, entryId, entry);
+        return pieces.view(id);
+    }
+
+    /** Hangs the piece in another chamber; sent again, it is moved once. */
+    @PutMapping("/api/pieces/{id}/move/{entryId}")
+    PieceView move(@PathVariable UUID id, @PathVariable UUID entryId, @RequestBody @Valid MoveForm form) {
+        moves.move(id, entryId, form.chamberId(), form.words(), form.answers());
         return pieces.view(id);
     }
 }

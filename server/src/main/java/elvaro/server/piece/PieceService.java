@@ -10,7 +10,6 @@ import elvaro.core.ledger.PieceLog.NetWeight;
 import elvaro.core.schedule.Due;
 import elvaro.core.working.Working;
 import elvaro.server.account.AccountService;
-import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
@@ -57,6 +56,7 @@ public class PieceService {
     private final Forecasts forecasts;
     private final ChamberService chambers;
     private final RecordedAir air;
+    private final Moves moves;
     private final Clock clock;
 
     PieceService(
@@ -73,6 +73,7 @@ public class PieceService {
             Forecasts forecasts,
             ChamberService chambers,
             RecordedAir air,
+            Moves moves,
             Clock clock) {
         this.pieces = pieces;
         this.entries = entries;
@@ -87,15 +88,16 @@ public class PieceService {
         this.forecasts = forecasts;
         this.chambers = chambers;
         this.air = air;
+        this.moves = moves;
         this.clock = clock;
     }
 
     /** A piece with its log read, for the first screen. */
-    public record Hanging(Piece piece, PieceCard card) {}
+    public record Hanging(Piece piece, PieceCard card, PieceLog log) {}
 
     @Transactional(readOnly = true)
     public PieceView view(UUID id) {
-        Piece piece = pieces.find(id).orElseThrow(() -> Refusal.notFound("piece"));
+        Piece piece = find(id);
         return view(piece, figures.of(piece));
     }
 
@@ -149,7 +151,14 @@ public class PieceService {
         return new WeighingView(net.entry(), net.at(), day, net.grams(), log.lostBy(net));
     }
 
-    private List<EntryView> log(UUID pieceId) {
+    @Transactional(readOnly = true)
+    public Piece find(UUID id) {
+        return pieces.find(id).orElseThrow(() -> Refusal.notFound("piece"));
+    }
+
+    /** Every entry of a piece, in the order things happened. */
+    @Transactional(readOnly = true)
+    public List<EntryView> log(UUID pieceId) {
         Map<UUID, String> names = accounts.names();
         List<LogEntry> all = entries.ofPiece(pieceId);
         Set<UUID> replaced = PieceLog.replaced(all.stream().map(LogEntry::fact).toList());
@@ -171,7 +180,7 @@ public class PieceService {
     /** When a share of the green weight will be gone. */
     @Transactional(readOnly = true)
     public ReachView reaches(UUID id, double lost) {
-        Piece piece = pieces.find(id).orElseThrow(() -> Refusal.notFound("piece"));
+        Piece piece = find(id);
         Ahead ahead = figures.of(piece).ahead();
         if (ahead == null) {
             throw Refusal.conflict("wrong-state", "The piece was set aside fresh; it does not dry.");
@@ -189,7 +198,7 @@ public class PieceService {
 
     /** Changes for how many days a hanging piece is meant to hang. */
     public void retarget(UUID id, int version, int days) {
-        Piece piece = pieces.find(id).orElseThrow(() -> Refusal.notFound("piece"));
+        Piece piece = find(id);
         piece.mustStillBe(version);
         if (piece.state() != PieceState.HANGING) {
             throw Refusal.conflict("wrong-state", "The piece no longer hangs; its days are over.");
@@ -251,7 +260,7 @@ public class PieceService {
                     var ledger = log.ledger();
                     Ahead ahead = forecaster.of(piece, log).orElse(null);
                     var section = FiguresService.section(piece, ledger, ahead, zone, now);
-                    return new Hanging(piece, PieceCard.of(piece, log, ledger, section, ahead, now, zone));
+                    return new Hanging(piece, PieceCard.of(piece, log, ledger, section, ahead, now, zone), log);
                 })
                 .toList();
     }
@@ -266,24 +275,21 @@ public class PieceService {
     /** The ages of what hangs in a chamber now, the oldest first. */
     @Transactional(readOnly = true)
     public List<AgeView> ages(UUID chamberId) {
-        Chamber chamber = chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
-        ZoneId zone = workshops.mine().zone();
+        chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
         LocalDate today = workshops.today();
         RecordedAir.OfWorkshop recorded = air.now();
-        return hangingNow().stream()
-                .filter(piece -> piece.chamber()
-                        .map(Chamber::id)
-                        .filter(chamberId::equals)
-                        .isPresent())
+        List<Piece> inside = pieces.hangingIn(chamberId);
+        Map<UUID, PieceLog> read = logs.of(inside);
+        return inside.stream()
                 .map(piece -> {
-                    Instant hungAt = piece.hungAt(zone).orElseThrow();
-                    double days = Math.max(0, Forecasts.dayOf(clock.instant(), hungAt));
+                    Whereabouts where = moves.of(piece, read.get(piece.id()));
+                    double days = Math.max(0, Forecasts.dayOf(clock.instant(), where.hungAt()));
                     return new AgeView(
                             piece.id(),
                             piece.tag(),
                             piece.lot().cut().name(),
                             Due.dayNumber(piece.hungOn().orElseThrow(), today),
-                            EquivalentDays.at(recorded.climate(chamber, hungAt), days));
+                            EquivalentDays.at(where.climate(recorded), days));
                 })
                 .sorted(Comparator.comparing(AgeView::equivalentDays).reversed())
                 .toList();
@@ -304,11 +310,12 @@ public class PieceService {
     /** One piece that hangs, as the first screen has it. */
     @Transactional(readOnly = true)
     public Hanging hanging(UUID id) {
-        Piece piece = pieces.find(id).orElseThrow(() -> Refusal.notFound("piece"));
+        Piece piece = find(id);
         if (piece.state() != PieceState.HANGING) {
             throw Refusal.conflict("wrong-state", "The piece no longer hangs; its days are over.");
         }
-        return new Hanging(piece, card(figures.of(piece)));
+        Figures worked = figures.of(piece);
+        return new Hanging(piece, card(worked), worked.log());
     }
 
     /** The piece, with nobody else deciding about it until the caller's transaction ends. */

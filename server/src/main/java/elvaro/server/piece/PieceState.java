@@ -6,7 +6,21 @@ import java.util.Set;
 
 /** Where a piece is on its way. Kept beside the log because it guards what may be written next. */
 public enum PieceState {
-    HANGING(Kind.WEIGHED, Kind.COAT_ON, Kind.COAT_OFF, Kind.WITHDRAWN, Kind.PULLED, Kind.NOTE),
+    HANGING(
+            Kind.WEIGHED,
+            Kind.COAT_ON,
+            Kind.COAT_OFF,
+            Kind.WITHDRAWN,
+            Kind.CUT_AWAY,
+            Kind.LOOKED,
+            Kind.TURNED,
+            Kind.RETIED,
+            Kind.RESEALED,
+            Kind.RESTED,
+            Kind.TRIMMED,
+            Kind.MOVED,
+            Kind.PULLED,
+            Kind.NOTE),
     PULLED(Kind.COAT_OFF, Kind.PILE, Kind.NOTE, Kind.CLOSED),
     CUT(Kind.NOTE, Kind.REOPENED),
     FRESH(Kind.NOTE);
@@ -23,6 +37,9 @@ public enum PieceState {
 
     /** Before the bench is closed anything written so far may be corrected; after it, only words. */
     boolean allowsCorrectionOf(Kind kind) {
-        return kind != Kind.CLOSED && kind != Kind.REOPENED && (this == HANGING || this == PULLED || takes(kind));
+        return kind != Kind.CLOSED
+                && kind != Kind.REOPENED
+                && kind != Kind.MOVED
+                && (this == HANGING || this == PULLED || takes(kind));
     }
 }

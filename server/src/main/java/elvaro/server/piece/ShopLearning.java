@@ -47,7 +47,7 @@ class ShopLearning {
 
     /** What one finished piece says follows from these alone. */
     private record Finished(
-            UUID pieceId, int logVersion, Hanging hanging, Air set, long airRevision, int divisionGrams) {}
+            UUID pieceId, int logVersion, Hanging hanging, List<Air> set, List<Long> airRevisions, int divisionGrams) {}
 
     private static final int MOST_PIECES_KEPT = 20_000;
 
@@ -58,14 +58,21 @@ class ShopLearning {
     private final PieceRepository pieces;
     private final Logs logs;
     private final RecordedAir air;
+    private final Moves moves;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
 
     ShopLearning(
-            PieceRepository pieces, Logs logs, RecordedAir air, WorkshopService workshops, CurrentWorkshop current) {
+            PieceRepository pieces,
+            Logs logs,
+            RecordedAir air,
+            Moves moves,
+            WorkshopService workshops,
+            CurrentWorkshop current) {
         this.pieces = pieces;
         this.logs = logs;
         this.air = air;
+        this.moves = moves;
         this.workshops = workshops;
         this.current = current;
     }
@@ -118,20 +125,21 @@ class ShopLearning {
     }
 
     private Evidence evidence(Piece piece, PieceLog log, RecordedAir.OfWorkshop recorded, int division) {
-        Chamber chamber = piece.chamber().orElseThrow();
+        Whereabouts where = moves.of(piece, log);
         Finished finished = new Finished(
                 piece.id(),
                 piece.logVersion(),
                 piece.hanging().orElseThrow(),
-                chamber.air(),
-                recorded.version(chamber.id()).revision(),
+                where.set(),
+                where.versions(recorded).stream()
+                        .map(RecordedAir.Version::revision)
+                        .toList(),
                 division);
         ZoneId zone = workshops.mine().zone();
         return evidence.get(
                 finished,
                 key -> Learning.from(
-                        key.hanging()
-                                .in(recorded.climate(chamber, piece.hungAt(zone).orElseThrow())),
+                        key.hanging().in(where.climate(recorded)),
                         Forecasts.observed(piece, log, zone),
                         key.divisionGrams()));
     }

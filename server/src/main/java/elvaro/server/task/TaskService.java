@@ -2,12 +2,15 @@ package elvaro.server.task;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.core.inspection.FollowUp;
+import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.schedule.Agenda;
 import elvaro.core.schedule.Agenda.Decision;
 import elvaro.core.schedule.Agenda.Item;
 import elvaro.core.schedule.Agenda.Verdict;
 import elvaro.core.schedule.Due;
 import elvaro.core.schedule.Due.Work;
+import elvaro.server.look.LookService;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceCard;
 import elvaro.server.piece.PieceService;
@@ -25,11 +28,13 @@ import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,9 +50,14 @@ public class TaskService {
 
     private static final int MOST_WORKSHOPS_KEPT = 200;
 
+    /** Work that the log shows as done. */
+    private static final Map<Work, Kind> LOGGED =
+            Map.of(Work.WEIGH, Kind.WEIGHED, Work.TURN, Kind.TURNED, Work.LOOK, Kind.LOOKED);
+
     private final Cache<Known, Map<UUID, List<Decision>>> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final PieceService pieces;
+    private final LookService looks;
     private final PlanService plans;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
@@ -56,12 +66,14 @@ public class TaskService {
 
     TaskService(
             PieceService pieces,
+            LookService looks,
             PlanService plans,
             WorkshopService workshops,
             CurrentWorkshop current,
             EntityManager entities,
             Clock clock) {
         this.pieces = pieces;
+        this.looks = looks;
         this.plans = plans;
         this.workshops = workshops;
         this.current = current;
@@ -76,11 +88,28 @@ public class TaskService {
     @Transactional(readOnly = true)
     public List<PieceDue> due(List<Hanging> hanging, LocalDate today, ZoneId zone) {
         Map<UUID, List<Decision>> decisions = decisions();
+        Map<UUID, List<FollowUp>> followUps = looks.followUps(hanging, zone);
         return hanging.stream()
                 .filter(each -> each.piece().state() == PieceState.HANGING)
-                .flatMap(each ->
-                        agenda(each, decisions, zone).due(today).stream().map(due -> new PieceDue(each, due)))
+                .flatMap(each -> {
+                    List<Due> planned = agenda(each, decisions, zone).due(today);
+                    List<FollowUp> made = followUps.getOrDefault(each.piece().id(), List.of());
+                    return Stream.concat(planned.stream(), madeByLooks(made, planned, today, zone))
+                            .map(due -> new PieceDue(each, due));
+                })
                 .toList();
+    }
+
+    /** What looks made and the plan does not ask for anyway. */
+    private static Stream<Due> madeByLooks(List<FollowUp> made, List<Due> planned, LocalDate today, ZoneId zone) {
+        return made.stream()
+                .filter(each -> planned.stream().noneMatch(due -> due.work() == each.work()))
+                .map(each -> new Due(each.work(), ChronoUnit.DAYS.between(day(each, zone), today), Optional.empty()))
+                .filter(due -> due.days() >= 0);
+    }
+
+    private static LocalDate day(FollowUp made, ZoneId zone) {
+        return made.since().atZone(zone).toLocalDate();
     }
 
     /** Everything that is due or lies ahead. */
@@ -91,7 +120,14 @@ public class TaskService {
         LocalDate to = today.plusDays(days);
         Map<UUID, List<Decision>> decisions = decisions();
         List<TaskView> tasks = new ArrayList<>();
-        for (Hanging hanging : pieces.inTheRoom(zone)) {
+        List<Hanging> room = pieces.inTheRoom(zone);
+        looks.followUps(room, zone)
+                .forEach((piece, made) -> room.stream()
+                        .filter(each -> each.piece().id().equals(piece))
+                        .forEach(each -> made.stream()
+                                .filter(one -> !day(one, zone).isAfter(to))
+                                .forEach(one -> tasks.add(view(one, each.card(), day(one, zone))))));
+        for (Hanging hanging : room) {
             if (hanging.piece().state() != PieceState.HANGING) {
                 continue;
             }
@@ -122,6 +158,10 @@ public class TaskService {
                 card.tag(),
                 card.cutName(),
                 card.chamberName());
+    }
+
+    private static TaskView view(FollowUp made, PieceCard card, LocalDate on) {
+        return new TaskView(made.work(), on, null, card.id(), null, card.tag(), card.cutName(), card.chamberName());
     }
 
     private static TaskView view(Plan plan) {
@@ -195,14 +235,16 @@ public class TaskService {
 
     private static Agenda agenda(Hanging hanging, Map<UUID, List<Decision>> decisions, ZoneId zone) {
         Piece piece = hanging.piece();
-        Optional<LocalDate> weighedOn = Optional.ofNullable(hanging.card().lastWeighedAt())
-                .map(at -> at.atZone(zone).toLocalDate());
+        Map<Work, LocalDate> lastDone = new EnumMap<>(Work.class);
+        LOGGED.forEach((work, kind) -> hanging.log()
+                .last(kind)
+                .ifPresent(fact -> lastDone.put(work, fact.at().atZone(zone).toLocalDate())));
         return Agenda.of(
                 piece.method().orElseThrow(),
                 piece.hungOn().orElseThrow(),
                 piece.targetDays().orElseThrow(),
                 decisions.getOrDefault(piece.id(), List.of()),
-                weighedOn);
+                lastDone);
     }
 
     /** One decision, read for what it says only. */

@@ -34,9 +34,10 @@ class WorkshopsApartIT {
             String person,
             String plan,
             String device,
-            String scale) {
+            String scale,
+            String look) {
         List<String> ids() {
-            return List.of(chamber, lot, hanging, pulled, entry, person, plan, device, scale);
+            return List.of(chamber, lot, hanging, pulled, entry, person, plan, device, scale, look);
         }
     }
 
@@ -54,6 +55,8 @@ class WorkshopsApartIT {
         client.must(client.pack(
                 client.deviceToken(device, chamber),
                 "[{\"n\":\"t\",\"u\":\"Cel\",\"v\":9,\"bt\":%s}]".formatted(WARM)));
+        String look = UUID.randomUUID().toString();
+        client.must(client.put("/api/pieces/%s/looks/%s".formatted(pieces.get(0), look), look()));
         String scale = UUID.randomUUID().toString();
         client.deviceToken(scale, null);
         String lot = client.get("/api/pieces/" + pieces.get(0))
@@ -69,7 +72,22 @@ class WorkshopsApartIT {
                 owner.person().accountId().toString(),
                 plan,
                 device,
-                scale);
+                scale,
+                look);
+    }
+
+    private static Map<String, Object> look() {
+        return Map.of(
+                "colour", "BROWN",
+                "surface", "DRY",
+                "moulds", List.of(),
+                "extent", "NONE",
+                "smell", "CLEAN",
+                "spots", List.of(),
+                "depth", "PART",
+                "liftedPercent", 0,
+                "sealOpen", false,
+                "words", "");
     }
 
     /** A body each writing endpoint accepts, naming the other workshop's things. */
@@ -129,6 +147,13 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/pieces/{pieceId}/preparation/{tickId}", Map.of("step", "weigh", "done", true));
         bodies.put("PUT /api/pieces/{id}/target", Map.of("version", 0, "targetDays", 3));
         bodies.put("PUT /api/pieces/{id}/log/{entryId}", correction);
+        bodies.put(
+                "PUT /api/pieces/{id}/move/{entryId}",
+                Map.of("chamberId", house.chamber(), "words", "", "answers", Map.of()));
+        bodies.put("PUT /api/pieces/{id}/looks/{entryId}", look());
+        bodies.put("PUT /api/pieces/{id}/looks/{entryId}/photos/{photoId}", Map.of());
+        bodies.put(
+                "PUT /api/pieces/{id}/discard/{entryId}", Map.of("grams", 3000, "words", "mine", "answers", Map.of()));
         bodies.put("PUT /api/bench/{pieceId}/order", Map.of("order", "SLICE_FIRST"));
         bodies.put("PUT /api/bench/{pieceId}/close/{entryId}", Map.of("answers", Map.of()));
         bodies.put("PUT /api/bench/{pieceId}/reopen/{entryId}", Map.of("reason", "mine"));
@@ -184,7 +209,12 @@ class WorkshopsApartIT {
         String id = ids.getOrDefault(pattern.split("/")[2], piece);
         return pattern.replace("{id}", id)
                         .replace("{pieceId}", piece)
-                        .replace("{entryId}", UUID.randomUUID().toString())
+                        .replace(
+                                "{entryId}",
+                                pattern.contains("/photos/")
+                                        ? house.look()
+                                        : UUID.randomUUID().toString())
+                        .replace("{photoId}", UUID.randomUUID().toString())
                         .replace("{decisionId}", UUID.randomUUID().toString())
                         .replace("{tickId}", UUID.randomUUID().toString())
                 + switch (pattern) {
@@ -206,6 +236,9 @@ class WorkshopsApartIT {
                 "lot",
                 "piece",
                 "log_entry",
+                "look",
+                "look_photo",
+                "piece_move",
                 "decision",
                 "piece_plan",
                 "plan",

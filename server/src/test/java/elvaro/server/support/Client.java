@@ -83,6 +83,20 @@ public final class Client {
         }
     }
 
+    /** Bytes sent and bytes that came back. */
+    public HttpResponse<byte[]> bytes(String method, String path, byte[] sent) {
+        try {
+            return http.send(
+                    request(path)
+                            .header("Content-Type", "image/jpeg")
+                            .method(method, BodyPublishers.ofByteArray(sent))
+                            .build(),
+                    BodyHandlers.ofByteArray());
+        } catch (java.io.IOException | InterruptedException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
     /** A pack as a probe sends it. */
     public Answer pack(String token, String pack) {
         return device("/devices/readings", token, pack);

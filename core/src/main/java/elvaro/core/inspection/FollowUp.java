@@ -1,0 +1,58 @@
+package elvaro.core.inspection;
+
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.schedule.Due.Work;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Work that a look made and nobody has done yet. Only the last look counts: it says how the piece is.
+ *
+ * @param work what is to be done
+ * @param since when it became due; may lie ahead
+ */
+public record FollowUp(Work work, Instant since) {
+    /** What is unwrapped rests this long before it is smelled again. Common practice, no source. */
+    private static final Duration REST = Duration.ofDays(1);
+
+    /** What in the log shows that work was done. */
+    private static final Map<Work, Set<Kind>> DONE_BY = Map.of(
+            Work.STOP, Set.of(Kind.CUT_AWAY),
+            Work.RESEAL, Set.of(Kind.RESEALED),
+            Work.REST, Set.of(Kind.RESTED),
+            Work.TURN, Set.of(Kind.TURNED, Kind.RETIED, Kind.MOVED),
+            Work.TRIM, Set.of(Kind.TRIMMED, Kind.CUT_AWAY, Kind.WITHDRAWN));
+
+    /**
+     * @param log of a piece that hangs
+     * @param verdict of its last look that stands, if it was looked at
+     */
+    public static List<FollowUp> of(PieceLog log, Optional<Verdict> verdict) {
+        Optional<Instant> looked = log.last(Kind.LOOKED).map(LogFact::at);
+        List<FollowUp> open = new ArrayList<>();
+        if (looked.isPresent() && verdict.isPresent()) {
+            Instant at = looked.get();
+            verdict.get().work().stream()
+                    .filter(work -> !done(work, at, log))
+                    .forEach(work -> open.add(new FollowUp(work, at)));
+        }
+        log.last(Kind.RESTED)
+                .map(LogFact::at)
+                .filter(rested -> looked.isEmpty() || rested.isAfter(looked.get()))
+                .ifPresent(rested -> open.add(new FollowUp(Work.LOOK, rested.plus(REST))));
+        return open;
+    }
+
+    private static boolean done(Work work, Instant since, PieceLog log) {
+        return DONE_BY.getOrDefault(work, Set.of()).stream()
+                .flatMap(kind -> log.last(kind).stream())
+                .anyMatch(fact -> fact.at().isAfter(since));
+    }
+}

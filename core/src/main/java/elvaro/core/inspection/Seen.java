@@ -1,0 +1,98 @@
+package elvaro.core.inspection;
+
+import java.util.Set;
+
+/**
+ * What a person saw and smelled on one piece.
+ *
+ * @param colour of most of the surface
+ * @param surface as it feels under a gloved finger
+ * @param moulds every kind that grows on it, none for none
+ * @param extent how much of the surface is under mould; {@link Extent#NONE} exactly when there are no moulds
+ * @param smell close to the surface
+ * @param spots what else was found
+ * @param depth how deep what is bad goes, as far as it could be seen
+ * @param liftedPercent share of the membrane that does not touch meat, 0–100; 0 without a membrane
+ * @param sealOpen whether the membrane's seal is open
+ */
+public record Seen(
+        Colour colour,
+        Surface surface,
+        Set<Mould> moulds,
+        Extent extent,
+        Smell smell,
+        Set<Spot> spots,
+        Depth depth,
+        int liftedPercent,
+        boolean sealOpen) {
+
+    public enum Colour {
+        BRIGHT_RED,
+        DARK_RED,
+        BROWN,
+        GREY,
+        GREEN
+    }
+
+    public enum Surface {
+        LEATHERY,
+        DRY,
+        TACKY,
+        WET,
+        SLIMY
+    }
+
+    /** Mould by kind and colour. */
+    public enum Mould {
+        WHITE_POWDER,
+        GREEN,
+        BLUE,
+        BLACK,
+        PINK,
+        HAIRY
+    }
+
+    public enum Extent {
+        NONE,
+        SPOTS,
+        PATCHES,
+        MOST
+    }
+
+    public enum Smell {
+        CLEAN,
+        NUTTY,
+        FAINTLY_ACID,
+        SOUR,
+        AMMONIA,
+        PUTRID
+    }
+
+    /** What is looked for beside colour, surface and mould. */
+    public enum Spot {
+        /** Deep folds, patches or knife cuts on an exposed side. */
+        FOLD,
+        SOFT_ROT,
+        /** A bag that is blown up. */
+        GAS,
+        /** Game: glands or bloodshot meat. */
+        GLAND_OR_BLOODSHOT
+    }
+
+    /** How far what is bad goes. */
+    public enum Depth {
+        PART,
+        THROUGH
+    }
+
+    public Seen {
+        moulds = Set.copyOf(moulds);
+        spots = Set.copyOf(spots);
+        if (moulds.isEmpty() != (extent == Extent.NONE)) {
+            throw new IllegalArgumentException("Say how far the mould goes, and which mould it is.");
+        }
+        if (liftedPercent < 0 || liftedPercent > 100) {
+            throw new IllegalArgumentException("The share that lifted is 0 to 100 %.");
+        }
+    }
+}

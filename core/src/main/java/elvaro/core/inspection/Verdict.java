@@ -1,0 +1,42 @@
+package elvaro.core.inspection;
+
+import elvaro.core.inspection.Rule.Answer;
+import elvaro.core.inspection.Seen.Depth;
+import elvaro.core.schedule.Due.Work;
+import java.util.List;
+
+/**
+ * The answer to a look.
+ *
+ * @param answer what to do
+ * @param because the rules it follows from, one or more
+ * @param discard how much of the piece goes, where the answer is to stop; else nothing
+ */
+public record Verdict(Answer answer, List<Rule> because, Discard discard) {
+
+    /** How much is thrown away. */
+    public enum Discard {
+        NOTHING,
+        PART,
+        WHOLE
+    }
+
+    /** Judges what was seen. */
+    public static Verdict of(Seen seen, Circumstances at) {
+        List<Rule> because = Rule.decisive(seen, at);
+        Answer answer = because.get(0).answer();
+        Discard discard =
+                answer != Answer.STOP ? Discard.NOTHING : seen.depth() == Depth.THROUGH ? Discard.WHOLE : Discard.PART;
+        return new Verdict(answer, because, discard);
+    }
+
+    /** The tasks it makes, each once: to stop is one as well. */
+    public List<Work> work() {
+        return answer == Answer.STOP
+                ? List.of(Work.STOP)
+                : because.stream()
+                        .flatMap(rule -> rule.makes().stream())
+                        .distinct()
+                        .toList();
+    }
+}

@@ -1,0 +1,80 @@
+package elvaro.core.inspection;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.core.inspection.Rule.Answer;
+import elvaro.core.inspection.Verdict.Discard;
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.schedule.Due.Work;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class FollowUpTest {
+    private static final Instant LOOKED = Instant.parse("2026-02-10T08:00:00Z");
+
+    /** A log of a look and then, an hour apart, of these. */
+    private static PieceLog log(Kind... after) {
+        List<LogFact> facts = new ArrayList<>();
+        facts.add(fact(Kind.LOOKED, LOOKED));
+        for (int index = 0; index < after.length; index++) {
+            facts.add(fact(after[index], LOOKED.plus(Duration.ofHours(index + 1))));
+        }
+        return PieceLog.of(4000, facts);
+    }
+
+    private static LogFact fact(Kind kind, Instant at) {
+        return new LogFact(UUID.randomUUID(), null, kind, at, kind.weighs() ? 200 : 0, null);
+    }
+
+    private static List<Work> open(PieceLog log, Rule because) {
+        Verdict verdict = new Verdict(
+                because.answer(), List.of(because), because.answer() == Answer.STOP ? Discard.PART : Discard.NOTHING);
+        return FollowUp.of(log, Optional.of(verdict)).stream()
+                .map(FollowUp::work)
+                .toList();
+    }
+
+    @ParameterizedTest(name = "{0} asks for {1} until {2}")
+    @CsvSource({
+        "LEAK, RESEAL, RESEALED",
+        "WET, TURN, TURNED",
+        "WET, TURN, MOVED",
+        "FOLDS, TRIM, TRIMMED",
+        "SOFT_ROT, STOP, CUT_AWAY",
+    })
+    void what_a_look_asks_for_stays_open_until_the_log_shows_it_done(Rule because, Work work, Kind done) {
+        assertThat(open(log(), because)).containsExactly(work);
+        assertThat(open(log(Kind.WEIGHED), because)).containsExactly(work);
+        assertThat(open(log(Kind.WEIGHED, done), because)).isEmpty();
+    }
+
+    @Test
+    void a_later_look_stands_for_the_earlier() {
+        PieceLog log = log(Kind.LOOKED);
+        assertThat(open(log, Rule.CRUST)).isEmpty();
+        assertThat(open(log, Rule.LEAK)).containsExactly(Work.RESEAL);
+        assertThat(FollowUp.of(log, Optional.of(new Verdict(Answer.ACT, List.of(Rule.LEAK), Discard.NOTHING)))
+                        .get(0)
+                        .since())
+                .isEqualTo(LOOKED.plus(Duration.ofHours(1)));
+    }
+
+    @Test
+    void what_rested_unwrapped_is_smelled_again_a_day_later() {
+        assertThat(open(log(), Rule.FAINTLY_ACID)).containsExactly(Work.REST);
+        PieceLog rested = log(Kind.RESTED);
+        assertThat(FollowUp.of(
+                        rested, Optional.of(new Verdict(Answer.ACT, List.of(Rule.FAINTLY_ACID), Discard.NOTHING))))
+                .containsExactly(new FollowUp(Work.LOOK, LOOKED.plus(Duration.ofHours(25))));
+        assertThat(open(log(Kind.RESTED, Kind.LOOKED), Rule.CRUST)).isEmpty();
+    }
+}

@@ -1,0 +1,41 @@
+package elvaro.server.look;
+
+import elvaro.core.inspection.Seen;
+import elvaro.server.shared.Refusal;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What somebody saw and smelled.
+ *
+ * @param words what is to be said besides
+ * @param at when it was, if not now
+ */
+public record LookForm(
+        @NotNull(message = "Say which colour it has.") Seen.Colour colour,
+        @NotNull(message = "Say how the surface feels.") Seen.Surface surface,
+        @NotNull Set<Seen.Mould> moulds,
+        @NotNull Seen.Extent extent,
+        @NotNull(message = "Say how it smells.") Seen.Smell smell,
+        @NotNull Set<Seen.Spot> spots,
+        @NotNull Seen.Depth depth,
+        @Min(0) @Max(100) int liftedPercent,
+        boolean sealOpen,
+
+        @NotNull @Size(max = 2000, message = "The note is too long.")
+        String words,
+
+        @Nullable Instant at) {
+    Seen seen() {
+        try {
+            return new Seen(colour, surface, moulds, extent, smell, spots, depth, liftedPercent, sealOpen);
+        } catch (IllegalArgumentException contradiction) {
+            throw Refusal.wrong("invalid", "extent", String.valueOf(contradiction.getMessage()));
+        }
+    }
+}

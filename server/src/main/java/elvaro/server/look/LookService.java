@@ -1,0 +1,223 @@
+package elvaro.server.look;
+
+import elvaro.core.inspection.Circumstances;
+import elvaro.core.inspection.FollowUp;
+import elvaro.core.inspection.Verdict;
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.ledger.Stream;
+import elvaro.server.look.LookRepository.PhotoRow;
+import elvaro.server.piece.EntryForm;
+import elvaro.server.piece.LogService;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceService.Hanging;
+import elvaro.server.piece.PieceState;
+import elvaro.server.piece.PieceView.EntryView;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Refusal;
+import jakarta.persistence.EntityManager;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps looks, answers them by the rules, and does away with what must be. The answer is worked out, never stored. */
+@Service
+@Transactional
+public class LookService {
+    private static final int MOST_PHOTOS = 6;
+
+    private final LookRepository looks;
+    private final LogService log;
+    private final PieceService pieces;
+    private final WorkshopService workshops;
+    private final CurrentWorkshop current;
+    private final EntityManager entities;
+    private final Clock clock;
+
+    LookService(
+            LookRepository looks,
+            LogService log,
+            PieceService pieces,
+            WorkshopService workshops,
+            CurrentWorkshop current,
+            EntityManager entities,
+            Clock clock) {
+        this.looks = looks;
+        this.log = log;
+        this.pieces = pieces;
+        this.workshops = workshops;
+        this.current = current;
+        this.entities = entities;
+        this.clock = clock;
+    }
+
+    /**
+     * Keeps a look; sent again, it is kept once.
+     *
+     * @throws Refusal if the piece does not hang, or what was seen contradicts itself
+     */
+    public void keep(UUID pieceId, UUID entryId, LookForm form) {
+        log.lock(pieceId); // A retry finds what the first one kept.
+        if (looks.findById(entryId).isPresent()) {
+            return;
+        }
+        Look look = new Look(entryId, pieceId, form.seen());
+        log.writeFor(pieceId, entryId, new EntryForm(Kind.LOOKED, 0, null, form.words(), form.at(), null, Map.of()));
+        entities.persist(look);
+    }
+
+    /** Every look at a piece, the newest first. */
+    @Transactional(readOnly = true)
+    public List<LookView> of(UUID pieceId) {
+        Piece piece = pieces.find(pieceId);
+        Map<UUID, EntryView> entries =
+                pieces.log(pieceId).stream().collect(Collectors.toMap(EntryView::id, Function.identity()));
+        Map<UUID, List<UUID>> photos = looks.photosOf(pieceId).stream()
+                .collect(
+                        Collectors.groupingBy(PhotoRow::lookId, Collectors.mapping(PhotoRow::id, Collectors.toList())));
+        ZoneId zone = workshops.mine().zone();
+        return looks.findByPieceId(pieceId).stream()
+                .map(look -> view(look, entries.get(look.id()), piece, zone, photos.getOrDefault(look.id(), List.of())))
+                .sorted(Comparator.comparing(LookView::at).reversed())
+                .toList();
+    }
+
+    private static LookView view(Look look, EntryView entry, Piece piece, ZoneId zone, List<UUID> photos) {
+        Verdict verdict = verdict(look, piece, entry.happenedAt(), zone);
+        return new LookView(
+                look.id(),
+                entry.happenedAt(),
+                entry.by(),
+                entry.words(),
+                look.seen(),
+                verdict.answer(),
+                verdict.discard(),
+                verdict.because().stream().map(LookView.Because::of).toList(),
+                verdict.work(),
+                entry.stands(),
+                photos);
+    }
+
+    private static Verdict verdict(Look look, Piece piece, Instant at, ZoneId zone) {
+        Instant hungAt = piece.hungAt(zone).orElseThrow();
+        double day = Math.max(0, Duration.between(hungAt, at).toSeconds() / 86_400.0);
+        return Verdict.of(
+                look.seen(),
+                new Circumstances(
+                        piece.method().orElseThrow(), piece.lot().cut().species(), day));
+    }
+
+    /** What the last looks at these pieces ask for and nobody has done yet, by piece. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<FollowUp>> followUps(List<Hanging> hanging, ZoneId zone) {
+        List<UUID> last = hanging.stream()
+                .flatMap(each -> each.log().last(Kind.LOOKED).stream())
+                .map(LogFact::id)
+                .toList();
+        Map<UUID, Look> seen = last.isEmpty()
+                ? Map.of()
+                : looks.findAll(last).stream().collect(Collectors.toMap(Look::pieceId, Function.identity()));
+        Map<UUID, List<FollowUp>> open = new HashMap<>();
+        for (Hanging each : hanging) {
+            if (each.piece().state() != PieceState.HANGING) {
+                continue;
+            }
+            PieceLog read = each.log();
+            Optional<Verdict> verdict = Optional.ofNullable(
+                            seen.get(each.piece().id()))
+                    .map(look -> verdict(
+                            look,
+                            each.piece(),
+                            read.last(Kind.LOOKED).orElseThrow().at(),
+                            zone));
+            List<FollowUp> made = FollowUp.of(read, verdict);
+            if (!made.isEmpty()) {
+                open.put(each.piece().id(), made);
+            }
+        }
+        return open;
+    }
+
+    /**
+     * Throws a hanging piece away, all of it: taken down, weighed onto the discard pile, the bench closed. Sent again, it
+     * happens once.
+     *
+     * @param grams what the scale showed
+     * @param words why
+     * @param answers to questions the weight raised
+     */
+    public void discard(UUID pieceId, UUID entryId, int grams, String words, Map<String, String> answers) {
+        log.lock(pieceId);
+        if (log.isRetry(pieceId, entryId, Kind.PULLED, grams, null)) {
+            return;
+        }
+        log.writeFor(pieceId, entryId, new EntryForm(Kind.PULLED, grams, null, words, null, null, answers));
+        int net = pieces.figures(List.of(pieceId)).get(0).ledger().aged();
+        log.writeFor(
+                pieceId,
+                after(entryId, "pile"),
+                new EntryForm(Kind.PILE, net, Stream.DISCARD, words, null, null, Map.of()));
+        log.turn(log.lock(pieceId), after(entryId, "closed"), Kind.CLOSED, words);
+    }
+
+    /** An id that follows from another, so that a retry makes the same. */
+    private static UUID after(UUID id, String what) {
+        return UUID.nameUUIDFromBytes((id + what).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /**
+     * Keeps a picture of a look; sent again, it is kept once.
+     *
+     * @throws Refusal if it is no picture, or the look has enough of them
+     */
+    public void keepPhoto(UUID pieceId, UUID lookId, UUID photoId, byte[] sent) {
+        mustBeOf(pieceId, lookId);
+        if (entities.find(LookPhoto.class, photoId) != null) {
+            return;
+        }
+        long known = looks.photosOf(pieceId).stream()
+                .filter(photo -> photo.lookId().equals(lookId))
+                .count();
+        if (known >= MOST_PHOTOS) {
+            throw Refusal.conflict("photos-enough", "A look has %d pictures at most.".formatted(MOST_PHOTOS));
+        }
+        entities.persist(new LookPhoto(
+                photoId,
+                lookId,
+                Photos.small(sent),
+                clock.instant().truncatedTo(ChronoUnit.MICROS),
+                current.person().accountId()));
+    }
+
+    private void mustBeOf(UUID pieceId, UUID lookId) {
+        looks.findById(lookId)
+                .filter(look -> look.pieceId().equals(pieceId))
+                .orElseThrow(() -> Refusal.notFound("look"));
+    }
+
+    /** A picture as JPEG. */
+    @Transactional(readOnly = true)
+    public byte[] photo(UUID pieceId, UUID lookId, UUID photoId) {
+        mustBeOf(pieceId, lookId);
+        return Optional.ofNullable(entities.find(LookPhoto.class, photoId))
+                .filter(photo -> photo.lookId().equals(lookId))
+                .orElseThrow(() -> Refusal.notFound("picture"))
+                .jpeg();
+    }
+}

@@ -1,0 +1,81 @@
+package elvaro.server.piece;
+
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.question.Question;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.lot.DecisionService;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Answers;
+import elvaro.server.shared.Refusal;
+import jakarta.persistence.EntityManager;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Hanging a piece in another chamber. */
+@Service
+@Transactional
+public class MoveService {
+    private final PieceRepository pieces;
+    private final LogService log;
+    private final ChamberService chambers;
+    private final DecisionService decisions;
+    private final WorkshopService workshops;
+    private final EntityManager entities;
+
+    MoveService(
+            PieceRepository pieces,
+            LogService log,
+            ChamberService chambers,
+            DecisionService decisions,
+            WorkshopService workshops,
+            EntityManager entities) {
+        this.pieces = pieces;
+        this.log = log;
+        this.chambers = chambers;
+        this.decisions = decisions;
+        this.workshops = workshops;
+        this.entities = entities;
+    }
+
+    /**
+     * Moves a piece; sent again, it is moved once.
+     *
+     * @throws Refusal if it does not hang, hangs there already, or a question about the new chamber is open
+     */
+    public void move(UUID pieceId, UUID entryId, UUID chamberId, String words, Map<String, String> answers) {
+        workshops.lock(); // Places and loads of the chambers are counted below.
+        Piece piece = log.lock(pieceId);
+        if (log.isRetry(pieceId, entryId, Kind.MOVED, 0, null)) {
+            return;
+        }
+        Chamber to = chambers.find(chamberId)
+                .orElseThrow(() -> Refusal.wrong("missing", "chamberId", "Choose the chamber it goes to."));
+        if (piece.state() != PieceState.HANGING) {
+            throw Refusal.conflict("wrong-state", "Only a piece that hangs is moved.");
+        }
+        Chamber from = piece.chamber().orElseThrow();
+        if (from.id().equals(chamberId)) {
+            throw Refusal.conflict("there-already", "It hangs in %s already.".formatted(to.name()));
+        }
+        List<Piece> there = pieces.hangingIn(chamberId);
+        long load = there.stream().mapToLong(Piece::greenGrams).sum() + piece.greenGrams();
+        List<Question> questions =
+                HangingService.questions(to, load, List.of(piece.method().orElseThrow()));
+        List<Answers.Settled> settled = Answers.of(answers).settle(questions);
+        String said =
+                "%s to %s. %s".formatted(from.name(), to.name(), words.strip()).strip();
+        log.writeFor(pieceId, entryId, new EntryForm(Kind.MOVED, 0, null, said, null, null, Map.of()));
+        entities.persist(new PieceMove(entryId, pieceId, from, to));
+        Set<Place> taken =
+                there.stream().flatMap(each -> each.place().stream()).collect(Collectors.toCollection(HashSet::new));
+        piece.in(to, Place.firstFree(to, taken));
+        decisions.keep(piece.lot().id(), pieceId, settled);
+    }
+}
