@@ -65,3 +65,8 @@ export async function signIn(name: string, password: string): Promise<void> {
 export async function signOut(): Promise<void> {
   await send(new Request('/api/sign-out', { method: 'POST' }));
 }
+
+/** Sends a file as it is. */
+export async function sendBytes(address: string, file: File): Promise<void> {
+  await send(new Request(address, { method: 'PUT', body: file, headers: { 'Content-Type': file.type } }));
+}

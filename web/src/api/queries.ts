@@ -70,6 +70,20 @@ export const pieceQuery = (id: string) => ({
 
 export const usePiece = (id: string) => useQuery(pieceQuery(id));
 
+/** Every look at a piece, the newest first. */
+export const useLooks = (id: string) =>
+  useQuery({
+    queryKey: ['looks', id],
+    queryFn: () => answer(api.GET('/api/pieces/{id}/looks', { params: { path: { id } } })),
+  });
+
+export const useInspectionRules = () =>
+  useQuery({
+    queryKey: ['inspection-rules'],
+    queryFn: () => answer(api.GET('/api/inspection-rules')),
+    staleTime: Infinity,
+  });
+
 export const useCutPieces = () =>
   useQuery({ queryKey: ['pieces', 'cut'], queryFn: () => answer(api.GET('/api/pieces/cut')) });
 

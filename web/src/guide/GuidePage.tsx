@@ -2,8 +2,9 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useEffect, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
-import { useMethods } from '../api/queries';
+import { useInspectionRules, useMethods } from '../api/queries';
 import { Page } from '../kit/Page';
+import { answers } from '../look/words';
 import { forecastWorking, workedExample } from './example';
 import { ledgerWorking, rules } from './rules';
 
@@ -45,6 +46,7 @@ export default function GuidePage() {
               {rule.says.map((sentence) => (
                 <Typography key={sentence}>{sentence}</Typography>
               ))}
+              {rule.id === 'looking' && <Looking />}
               <Typography variant="caption" sx={{ color: 'text.secondary' }}>
                 {rule.source}
               </Typography>
@@ -76,6 +78,16 @@ export default function GuidePage() {
   );
 }
 
+/** The rules a look is answered by, as they stand in Elvaro. */
+function Looking() {
+  const inspection = useInspectionRules();
+  return (
+    <Terms
+      terms={(inspection.data ?? []).map((rule) => [answers[rule.answer], `${rule.seen}. ${rule.reason}`])}
+    />
+  );
+}
+
 /** Names with what they mean. */
 function Terms({ terms }: { terms: [string, string][] }) {
   return (
@@ -89,7 +101,7 @@ function Terms({ terms }: { terms: [string, string][] }) {
       }}
     >
       {terms.map(([name, meaning]) => (
-        <Box key={name} sx={{ display: 'contents' }}>
+        <Box key={name + meaning} sx={{ display: 'contents' }}>
           <Typography component="dt" sx={{ fontWeight: 620 }}>
             {name}
           </Typography>

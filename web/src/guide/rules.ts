@@ -38,8 +38,7 @@ export const rules: Rule[] = [
     id: 'looking',
     title: 'Looking and smelling',
     says: [
-      'Dark, dry, leathery crust and white powdery mould in patches: carry on, trim it away later.',
-      'Green, blue, black, pink or hairy mould, slime, gas, a sour, ammonia or putrid smell, soft rot in a pocket: stop. That part is discard; if it is through the piece, all of it is. Nobody tastes to find out.',
+      'What is seen and smelled is answered by these rules, the gravest first. A part that must go is cut out and weighed; if it is through the piece, all of it goes. Nobody tastes to find out.',
     ],
     source: 'Common practice.',
   },
@@ -90,7 +89,7 @@ export const rules: Rule[] = [
 /** The ledger's symbols and formulas. */
 export const ledgerWorking: [string, string][] = [
   ['Green weight G', 'what was hung, on day 0'],
-  ['Taken early W', 'slices taken before the pull'],
+  ['Taken early W', 'slices taken before the pull, and bad parts cut away; these count as discard'],
   ['Aged weight A', 'weight at the pull, without coat or seal'],
   ['Shrink', 'S = G − W − A, as a share S / G: water'],
   ['Steak yield', 'P / G: steaks and roasts'],

@@ -12,7 +12,15 @@ type EntryForm = Schema['EntryForm'];
 export type NewEntry = Pick<EntryForm, 'kind'> & Partial<EntryForm>;
 
 /** Kinds that may wait on this device; what else is written leads on to what needs Elvaro's answer. */
-const mayWait = new Set<EntryForm['kind']>(['WEIGHED', 'NOTE']);
+const mayWait = new Set<EntryForm['kind']>([
+  'WEIGHED',
+  'NOTE',
+  'TURNED',
+  'RETIED',
+  'RESEALED',
+  'RESTED',
+  'TRIMMED',
+]);
 
 export const putEntry = (pieceId: string, entryId: string, entry: NewEntry): Promise<PieceView> =>
   answer(

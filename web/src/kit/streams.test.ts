@@ -6,6 +6,7 @@ import { dueWords } from './words';
 const ledger = {
   greenGrams: 8000,
   withdrawnGrams: 200,
+  cutAwayGrams: 0,
   agedGrams: 6800,
   shrinkGrams: 1000,
   residualGrams: 300,

@@ -27,12 +27,13 @@ export function stretches(ledger: Schema['LedgerView']): Stretch[] {
   const piles = streams.map(({ part, label, key }) => ({
     share: part as Share,
     label,
-    grams: ledger.piles[key],
+    // What was thrown away before the pull lies on no pile of the bench.
+    grams: ledger.piles[key] + (part === 'discard' ? ledger.cutAwayGrams : 0),
   }));
   return [
     ...piles,
     { share: 'residual' as const, label: 'On no pile', grams: Math.max(0, ledger.residualGrams) },
-    { share: 'withdrawn' as const, label: 'Taken early', grams: ledger.withdrawnGrams },
+    { share: 'withdrawn' as const, label: 'Taken early', grams: ledger.withdrawnGrams - ledger.cutAwayGrams },
     { share: 'water' as const, label: 'Water', grams: Math.max(0, ledger.shrinkGrams) },
   ]
     .filter((stretch) => stretch.grams > 0)

@@ -3,9 +3,13 @@ import type { Schema } from '../api/client';
 export type Work = Schema['DueView']['work'];
 
 export const workWords: Record<Work, string> = {
+  STOP: 'See to it',
   PULL_OVERDUE: 'Pull',
   PULL: 'Pull',
   DECIDE: 'Decide',
+  RESEAL: 'Reseal',
+  REST: 'Unwrap',
+  TRIM: 'Trim',
   CUT: 'Cut',
   BUY: 'Buy',
   HANG: 'Hang',
@@ -19,13 +23,31 @@ export const workWords: Record<Work, string> = {
 export const doneWords: Partial<Record<Work, string>> = {
   CHANGE_ICE: 'Iced',
   TURN: 'Turned',
-  LOOK: 'Looked',
+  RESEAL: 'Resealed',
+  REST: 'Unwrapped',
+  TRIM: 'Trimmed',
+};
+
+/** What is written into the log when such work is done. */
+export const doneKinds: Partial<Record<Work, Schema['EntryForm']['kind']>> = {
+  TURN: 'TURNED',
+  RESEAL: 'RESEALED',
+  REST: 'RESTED',
+  TRIM: 'TRIMMED',
 };
 
 /** How long something has been due, in words. */
 export function dueWords(due: Schema['DueView']): string {
   const late = due.days === 1 ? '1 day' : `${due.days} days`;
   switch (due.work) {
+    case 'STOP':
+      return due.days === 0 ? 'a look said stop' : `a look said stop ${late} ago`;
+    case 'RESEAL':
+      return due.days === 0 ? 'its membrane leaks' : `has leaked for ${late}`;
+    case 'REST':
+      return 'unwrap, a day in the cold';
+    case 'TRIM':
+      return 'trim folds and cuts even';
     case 'PULL_OVERDUE':
       return `${late} past its target`;
     case 'PULL':
@@ -70,6 +92,14 @@ export const kindWords: Record<Schema['EntryView']['kind'], string> = {
   COAT_ON: 'Coat or seal on',
   COAT_OFF: 'Coat or seal off',
   WITHDRAWN: 'Slice taken',
+  CUT_AWAY: 'Bad part cut away',
+  LOOKED: 'Looked at',
+  TURNED: 'Turned',
+  RETIED: 'Tied anew',
+  RESEALED: 'Resealed',
+  RESTED: 'Unwrapped to rest',
+  TRIMMED: 'Trimmed even',
+  MOVED: 'Moved',
   PULLED: 'Pulled',
   PILE: 'Pile',
   NOTE: 'Note',

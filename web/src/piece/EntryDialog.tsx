@@ -20,6 +20,7 @@ const titles: Record<EntryKind, string> = {
   WEIGHED: 'Weigh',
   PULLED: 'Pull',
   WITHDRAWN: 'Take a slice',
+  CUT_AWAY: 'Cut a bad part away',
   COAT_ON: 'Put a coat or seal on',
   COAT_OFF: 'Take the coat or seal off',
   NOTE: 'Note',

@@ -3,7 +3,9 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { PieceView, Schema } from '../api/client';
+import { useLooks } from '../api/queries';
 import { useWriteEntry } from '../kit/entries';
+import { LookEntry } from '../look/LookEntry';
 import { ProblemNotice } from '../kit/Notices';
 import { streams } from '../kit/streams';
 import { moment, useUnits } from '../kit/units';
@@ -17,16 +19,21 @@ const correctable: ReadonlySet<string> = new Set<EntryKind>([
   'WEIGHED',
   'PULLED',
   'WITHDRAWN',
+  'CUT_AWAY',
   'COAT_ON',
   'COAT_OFF',
   'NOTE',
 ]);
+
+/** What is not taken back: it is undone by what comes after. */
+const standsForGood = new Set<Entry['kind']>(['TAKEN_BACK', 'MOVED', 'CLOSED', 'REOPENED', 'PILE']);
 
 /** Everything that happened, the newest first. A wrong entry is corrected by another; both stay. */
 export function PieceLog({ piece }: { piece: PieceView }) {
   const units = useUnits();
   const [correcting, setCorrecting] = useState<Entry | null>(null);
   const write = useWriteEntry(piece.card.id);
+  const looks = useLooks(piece.card.id);
   const open = piece.card.state !== 'CUT';
   const newestFirst = [...piece.log].reverse();
   return (
@@ -40,7 +47,9 @@ export function PieceLog({ piece }: { piece: PieceView }) {
       )}
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {newestFirst.map((entry) => {
-          const mayChange = entry.stands && correctable.has(entry.kind) && (open || entry.kind === 'NOTE');
+          const mayCorrect = entry.stands && correctable.has(entry.kind) && (open || entry.kind === 'NOTE');
+          const mayTakeBack = mayCorrect || (entry.stands && open && !standsForGood.has(entry.kind));
+          const look = looks.data?.find((each) => each.id === entry.id);
           return (
             <Box
               component="li"
@@ -70,17 +79,20 @@ export function PieceLog({ piece }: { piece: PieceView }) {
                   {entry.words && ` ${entry.words}`} {entry.corrects && entry.stands && '(corrects an entry)'}{' '}
                   {entry.by}
                 </Typography>
+                {look && <LookEntry look={look} pieceId={piece.card.id} />}
               </Typography>
-              {mayChange && (
+              {mayTakeBack && (
                 <Box className="no-print">
-                  <Button
-                    size="small"
-                    color="inherit"
-                    onClick={() => setCorrecting(entry)}
-                    aria-label={`Correct ${title(entry, units.weight)}`}
-                  >
-                    Correct
-                  </Button>
+                  {mayCorrect && (
+                    <Button
+                      size="small"
+                      color="inherit"
+                      onClick={() => setCorrecting(entry)}
+                      aria-label={`Correct ${title(entry, units.weight)}`}
+                    >
+                      Correct
+                    </Button>
+                  )}
                   <Button
                     size="small"
                     color="inherit"

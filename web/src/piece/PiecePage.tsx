@@ -14,6 +14,7 @@ import { roleWords } from '../kit/words';
 import { Workings } from '../kit/Workings';
 import { EntryDialog } from './EntryDialog';
 import type { EntryKind } from './EntryPanel';
+import { Events } from './Events';
 import { PieceLog } from './PieceLog';
 import { Target } from './Target';
 import { AtTheTarget, DriftNotice, ExpectedAndFound, Reach } from './Ahead';
@@ -184,8 +185,9 @@ function Actions({ piece, onDo }: { piece: PieceView; onDo: (kind: EntryKind) =>
           <Button variant={due ? 'contained' : 'outlined'} color="warning" onClick={() => onDo('PULLED')}>
             Pull
           </Button>
-          <Button onClick={() => onDo('WITHDRAWN')}>Take a slice</Button>
-          <Button onClick={() => onDo('COAT_ON')}>Coat on</Button>
+          <Button variant="outlined" component={Link} to={`/look?piece=${card.id}`}>
+            Look
+          </Button>
         </>
       )}
       {(card.state === 'PULLED' || card.state === 'CUT') && (
@@ -197,6 +199,7 @@ function Actions({ piece, onDo }: { piece: PieceView; onDo: (kind: EntryKind) =>
         <Button onClick={() => onDo('COAT_OFF')}>Coat off</Button>
       )}
       <Button onClick={() => onDo('NOTE')}>Note</Button>
+      {hanging && <Events piece={piece} onDo={onDo} />}
       {hanging && <Target piece={piece} />}
       {card.state !== 'FRESH' && (
         <Button component={Link} to={`/pieces/${card.id}/prepare`}>

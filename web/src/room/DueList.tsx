@@ -7,7 +7,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
 import { ProblemNotice } from '../kit/Notices';
-import { doneWords, dueWords, workWords } from '../kit/words';
+import { useWriteEntry } from '../kit/entries';
+import { doneKinds, doneWords, dueWords, kindWords, workWords } from '../kit/words';
 import { EntryDialog } from '../piece/EntryDialog';
 import { AheadList } from './AheadList';
 import { DecideDialog } from './DecideDialog';
@@ -73,6 +74,9 @@ function placeOf(due: Due): string | null {
       return '/plan#kept';
     case 'DECIDE':
       return `/chambers/${due.chamberId}`;
+    case 'LOOK':
+    case 'STOP':
+      return `/look?piece=${due.pieceId}`;
     default:
       return null;
   }
@@ -80,8 +84,24 @@ function placeOf(due: Due): string | null {
 
 const subject = (due: Due): string => (due.pieceId ? `/pieces/${due.pieceId}` : `/lots/${due.lotId}`);
 
-function DueRow({ due, onDo, onDecide }: { due: Due; onDo: () => void; onDecide: () => void }) {
-  const late = due.work === 'PULL_OVERDUE';
+interface RowProps {
+  due: Due;
+  onDo: () => void;
+  onDecide: () => void;
+}
+
+function DueRow({ due, onDo, onDecide }: RowProps) {
+  const write = useWriteEntry(due.pieceId ?? '');
+  const kind = doneKinds[due.work];
+  const log =
+    kind &&
+    (() =>
+      write.mutate({
+        entry: { kind },
+        name: `${due.tag}: ${kindWords[kind]}`,
+        said: `${due.tag}: ${kindWords[kind].toLowerCase()}`,
+      }));
+  const late = due.work === 'PULL_OVERDUE' || due.work === 'STOP';
   const word = workWords[due.work];
   const name = `${word} ${due.tag}`;
   const place = placeOf(due);
@@ -142,10 +162,16 @@ function DueRow({ due, onDo, onDecide }: { due: Due; onDo: () => void; onDecide:
           {word}
         </Button>
       ) : (
-        <Button {...look} onClick={onDo} aria-label={`${doneWords[due.work] ?? word} ${due.tag}`}>
+        <Button
+          {...look}
+          onClick={log ?? onDo}
+          disabled={write.isPending}
+          aria-label={`${doneWords[due.work] ?? word} ${due.tag}`}
+        >
           {doneWords[due.work] ?? word}
         </Button>
       )}
+      <ProblemNotice failure={write.error} />
     </Box>
   );
 }

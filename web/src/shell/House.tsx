@@ -18,6 +18,7 @@ const PiecePage = lazy(() => import('../piece/PiecePage'));
 const PlanPage = lazy(() => import('../plan/PlanPage'));
 const PreparePage = lazy(() => import('../piece/PreparePage'));
 const WeighPage = lazy(() => import('../weigh/WeighPage'));
+const LookPage = lazy(() => import('../look/LookPage'));
 const BenchPage = lazy(() => import('../bench/BenchPage'));
 const ChamberPage = lazy(() => import('../chamber/ChamberPage'));
 const ComparePage = lazy(() => import('../compare/ComparePage'));
@@ -63,6 +64,7 @@ export function House() {
           <Route path="/chambers/:id" element={<ChamberPage />} />
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/weigh" element={<WeighPage />} />
+          <Route path="/look" element={<LookPage />} />
           <Route path="/bench/:id" element={<BenchPage />} />
           <Route path="/compare" element={<ComparePage />} />
           <Route path="/settings" element={<SettingsPage />} />

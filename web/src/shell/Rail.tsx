@@ -9,6 +9,7 @@ const places = [
   { to: '/plan', label: 'Plan' },
   { to: '/receive', label: 'Receive' },
   { to: '/weigh', label: 'Weigh' },
+  { to: '/look', label: 'Look' },
   { to: '/compare', label: 'Compare' },
   { to: '/guide', label: 'Guide' },
   { to: '/settings', label: 'Settings' },

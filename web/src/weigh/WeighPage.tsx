@@ -1,11 +1,10 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState, type ComponentProps } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { pieceQuery, queryClient, usePiece, useRoom } from '../api/queries';
 import { Page, Waiting } from '../kit/Page';
-import { dueWords } from '../kit/words';
+import { WorkList } from '../kit/WorkList';
 import { EntryPanel } from '../piece/EntryPanel';
 import { PieceFinder } from '../shell/Search';
 import { useScale, useScales } from './scale';
@@ -75,38 +74,13 @@ export default function WeighPage() {
             />
           )}
         </Box>
-        <Box component="section" aria-labelledby="to-weigh">
-          <Typography id="to-weigh" variant="h2" sx={{ mb: 1 }}>
-            {due.length === 0 ? 'No weighing is due' : `${due.length} to weigh`}
-          </Typography>
-          {due.map((each) => (
-            <Button
-              key={each.pieceId}
-              fullWidth
-              color="inherit"
-              aria-current={each.pieceId === chosen}
-              onClick={() => each.pieceId && choose(each.pieceId)}
-              sx={{
-                justifyContent: 'flex-start',
-                gap: 1.5,
-                borderTop: '1px solid',
-                borderColor: 'divider',
-                borderRadius: 0,
-                bgcolor: each.pieceId === chosen ? 'background.paper' : undefined,
-              }}
-            >
-              <Typography component="span" sx={{ typography: 'h3', width: '3rem', textAlign: 'left' }}>
-                {each.tag}
-              </Typography>
-              <Typography component="span" variant="body2" noWrap sx={{ flex: 1, textAlign: 'left' }}>
-                {each.cutName}
-              </Typography>
-              <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>
-                {dueWords(each)}
-              </Typography>
-            </Button>
-          ))}
-        </Box>
+        <WorkList
+          id="to-weigh"
+          title={due.length === 0 ? 'No weighing is due' : `${due.length} to weigh`}
+          due={due}
+          chosen={chosen}
+          onChoose={choose}
+        />
       </Box>
     </Page>
   );

@@ -2,7 +2,13 @@ package elvaro.server.demo;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.core.schedule.Agenda.Verdict;
+import elvaro.core.inspection.Seen.Colour;
+import elvaro.core.inspection.Seen.Depth;
+import elvaro.core.inspection.Seen.Extent;
+import elvaro.core.inspection.Seen.Mould;
+import elvaro.core.inspection.Seen.Smell;
+import elvaro.core.inspection.Seen.Surface;
+import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.schedule.Due.Work;
 import elvaro.server.account.AccountService;
 import elvaro.server.account.SetupService;
@@ -13,14 +19,19 @@ import elvaro.server.demo.Scenario.Bought;
 import elvaro.server.demo.Scenario.Hung;
 import elvaro.server.demo.Scenario.Reached;
 import elvaro.server.demo.Scenario.Room;
+import elvaro.server.look.LookForm;
+import elvaro.server.look.LookService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotForm;
 import elvaro.server.lot.LotService;
+import elvaro.server.piece.EntryForm;
 import elvaro.server.piece.LogEntry;
+import elvaro.server.piece.LogService;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceArchive;
 import elvaro.server.piece.PiecePlans;
 import elvaro.server.piece.PieceRole;
+import elvaro.server.piece.PieceService;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.Place;
 import elvaro.server.plan.PlanForm;
@@ -30,9 +41,10 @@ import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
-import elvaro.server.task.DecisionForm;
 import elvaro.server.task.TaskService;
+import elvaro.server.task.TaskView;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -40,6 +52,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
@@ -64,6 +77,9 @@ class DemoLoader implements ApplicationRunner {
     private final PiecePlans plans;
     private final PlanService purchases;
     private final TaskService tasks;
+    private final PieceService pieces;
+    private final LogService log;
+    private final LookService looks;
     private final Weather weather;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
@@ -81,6 +97,9 @@ class DemoLoader implements ApplicationRunner {
             PiecePlans plans,
             PlanService purchases,
             TaskService tasks,
+            PieceService pieces,
+            LogService log,
+            LookService looks,
             Weather weather,
             WorkshopService workshops,
             CurrentWorkshop current,
@@ -96,6 +115,9 @@ class DemoLoader implements ApplicationRunner {
         this.plans = plans;
         this.purchases = purchases;
         this.tasks = tasks;
+        this.pieces = pieces;
+        this.log = log;
+        this.looks = looks;
         this.weather = weather;
         this.workshops = workshops;
         this.current = current;
@@ -168,14 +190,47 @@ class DemoLoader implements ApplicationRunner {
                 0)));
     }
 
-    /** Most pieces were turned and looked at when they should have been. */
+    /** Most pieces were turned and looked at when they should have been; one bag was found leaking this morning. */
     private void looked(Random random) {
-        tasks.ahead(0).stream()
-                .filter(task -> task.work() == Work.LOOK || task.work() == Work.TURN)
-                .filter(task -> random.nextInt(5) > 0 && task.plannedOn() != null && task.pieceId() != null)
-                .forEach(task -> tasks.decide(
-                        Scenario.id(random),
-                        new DecisionForm(task.pieceId(), task.work(), task.plannedOn(), Verdict.DONE, null, "")));
+        boolean leaks = true;
+        for (TaskView task : tasks.ahead(0)) {
+            boolean done = random.nextInt(5) > 0 && task.plannedOn() != null && task.pieceId() != null;
+            if (!done || task.work() != Work.LOOK && task.work() != Work.TURN) {
+                continue;
+            }
+            UUID id = Scenario.id(random);
+            Instant at = earlier(task.plannedOn());
+            if (task.work() == Work.TURN) {
+                log.write(task.pieceId(), id, new EntryForm(Kind.TURNED, 0, null, "", at, null, Map.of()));
+            } else {
+                Piece piece = pieces.find(task.pieceId());
+                boolean wrapped = piece.method().orElseThrow() == Method.MEMBRANE;
+                looks.keep(piece.id(), id, seen(wrapped && leaks, wrapped, random, at));
+                leaks = leaks && !wrapped;
+            }
+        }
+    }
+
+    private Instant earlier(LocalDate day) {
+        Instant morning = day.atTime(9, 30).atZone(workshops.mine().zone()).toInstant();
+        Instant now = clock.instant();
+        return morning.isBefore(now) ? morning : now;
+    }
+
+    private static LookForm seen(boolean leaking, boolean wrapped, Random random, Instant at) {
+        boolean bloom = !wrapped && random.nextInt(3) == 0;
+        return new LookForm(
+                wrapped ? Colour.DARK_RED : Colour.BROWN,
+                wrapped ? Surface.TACKY : random.nextBoolean() ? Surface.DRY : Surface.LEATHERY,
+                bloom ? Set.of(Mould.WHITE_POWDER) : Set.of(),
+                bloom ? Extent.PATCHES : Extent.NONE,
+                random.nextBoolean() ? Smell.CLEAN : Smell.NUTTY,
+                Set.of(),
+                Depth.PART,
+                leaking ? 35 : 0,
+                false,
+                leaking ? "Lifted along the bone side." : "",
+                at);
     }
 
     private UUID chamber(Room room, Random random) {

@@ -1,0 +1,95 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useLooks, usePiece, useRoom } from '../api/queries';
+import { Page, Waiting } from '../kit/Page';
+import { WorkList } from '../kit/WorkList';
+import { PieceFinder } from '../shell/Search';
+import { Answer } from './Answer';
+import { LookPanel } from './LookPanel';
+
+/** Look and smell, piece after piece along the rails; each look is answered at once. */
+export default function LookPage() {
+  const [search, setSearch] = useSearchParams();
+  const room = useRoom();
+  const chosen = search.get('piece');
+  const choose = (id: string) => setSearch({ piece: id }, { replace: true });
+  const due = (room.data?.due ?? []).filter(
+    ({ work, pieceId }) => pieceId && (work === 'LOOK' || work === 'STOP'),
+  );
+  const next = due.find(({ pieceId, work }) => work === 'LOOK' && pieceId !== chosen);
+  return (
+    <Page title="Look">
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 640px) minmax(280px, 420px)' },
+          gap: { xs: 3, md: 6 },
+        }}
+      >
+        <Box>
+          <Box sx={{ mb: 3, maxWidth: 360 }}>
+            <PieceFinder label="Tag of the piece" autoFocus={!chosen} onPick={(piece) => choose(piece.id)} />
+          </Box>
+          {chosen && <Chosen key={chosen} id={chosen} next={next} onNext={choose} />}
+        </Box>
+        <WorkList
+          id="to-look"
+          title={due.length === 0 ? 'No look is due' : `${due.length} to look at`}
+          due={due}
+          chosen={chosen}
+          onChoose={choose}
+        />
+      </Box>
+    </Page>
+  );
+}
+
+interface ChosenProps {
+  id: string;
+  next: { pieceId?: string; tag: string } | undefined;
+  onNext: (pieceId: string) => void;
+}
+
+function Chosen({ id, next, onNext }: ChosenProps) {
+  const piece = usePiece(id);
+  const looks = useLooks(id);
+  const [kept, setKept] = useState<string | null>(null);
+  if (!piece.data || !looks.data) {
+    return <Waiting failure={piece.error ?? looks.error} />;
+  }
+  const { card } = piece.data;
+  const last = looks.data.find((look) => look.stands);
+  // A look that said stop is dealt with before there is another.
+  const shown = looks.data.find((look) => look.id === kept) ?? (last?.answer === 'STOP' ? last : undefined);
+  if (card.state !== 'HANGING' && !shown) {
+    return <Typography>{card.tag} no longer hangs. Choose another.</Typography>;
+  }
+  if (!shown || kept === 'again') {
+    return <LookPanel piece={piece.data} onKept={(look) => setKept(look.id)} />;
+  }
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Answer look={shown} pieceId={id} tag={card.tag} />
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        {next?.pieceId && (
+          <Button
+            variant={shown.answer === 'CARRY_ON' ? 'contained' : 'outlined'}
+            size="large"
+            onClick={() => onNext(next.pieceId ?? '')}
+            sx={{ minHeight: 56 }}
+          >
+            Next: {next.tag}
+          </Button>
+        )}
+        {card.state === 'HANGING' && (
+          <Button color="inherit" onClick={() => setKept('again')}>
+            Look at {card.tag} again
+          </Button>
+        )}
+      </Box>
+    </Box>
+  );
+}
