@@ -1,6 +1,10 @@
 package elvaro.core.inspection;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What a person saw and smelled on one piece.
@@ -94,5 +98,33 @@ public record Seen(
         if (liftedPercent < 0 || liftedPercent > 100) {
             throw new IllegalArgumentException("The share that lifted is 0 to 100 %.");
         }
+    }
+
+    /** In one line, as it stands in a record. */
+    public String told() {
+        List<String> said = new ArrayList<>(List.of(words(colour), words(surface)));
+        said.add(moulds.isEmpty() ? "no mould" : all(moulds) + " mould, " + words(extent));
+        said.add("smells " + words(smell));
+        if (!spots.isEmpty()) {
+            said.add(all(spots));
+        }
+        if (liftedPercent > 0) {
+            said.add("%d %% of the membrane lifted".formatted(liftedPercent));
+        }
+        if (sealOpen) {
+            said.add("seal open");
+        }
+        if (depth == Depth.THROUGH) {
+            said.add("through the piece");
+        }
+        return String.join(", ", said);
+    }
+
+    private static String all(Set<? extends Enum<?>> constants) {
+        return constants.stream().map(Seen::words).sorted().collect(Collectors.joining(" and "));
+    }
+
+    private static String words(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 }

@@ -137,6 +137,16 @@ class RulesTest {
     }
 
     @Test
+    void a_look_is_told_in_one_line() {
+        assertThat(seen("GREY WET MOULD_PINK MOULD_BLUE SOUR SOFT_ROT THROUGH LIFTED OPEN")
+                        .told())
+                .isEqualTo(
+                        "grey, wet, blue and pink mould, patches, smells sour, soft rot, 25 % of the membrane lifted,"
+                                + " seal open, through the piece");
+        assertThat(seen("").told()).isEqualTo("dark red, dry, no mould, smells clean");
+    }
+
+    @Test
     void mould_that_is_nowhere_and_a_share_above_all_are_no_look() {
         assertThatThrownBy(() -> new Seen(
                         Colour.BROWN,

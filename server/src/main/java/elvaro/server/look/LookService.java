@@ -105,7 +105,7 @@ public class LookService {
                 entry.happenedAt(),
                 entry.by(),
                 entry.words(),
-                look.seen(),
+                look.seen().told(),
                 verdict.answer(),
                 verdict.discard(),
                 verdict.because().stream().map(LookView.Because::of).toList(),

@@ -1,7 +1,6 @@
 package elvaro.server.look;
 
 import elvaro.core.inspection.Rule;
-import elvaro.core.inspection.Seen;
 import elvaro.core.inspection.Verdict;
 import elvaro.core.schedule.Due.Work;
 import java.time.Instant;
@@ -11,6 +10,7 @@ import java.util.UUID;
 /**
  * A look and what was answered.
  *
+ * @param seen in one line
  * @param work the tasks it makes
  * @param stands whether nobody took it back
  * @param photos ids of its pictures, as they came in
@@ -20,7 +20,7 @@ public record LookView(
         Instant at,
         String by,
         String words,
-        Seen seen,
+        String seen,
         Rule.Answer answer,
         Verdict.Discard discard,
         List<Because> because,

@@ -16,6 +16,9 @@ interface LogRepository extends Repository<LogEntry, UUID> {
     @Query("select e from LogEntry e where e.pieceId = :pieceId order by e.happenedAt, e.recordedAt, e.id")
     List<LogEntry> ofPiece(UUID pieceId);
 
+    @Query("select e from LogEntry e where e.pieceId in :pieceIds order by e.happenedAt, e.recordedAt, e.id")
+    List<LogEntry> ofPieces(Collection<UUID> pieceIds);
+
     @Query(FACT + "where e.pieceId in :pieceIds")
     List<FactRow> factsOf(Collection<UUID> pieceIds);
 }

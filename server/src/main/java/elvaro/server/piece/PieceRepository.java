@@ -52,6 +52,13 @@ interface PieceRepository extends Repository<Piece, UUID> {
     @Query("select p from Piece p where p.chamber.id = :chamberId and p.state = elvaro.server.piece.PieceState.HANGING")
     List<Piece> hangingIn(UUID chamberId);
 
+    /** What hangs or hung in a chamber, moved pieces too. */
+    @Query(
+            "select p from Piece p join fetch p.lot join fetch p.chamber where p.hungOn < :hungBefore and (p.chamber.id = :chamberId"
+                    + " or exists (select 1 from PieceMove m where m.pieceId = p.id and m.from.id = :chamberId)"
+                    + " or exists (select 1 from PieceMove m where m.pieceId = p.id and m.to.id = :chamberId)) order by p.hungOn, p.tag")
+    List<Piece> everIn(UUID chamberId, LocalDate hungBefore);
+
     @Query("select coalesce(sum(p.greenGrams), 0) from Piece p where p.chamber.id = :chamberId"
             + " and p.state = elvaro.server.piece.PieceState.HANGING")
     long loadOf(UUID chamberId);

@@ -4,12 +4,14 @@ import static elvaro.core.working.Figures.percent;
 
 import elvaro.core.forecast.Forecast;
 import elvaro.core.keeping.EquivalentDays;
+import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.PieceLog.NetWeight;
 import elvaro.core.schedule.Due;
 import elvaro.core.working.Working;
 import elvaro.server.account.AccountService;
+import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
@@ -159,22 +161,71 @@ public class PieceService {
     /** Every entry of a piece, in the order things happened. */
     @Transactional(readOnly = true)
     public List<EntryView> log(UUID pieceId) {
+        return logs(List.of(pieceId)).getOrDefault(pieceId, List.of());
+    }
+
+    /** Every entry of each piece that has any, by piece. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<EntryView>> logs(Collection<UUID> pieceIds) {
         Map<UUID, String> names = accounts.names();
-        List<LogEntry> all = entries.ofPiece(pieceId);
+        List<LogEntry> all = entries.ofPieces(pieceIds);
         Set<UUID> replaced = PieceLog.replaced(all.stream().map(LogEntry::fact).toList());
         return all.stream()
-                .map(entry -> new EntryView(
-                        entry.id(),
-                        entry.kind(),
-                        entry.stream(),
-                        entry.grams(),
-                        entry.words(),
-                        entry.happenedAt(),
-                        entry.recordedAt(),
-                        names.getOrDefault(entry.accountId(), ""),
-                        entry.correctsId(),
-                        !replaced.contains(entry.id()) && entry.kind() != Kind.TAKEN_BACK))
+                .collect(Collectors.groupingBy(
+                        LogEntry::pieceId,
+                        Collectors.mapping(entry -> entryView(entry, names, replaced), Collectors.toList())));
+    }
+
+    private static EntryView entryView(LogEntry entry, Map<UUID, String> names, Set<UUID> replaced) {
+        return new EntryView(
+                entry.id(),
+                entry.kind(),
+                entry.stream(),
+                entry.grams(),
+                entry.words(),
+                entry.happenedAt(),
+                entry.recordedAt(),
+                names.getOrDefault(entry.accountId(), ""),
+                entry.correctsId(),
+                !replaced.contains(entry.id()) && entry.kind() != Kind.TAKEN_BACK);
+    }
+
+    /** A stay of a piece in a chamber, to the pull or to now. */
+    public record StayIn(Piece piece, Chamber chamber, Instant from, Instant to) {}
+
+    /** Where a piece hung, one chamber after another; nowhere for one set aside fresh. */
+    @Transactional(readOnly = true)
+    public List<StayIn> stays(UUID pieceId) {
+        Piece piece = find(pieceId);
+        return stays(List.of(piece));
+    }
+
+    /** Every stay of any piece in a chamber that began before a moment. */
+    @Transactional(readOnly = true)
+    public List<StayIn> staysIn(UUID chamberId, LocalDate hungBefore) {
+        return stays(pieces.everIn(chamberId, hungBefore)).stream()
+                .filter(stay -> stay.chamber().id().equals(chamberId))
                 .toList();
+    }
+
+    private List<StayIn> stays(List<Piece> found) {
+        Map<UUID, PieceLog> read = logs.of(found);
+        Instant now = clock.instant();
+        List<StayIn> stays = new ArrayList<>();
+        for (Piece piece : found) {
+            if (piece.chamber().isEmpty()) {
+                continue;
+            }
+            PieceLog log = read.get(piece.id());
+            Instant end = log.pull().map(LogFact::at).orElse(now);
+            List<Whereabouts.Stay> where = moves.of(piece, log).stays();
+            for (int index = 0; index < where.size(); index++) {
+                Instant to = index + 1 < where.size() ? where.get(index + 1).from() : end;
+                stays.add(new StayIn(
+                        piece, where.get(index).chamber(), where.get(index).from(), to));
+            }
+        }
+        return stays;
     }
 
     /** When a share of the green weight will be gone. */

@@ -18,6 +18,8 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -25,8 +27,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.BinaryOperator;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -105,6 +110,56 @@ public class AirService {
                         .orElse(null),
                 buckets.stream().map(bucket -> point(bucket, set)).toList(),
                 source.map(each -> events(each, from, to)).orElse(List.of()));
+    }
+
+    /**
+     * The air of a day by the clock of the workshop: means by the hour, and the lowest and highest reading.
+     *
+     * @param humidityPercent with its extremes absent where none was measured
+     */
+    public record DayView(
+            LocalDate day,
+            double celsius,
+            double celsiusMin,
+            double celsiusMax,
+            @Nullable Double humidityPercent,
+            @Nullable Double humidityMin,
+            @Nullable Double humidityMax) {}
+
+    /** The air of each day on which any was measured. */
+    public List<DayView> days(UUID chamberId, Instant from, Instant to, ZoneId zone) {
+        Source source = store.sources().get(chamberId);
+        if (source == null || !to.isAfter(from)) {
+            return List.of();
+        }
+        return hours.ofHours(source.id(), from, to, 1).stream()
+                .filter(bucket -> bucket.celsius() != null)
+                .collect(Collectors.groupingBy(
+                        bucket -> Instant.ofEpochSecond(bucket.from())
+                                .atZone(zone)
+                                .toLocalDate(),
+                        TreeMap::new,
+                        Collectors.toList()))
+                .entrySet()
+                .stream()
+                .map(day -> day(day.getKey(), day.getValue()))
+                .toList();
+    }
+
+    private static DayView day(LocalDate day, List<Bucket> hours) {
+        return new DayView(
+                day,
+                Objects.requireNonNull(mean(hours, Bucket::celsius)),
+                Objects.requireNonNull(extreme(hours, Bucket::celsiusMin, Math::min)),
+                Objects.requireNonNull(extreme(hours, Bucket::celsiusMax, Math::max)),
+                mean(hours, Bucket::humidity),
+                extreme(hours, Bucket::humidityMin, Math::min),
+                extreme(hours, Bucket::humidityMax, Math::max));
+    }
+
+    private static @Nullable Double extreme(
+            List<Bucket> buckets, Function<Bucket, @Nullable Double> value, BinaryOperator<Double> of) {
+        return buckets.stream().map(value).filter(Objects::nonNull).reduce(of).orElse(null);
     }
 
     /** Whole seconds below an hour, whole hours above. */

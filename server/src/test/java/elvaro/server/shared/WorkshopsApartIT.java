@@ -222,6 +222,8 @@ class WorkshopsApartIT {
                     case "/api/pieces" -> "?tag=1";
                     case "/api/lots/{id}/split" -> "?grams=100";
                     case "/api/pieces/{id}/reach" -> "?shrinkPercent=10";
+                    case "/api/chambers/{id}/record", "/api/chambers/{id}/record.csv" ->
+                        "?from=2026-01-01&to=2026-02-01";
                     case "/api/chambers/{id}/air" -> "?from=2026-01-01T00:00:00Z&to=2026-02-01T00:00:00Z";
                     default -> "";
                 };

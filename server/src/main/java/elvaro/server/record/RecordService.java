@@ -1,0 +1,199 @@
+package elvaro.server.record;
+
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.look.LookService;
+import elvaro.server.look.LookView;
+import elvaro.server.lot.DecisionService;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceService.StayIn;
+import elvaro.server.piece.PieceView.EntryView;
+import elvaro.server.reading.AirEvent;
+import elvaro.server.reading.AirService;
+import elvaro.server.reading.AirView.AirEventView;
+import elvaro.server.record.RecordView.AirOfChamber;
+import elvaro.server.record.RecordView.RecordRow;
+import elvaro.server.record.RecordView.Standing;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Refusal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gathers what was written down: entries with their corrections, looks, questions and decisions, and the air. */
+@Service
+@Transactional(readOnly = true)
+public class RecordService {
+    private static final int LONGEST_DAYS = 400;
+
+    private final PieceService pieces;
+    private final LookService looks;
+    private final DecisionService decisions;
+    private final ChamberService chambers;
+    private final AirService air;
+    private final WorkshopService workshops;
+
+    RecordService(
+            PieceService pieces,
+            LookService looks,
+            DecisionService decisions,
+            ChamberService chambers,
+            AirService air,
+            WorkshopService workshops) {
+        this.pieces = pieces;
+        this.looks = looks;
+        this.decisions = decisions;
+        this.chambers = chambers;
+        this.air = air;
+        this.workshops = workshops;
+    }
+
+    /** Everything about one piece, with the air of every chamber it hung in for as long as it did. */
+    public RecordView ofPiece(UUID pieceId) {
+        Piece piece = pieces.find(pieceId);
+        List<StayIn> stays = pieces.stays(pieceId);
+        List<RecordRow> rows = new ArrayList<>(rows(piece, pieces.log(pieceId)));
+        decisions
+                .about(piece.lot().id(), pieceId)
+                .forEach(kept -> rows.add(new RecordRow(
+                        kept.decidedAt(),
+                        kept.decidedAt(),
+                        kept.by(),
+                        piece.tag(),
+                        "Questioned and kept",
+                        null,
+                        "%s %s".formatted(kept.sentence(), kept.reason()).strip(),
+                        Standing.STANDS)));
+        rows.sort(Comparator.comparing(RecordRow::at));
+        List<AirOfChamber> airs = stays.stream()
+                .map(stay -> airOf(stay.chamber(), stay.from(), stay.to()))
+                .toList();
+        String hung = piece.hungOn()
+                .map(day -> "hung on %s for %d days"
+                        .formatted(day, piece.targetDays().orElse(0)))
+                .orElse("set aside fresh");
+        return new RecordView(
+                piece.tag(),
+                "%s, lot %d from %s, %d g, %s"
+                        .formatted(
+                                piece.lot().cut().name(),
+                                piece.lot().number(),
+                                piece.lot().supplier(),
+                                piece.greenGrams(),
+                                hung),
+                stays.stream().map(StayIn::from).findFirst().orElse(Instant.EPOCH),
+                stays.stream().map(StayIn::to).reduce((first, last) -> last).orElse(Instant.EPOCH),
+                rows,
+                airs);
+    }
+
+    /**
+     * A chamber over some days: its air, and what was written about the pieces while they hung in it.
+     *
+     * @throws Refusal if the last day is before the first, or they are more than 400 days apart
+     */
+    public RecordView ofChamber(UUID chamberId, LocalDate first, LocalDate last) {
+        Chamber chamber = chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
+        if (last.isBefore(first) || ChronoUnit.DAYS.between(first, last) > LONGEST_DAYS) {
+            throw Refusal.wrong("wrong-stretch", "to", "Choose a last day after the first, at most 400 days on.");
+        }
+        ZoneId zone = workshops.mine().zone();
+        Instant from = first.atStartOfDay(zone).toInstant();
+        Instant to = last.plusDays(1).atStartOfDay(zone).toInstant();
+        List<StayIn> stays = pieces.staysIn(chamberId, last.plusDays(1));
+        Map<UUID, List<EntryView>> logs = pieces.logs(
+                stays.stream().map(stay -> stay.piece().id()).distinct().toList());
+        List<RecordRow> rows = new ArrayList<>();
+        for (StayIn stay : stays) {
+            List<EntryView> within = logs.getOrDefault(stay.piece().id(), List.of()).stream()
+                    .filter(entry -> !entry.happenedAt().isBefore(stay.from())
+                            && !entry.happenedAt().isAfter(stay.to())
+                            && !entry.happenedAt().isBefore(from)
+                            && entry.happenedAt().isBefore(to))
+                    .toList();
+            rows.addAll(rows(stay.piece(), within));
+        }
+        rows.sort(Comparator.comparing(RecordRow::at));
+        return new RecordView(
+                chamber.name(),
+                "set to %s °C, made for %d g".formatted(chamber.setCelsius(), chamber.limitGrams()),
+                from,
+                to,
+                rows,
+                List.of(airOf(chamber, from, to)));
+    }
+
+    private AirOfChamber airOf(Chamber chamber, Instant from, Instant to) {
+        List<AirEventView> events = to.isAfter(from)
+                ? air.view(chamber.id(), from, to, LONGEST_DAYS).events()
+                : List.of();
+        return new AirOfChamber(
+                chamber.name(),
+                air.days(chamber.id(), from, to, workshops.mine().zone()),
+                events);
+    }
+
+    private List<RecordRow> rows(Piece piece, List<EntryView> log) {
+        boolean looked = log.stream().anyMatch(entry -> entry.kind() == Kind.LOOKED);
+        Map<UUID, LookView> seen = looked
+                ? looks.of(piece.id()).stream().collect(Collectors.toMap(LookView::id, Function.identity()))
+                : Map.of();
+        return log.stream()
+                .map(entry -> row(piece, entry, seen.get(entry.id())))
+                .toList();
+    }
+
+    private static RecordRow row(Piece piece, EntryView entry, @Nullable LookView look) {
+        Standing standing = entry.corrects() != null || entry.kind() == Kind.TAKEN_BACK
+                ? Standing.CORRECTS
+                : entry.stands() ? Standing.STANDS : Standing.REPLACED;
+        String words = look == null
+                ? entry.words()
+                : "%s: %s. %s %s"
+                        .formatted(
+                                words(look.answer().name()),
+                                look.seen(),
+                                look.because().stream()
+                                        .map(LookView.Because::seen)
+                                        .collect(Collectors.joining("; ")),
+                                entry.words())
+                        .strip();
+        return new RecordRow(
+                entry.happenedAt(),
+                entry.recordedAt(),
+                entry.by(),
+                piece.tag(),
+                entry.stream() == null
+                        ? words(entry.kind().name())
+                        : "Pile of " + entry.stream().label(),
+                entry.kind().weighs() ? entry.grams() : null,
+                words,
+                entry.stands() ? standing : Standing.REPLACED);
+    }
+
+    private static String words(String name) {
+        String lower = name.replace('_', ' ').toLowerCase(Locale.ROOT);
+        return lower.substring(0, 1).toUpperCase(Locale.ROOT) + lower.substring(1);
+    }
+
+    /** What is written about an event of the air. */
+    static String told(AirEventView event) {
+        return event.kind() == AirEvent.WARM
+                ? "Above 5 °C until %s, up to %.1f °C".formatted(event.to(), event.peakCelsius())
+                : "No reading until %s".formatted(event.to());
+    }
+}

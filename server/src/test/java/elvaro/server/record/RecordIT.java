@@ -1,0 +1,130 @@
+package elvaro.server.record;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.server.support.Client;
+import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
+import java.io.IOException;
+import java.io.StringReader;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** What an inspector is shown. */
+@ExtendWith(RunningApp.class)
+class RecordIT {
+    private static List<CSVRecord> file(Client client, String path) throws IOException {
+        return CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new StringReader(client.text(path)))
+                .getRecords();
+    }
+
+    private static CSVRecord first(List<CSVRecord> rows, String what) {
+        return rows.stream()
+                .filter(row -> row.get("what").startsWith(what))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Map<String, Object> look() {
+        return Map.of(
+                "colour", "BROWN",
+                "surface", "WET",
+                "moulds", List.of("WHITE_POWDER"),
+                "extent", "PATCHES",
+                "smell", "NUTTY",
+                "spots", List.of(),
+                "depth", "PART",
+                "liftedPercent", 0,
+                "sealOpen", false,
+                "words", "");
+    }
+
+    /** A piece hung three days ago in a chamber whose air was measured yesterday, cold and for an hour warm. */
+    private static String watched(Client client, String chamber) {
+        String piece = client.hangAgo(3, chamber, 28, 4000).get(0);
+        long yesterday = Instant.now().getEpochSecond() - 86_400;
+        StringBuilder pack = new StringBuilder();
+        for (int minute = 0; minute < 600; minute += 10) {
+            pack.append(pack.isEmpty() ? "[" : ",")
+                    .append("{\"n\":\"t\",\"u\":\"Cel\",\"t\":%d,\"v\":%s}"
+                            .formatted(yesterday + minute * 60L, minute >= 120 && minute < 180 ? "7.5" : "2"));
+        }
+        client.must(client.pack(
+                client.deviceToken(UUID.randomUUID().toString(), chamber),
+                pack.append("]").toString()));
+        return piece;
+    }
+
+    @Test
+    void a_piece_s_record_holds_corrections_looks_decisions_and_the_air_it_hung_in(Someone owner) throws IOException {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 90_000);
+        String piece = watched(client, chamber);
+        String weighing = UUID.randomUUID().toString();
+        client.must(client.put("/api/pieces/%s/log/%s".formatted(piece, weighing), Client.entry("WEIGHED", 3980)));
+        Map<String, Object> correction = Client.entry("WEIGHED", 3890);
+        correction.put("corrects", weighing);
+        client.must(client.write(piece, correction));
+        Map<String, Object> note = Client.entry("NOTE", 0);
+        note.put("words", "=1+1 smelled of nothing, \"clean\"");
+        client.must(client.write(piece, note));
+        client.must(client.put("/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID()), look()));
+
+        List<CSVRecord> rows = file(client, "/api/pieces/%s/record.csv".formatted(piece));
+        assertThat(rows.stream()
+                        .filter(row -> row.get("what").equals("Weighed"))
+                        .map(row -> row.get("grams") + " " + row.get("standing")))
+                .containsExactly("3980 replaced", "3890 corrects");
+        assertThat(first(rows, "Note").get("words")).isEqualTo("'=1+1 smelled of nothing, \"clean\"");
+        assertThat(first(rows, "Looked").get("words"))
+                .isEqualTo(
+                        "Act: brown, wet, white powder mould, patches, smells nutty. Wet after two days in the air, or"
+                                + " tacky after a week");
+        assertThat(first(rows, "Looked").get("by")).isEqualTo("Owner");
+        assertThat(rows.stream()
+                        .filter(row -> row.get("what").equals("Air of the day"))
+                        .mapToDouble(row -> Double.parseDouble(row.get("celsius_max")))
+                        .max())
+                .hasValue(7.5);
+        CSVRecord warm = first(rows, "Air: Above 5 °C");
+        assertThat(warm.get("standing")).isEqualTo("undecided");
+        assertThat(warm.get("what")).contains("up to 7.5 °C");
+    }
+
+    @Test
+    void a_chamber_s_record_holds_what_happened_to_pieces_while_they_hung_there_and_no_more(Someone owner)
+            throws IOException {
+        Client client = owner.client();
+        String first = client.chamber("First", 90_000);
+        String second = client.chamber("Second", 90_000);
+        String piece = client.hangAgo(3, first, 28, 4000).get(0);
+        client.must(client.write(piece, Client.entry("WEIGHED", 3900)));
+        client.must(client.put(
+                "/api/pieces/%s/move/%s".formatted(piece, UUID.randomUUID()),
+                Map.of("chamberId", second, "words", "", "answers", Map.of())));
+        client.must(client.write(piece, Client.entry("TURNED", 0)));
+        String days = "?from=%s&to=%s"
+                .formatted(LocalDate.now().minusDays(7), LocalDate.now().plusDays(1));
+        assertThat(file(client, "/api/chambers/%s/record.csv%s".formatted(first, days)).stream()
+                        .map(row -> row.get("what")))
+                .containsExactly("Weighed", "Moved");
+        assertThat(file(client, "/api/chambers/%s/record.csv%s".formatted(second, days)).stream()
+                        .map(row -> row.get("what")))
+                .containsExactly("Moved", "Turned");
+        assertThat(client.get("/api/chambers/%s/record?from=2026-02-01&to=2026-01-01".formatted(first))
+                        .status())
+                .isEqualTo(422);
+    }
+}
