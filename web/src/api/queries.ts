@@ -77,6 +77,21 @@ export const useLooks = (id: string) =>
     queryFn: () => answer(api.GET('/api/pieces/{id}/looks', { params: { path: { id } } })),
   });
 
+export const usePieceRecord = (id: string) =>
+  useQuery({
+    queryKey: ['record', id],
+    queryFn: () => answer(api.GET('/api/pieces/{id}/record', { params: { path: { id } } })),
+  });
+
+export const useChamberRecord = (id: string, from: string, to: string) =>
+  useQuery({
+    queryKey: ['record', id, from, to],
+    queryFn: () =>
+      answer(api.GET('/api/chambers/{id}/record', { params: { path: { id }, query: { from, to } } })),
+    placeholderData: (before) => before,
+    retry: false,
+  });
+
 export const useInspectionRules = () =>
   useQuery({
     queryKey: ['inspection-rules'],

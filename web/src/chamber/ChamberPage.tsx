@@ -43,6 +43,9 @@ export default function ChamberPage() {
         <Button color="inherit" onClick={() => setImporting(true)}>
           Take in a logger’s file
         </Button>
+        <Button color="inherit" component={Link} to={`/chambers/${id}/record`}>
+          Record for an inspector
+        </Button>
       </Box>
       <Box sx={{ display: 'grid', gap: 4, gridTemplateColumns: { md: 'minmax(0, 2fr) minmax(280px, 1fr)' } }}>
         <Charts air={air.data} />

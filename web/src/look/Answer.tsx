@@ -5,7 +5,7 @@ import { useWriteEntry } from '../kit/entries';
 import { Caution, ProblemNotice } from '../kit/Notices';
 import { doneKinds, doneWords } from '../kit/words';
 import { Discard } from './Discard';
-import { answers, seenWords, type LookView } from './words';
+import { answers, type LookView } from './words';
 
 const colours = { CARRY_ON: 'primary.main', ACT: 'warning.main', STOP: 'error.main' } as const;
 
@@ -46,7 +46,7 @@ export function Answer({ look, pieceId, tag }: { look: LookView; pieceId: string
             {answers[look.answer]}
           </Typography>
           <Typography sx={{ color: 'text.secondary' }}>
-            {tag}: {seenWords(look.seen)}
+            {tag}: {look.seen}
           </Typography>
         </Box>
       </Box>

@@ -1,14 +1,14 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { photoAddress } from './photos';
-import { answers, seenWords, type LookView } from './words';
+import { answers, type LookView } from './words';
 
 /** A look as it stands in the log: what was seen, what was answered, and its pictures. */
 export function LookEntry({ look, pieceId }: { look: LookView; pieceId: string }) {
   return (
     <>
       <Typography component="span" variant="body2" sx={{ display: 'block' }}>
-        <strong>{answers[look.answer]}.</strong> {seenWords(look.seen)}.{' '}
+        <strong>{answers[look.answer]}.</strong> {look.seen}.{' '}
         {look.answer !== 'CARRY_ON' && look.because.map((each) => each.seen).join('; ')}
       </Typography>
       {look.photos.length > 0 && (

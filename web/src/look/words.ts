@@ -69,21 +69,3 @@ export const answers: Words<LookView['answer']> = {
   ACT: 'Act',
   STOP: 'Stop',
 };
-
-/** What was seen, in one line. */
-export function seenWords(seen: LookView['seen']): string {
-  return [
-    colours[seen.colour],
-    surfaces[seen.surface],
-    seen.moulds.length > 0
-      ? `${seen.moulds.map((each) => moulds[each]).join(' and ')} mould, ${seen.extent === 'NONE' ? '' : extents[seen.extent]}`
-      : 'no mould',
-    `smells ${smells[seen.smell]}`,
-    ...seen.spots.map((each) => spots[each]),
-    seen.liftedPercent > 0 ? (lifted[String(seen.liftedPercent)] ?? `${seen.liftedPercent} % off`) : '',
-    seen.sealOpen ? 'seal open' : '',
-    seen.depth === 'THROUGH' ? 'goes through the piece' : '',
-  ]
-    .filter(Boolean)
-    .join(', ');
-}

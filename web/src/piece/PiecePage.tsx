@@ -206,6 +206,9 @@ function Actions({ piece, onDo }: { piece: PieceView; onDo: (kind: EntryKind) =>
           Preparation
         </Button>
       )}
+      <Button component={Link} to={`/pieces/${card.id}/record`}>
+        Record
+      </Button>
       <Button component={Link} to={`/lots/${card.lotId}`}>
         Its lot
       </Button>

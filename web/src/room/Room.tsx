@@ -1,12 +1,16 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { useRoom } from '../api/queries';
+import type { Schema } from '../api/client';
+import { useRoom, useSession } from '../api/queries';
 import { Page, Waiting } from '../kit/Page';
 import { shortDate } from '../kit/units';
 import { ChamberRails } from './ChamberRails';
 import { DueList } from './DueList';
+import { EVERYBODY, MINE, useWhose, workOf } from './whose';
 
 /** What hangs where, and what needs me now. */
 export function Room() {
@@ -14,7 +18,7 @@ export function Room() {
   if (!room.data) {
     return <Waiting failure={room.error} />;
   }
-  const { chambers, due, today } = room.data;
+  const { chambers, today } = room.data;
   return (
     <Page title="Room" aside={<Typography sx={{ color: 'text.secondary' }}>{shortDate(today)}</Typography>}>
       {chambers.length === 0 ? (
@@ -28,7 +32,7 @@ export function Room() {
             alignItems: 'start',
           }}
         >
-          <DueList due={due} />
+          <Work room={room.data} />
           <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4.5, rowGap: 2.5 }}>
             {chambers.map((chamber) => (
               <ChamberRails key={chamber.id} chamber={chamber} />
@@ -37,6 +41,41 @@ export function Room() {
         </Box>
       )}
     </Page>
+  );
+}
+
+/** What is due, of those one wants to see, and the same on paper. */
+function Work({ room }: { room: Schema['RoomView'] }) {
+  const me = useSession().data?.me?.id ?? '';
+  const { whose, choose } = useWhose();
+  const kept = room.chambers.some(({ keeperId }) => keeperId);
+  const known = [EVERYBODY, MINE, ...room.chambers.map(({ id }) => id)].includes(whose);
+  return (
+    <Box>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1.5 }}>
+        <TextField
+          select
+          size="small"
+          label="Whose work"
+          value={known ? whose : EVERYBODY}
+          onChange={(event) => choose(event.target.value)}
+          sx={{ flex: 1 }}
+        >
+          <MenuItem value={EVERYBODY}>everybody’s</MenuItem>
+          {kept && <MenuItem value={MINE}>mine, and nobody’s</MenuItem>}
+          {room.chambers.map(({ id, name, keeper }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+              {keeper && ` (${keeper})`}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Button component={Link} to="/day" color="inherit">
+          On paper
+        </Button>
+      </Box>
+      <DueList due={workOf(room, whose, me)} />
+    </Box>
   );
 }
 

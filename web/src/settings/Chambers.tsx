@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
-import { refresh, useChambers } from '../api/queries';
+import { refresh, useChambers, usePeople } from '../api/queries';
 import { newId } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { readNumber, useUnits } from '../kit/units';
@@ -80,6 +80,8 @@ function Form({ chamber, onDone }: { chamber: Chamber; onDone: () => void }) {
   const units = useUnits();
   const [name, setName] = useState(chamber.name);
   const [kind, setKind] = useState(chamber.kind);
+  const [keeperId, setKeeperId] = useState(chamber.keeperId ?? '');
+  const people = usePeople(true);
   const [text, setText] = useState({
     limit: units.weightForField(chamber.limitGrams),
     rails: String(chamber.rails),
@@ -129,6 +131,7 @@ function Form({ chamber, onDone }: { chamber: Chamber; onDone: () => void }) {
       purchaseMinor: units.readMoney(text.purchase) ?? 0,
       lifeYears: number(text.years),
       powerWatts: number(text.watts),
+      keeperId: keeperId || undefined,
     });
   };
   return (
@@ -170,6 +173,20 @@ function Form({ chamber, onDone }: { chamber: Chamber; onDone: () => void }) {
       {field('purchase', `Bought for, ${units.currency}`)}
       {field('years', 'Lasts, years')}
       {field('watts', 'Draws on average, W')}
+      <TextField
+        select
+        label="Whose work it is"
+        value={keeperId}
+        onChange={(event) => setKeeperId(event.target.value)}
+        slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+      >
+        <MenuItem value="">everybody’s</MenuItem>
+        {people.data?.map((person) => (
+          <MenuItem key={person.id} value={person.id}>
+            {person.name}
+          </MenuItem>
+        ))}
+      </TextField>
       <Box sx={{ gridColumn: '1 / -1', display: 'grid', gap: 2 }}>
         <ProblemNotice failure={save.error} />
         <Box>

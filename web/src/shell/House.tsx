@@ -19,6 +19,13 @@ const PlanPage = lazy(() => import('../plan/PlanPage'));
 const PreparePage = lazy(() => import('../piece/PreparePage'));
 const WeighPage = lazy(() => import('../weigh/WeighPage'));
 const LookPage = lazy(() => import('../look/LookPage'));
+const DayPage = lazy(() => import('../room/DayPage'));
+const PieceRecord = lazy(() =>
+  import('../record/RecordPage').then((page) => ({ default: page.PieceRecord })),
+);
+const ChamberRecord = lazy(() =>
+  import('../record/RecordPage').then((page) => ({ default: page.ChamberRecord })),
+);
 const BenchPage = lazy(() => import('../bench/BenchPage'));
 const ChamberPage = lazy(() => import('../chamber/ChamberPage'));
 const ComparePage = lazy(() => import('../compare/ComparePage'));
@@ -62,6 +69,9 @@ export function House() {
           <Route path="/pieces/:id" element={<PiecePage />} />
           <Route path="/pieces/:id/prepare" element={<PreparePage />} />
           <Route path="/chambers/:id" element={<ChamberPage />} />
+          <Route path="/pieces/:id/record" element={<PieceRecord />} />
+          <Route path="/chambers/:id/record" element={<ChamberRecord />} />
+          <Route path="/day" element={<DayPage />} />
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/weigh" element={<WeighPage />} />
           <Route path="/look" element={<LookPage />} />

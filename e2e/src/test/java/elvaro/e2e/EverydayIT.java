@@ -59,7 +59,7 @@ class EverydayIT {
         try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
             loseTheFirstAnswer(maren);
             maren.visit(address(maren, "35A"));
-            maren.press("Take a slice");
+            maren.happened("A slice taken …");
             maren.fill("Weight of the slice", "0.12");
             maren.press("Save slice");
             maren.reads("What you typed is kept; try again");

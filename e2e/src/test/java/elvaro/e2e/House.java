@@ -42,9 +42,9 @@ final class House {
         return open("empty", false);
     }
 
-    /** A shop of its own for one test class: Maren's, with nothing in it. */
-    static House shop(String name) {
-        House house = open(name, false);
+    /** Maren's shop with nothing in it but what tests hang there; each leaves nothing to weigh. */
+    static House shop() {
+        House house = open("shop", false);
         Client client = house.client();
         if (client.get("/api/session").body().path("setupNeeded").asBoolean()) {
             client.must(client.setUp(house.code(), OWNER, PASSWORD));

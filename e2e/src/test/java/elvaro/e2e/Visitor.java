@@ -158,6 +158,23 @@ final class Visitor implements AutoCloseable {
                 .click();
     }
 
+    /** Chooses what happened to the piece that is open. */
+    void happened(String what) {
+        press("What happened …");
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(what))
+                .click();
+    }
+
+    /** Answers a question of a look. */
+    void chip(String name) {
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .or(page.getByRole(
+                        AriaRole.CHECKBOX,
+                        new Page.GetByRoleOptions().setName(name).setExact(true)))
+                .first()
+                .click();
+    }
+
     /** How far the page is wider than the screen. */
     int overflow() {
         return ((Number) page.evaluate("document.documentElement.scrollWidth - window.innerWidth")).intValue();

@@ -31,7 +31,7 @@ class WeighingIT {
     @TempDir
     private Path folder;
 
-    private final House house = House.shop("weighing");
+    private final House house = House.shop();
     private final Client client = house.client();
     private Thread scale = new Thread(() -> {});
 

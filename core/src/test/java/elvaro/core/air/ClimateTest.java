@@ -85,6 +85,23 @@ class ClimateTest {
         assertThat(climate.at(3.5).celsius()).isEqualTo(1);
     }
 
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void a_piece_that_is_moved_has_the_one_air_until_that_day_and_the_other_from_then_on(long seed) {
+        Random random = new Random(seed);
+        Climate before = random(random);
+        Climate after = random(random);
+        double moved = random.nextDouble() * 25;
+        Climate joint = before.then(moved, after);
+        double end = moved + random.nextDouble() * 10;
+        double apart = before.integral(moved, Air::celsius)
+                + after.integral(end, Air::celsius)
+                - after.integral(moved, Air::celsius);
+        assertThat(joint.integral(end, Air::celsius)).isCloseTo(apart, within(1e-9));
+        assertThat(joint.at(moved)).isEqualTo(after.at(moved));
+        assertThat(joint.last()).isEqualTo(after.last());
+    }
+
     @Test
     void readings_out_of_order_or_none_at_all_are_refused() {
         assertThatThrownBy(() -> Climate.of(List.of())).hasMessageContaining("needs air");

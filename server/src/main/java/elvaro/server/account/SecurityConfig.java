@@ -25,7 +25,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class SecurityConfig {
     private static final String SIGN_IN = "/api/sign-in";
     private static final String CONTENT_POLICY =
-            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none';"
+            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none';"
                     + " base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
 
     @Bean

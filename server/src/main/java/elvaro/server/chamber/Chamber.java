@@ -40,6 +40,7 @@ public class Chamber extends EditedRow {
     private int purchaseMinor;
     private int lifeYears;
     private int powerWatts;
+    private UUID keeperId;
 
     protected Chamber() {}
 
@@ -67,6 +68,7 @@ public class Chamber extends EditedRow {
         purchaseMinor = form.purchaseMinor();
         lifeYears = form.lifeYears();
         powerWatts = form.powerWatts();
+        keeperId = form.keeperId();
     }
 
     ChamberForm form() {
@@ -84,7 +86,8 @@ public class Chamber extends EditedRow {
                 shelfSquareCentimetres,
                 purchaseMinor,
                 lifeYears,
-                powerWatts);
+                powerWatts,
+                keeperId);
     }
 
     public ChamberRate rate(double tariffMinorPerKwh) {
@@ -131,5 +134,10 @@ public class Chamber extends EditedRow {
 
     public @Nullable Integer setHumidityPercent() {
         return setHumidityPercent;
+    }
+
+    /** Whose work it is; empty for everybody's. */
+    public Optional<UUID> keeperId() {
+        return Optional.ofNullable(keeperId);
     }
 }

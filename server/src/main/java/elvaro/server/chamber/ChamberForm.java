@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param setMetresPerSecond how fast the air moves at the pieces
  * @param shelfSquareCentimetres area of its shelves, or null where pieces hang
  * @param purchaseMinor what it cost, written off evenly over {@code lifeYears}
+ * @param keeperId whose work it is, or null for everybody's
  */
 public record ChamberForm(
         @NotNull UUID id,
@@ -63,7 +64,9 @@ public record ChamberForm(
         Integer lifeYears,
 
         @NotNull @Min(value = 0, message = "Watts are 0 or more.") @Max(value = 100_000, message = "Too many watts.")
-        Integer powerWatts) {
+        Integer powerWatts,
+
+        @Nullable UUID keeperId) {
     private static final String SET = "A chamber is set between −5 and 15 °C.";
     private static final String SPEED = "Air moves at 0 to 10 m/s.";
     private static final String HUMIDITY = "Humidity is 10 to 100 %.";

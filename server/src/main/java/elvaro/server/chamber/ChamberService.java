@@ -1,5 +1,6 @@
 package elvaro.server.chamber;
 
+import elvaro.server.account.AccountService;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import java.util.List;
@@ -13,10 +14,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class ChamberService {
     private final ChamberRepository chambers;
+    private final AccountService accounts;
     private final WorkshopService workshops;
 
-    ChamberService(ChamberRepository chambers, WorkshopService workshops) {
+    ChamberService(ChamberRepository chambers, AccountService accounts, WorkshopService workshops) {
         this.chambers = chambers;
+        this.accounts = accounts;
         this.workshops = workshops;
     }
 
@@ -32,6 +35,9 @@ public class ChamberService {
 
     /** Makes a chamber, or changes the one with that id. */
     public ChamberForm put(ChamberForm form) {
+        if (form.keeperId() != null && !accounts.names().containsKey(form.keeperId())) {
+            throw Refusal.wrong("invalid", "keeperId", "There is no such person here.");
+        }
         workshops.lock(); // One at a time, so that a retried request finds what the first one made.
         Optional<Chamber> known = chambers.findById(form.id());
         if (known.isPresent()) {

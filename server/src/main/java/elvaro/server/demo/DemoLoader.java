@@ -164,7 +164,7 @@ class DemoLoader implements ApplicationRunner {
             people.add(id);
         });
         Map<String, UUID> rooms = new HashMap<>();
-        Scenario.ROOMS.forEach(room -> rooms.put(room.key(), chamber(room, random)));
+        Scenario.ROOMS.forEach(room -> rooms.put(room.key(), chamber(room, people, random)));
         weather.fill(rooms, new Random(SEED));
         Map<String, Integer> hanging = new HashMap<>();
         for (Bought bought : Scenario.lots()) {
@@ -233,7 +233,7 @@ class DemoLoader implements ApplicationRunner {
                 at);
     }
 
-    private UUID chamber(Room room, Random random) {
+    private UUID chamber(Room room, List<UUID> people, Random random) {
         UUID id = Scenario.id(random);
         chambers.put(new ChamberForm(
                 id,
@@ -249,7 +249,8 @@ class DemoLoader implements ApplicationRunner {
                 null,
                 room.purchaseMinor(),
                 room.lifeYears(),
-                room.watts()));
+                room.watts(),
+                people.get(room.keeper())));
         return id;
     }
 

@@ -34,11 +34,11 @@ final class Scenario {
             new PriceStep(60, 8900));
 
     static final List<Room> ROOMS = List.of(
-            new Room("N", "North Room", ChamberKind.WALK_IN, 2, 12, 180_000, 2, 80, 0.5, 480_000, 20, 160),
-            new Room("S", "Stone Locker", ChamberKind.CABINET, 2, 5, 45_000, 1.5, 82, 0.6, 180_000, 12, 70),
-            new Room("P", "Pantry fridge", ChamberKind.REFRIGERATOR, 2, 4, 30_000, 3, 65, 0.1, 45_000, 12, 30),
-            new Room("G", "Game larder", ChamberKind.SHED, 1, 6, 60_000, 3.5, 75, 0.3, 60_000, 15, 60),
-            new Room("L", "Long chest", ChamberKind.ICE_CHEST, 1, 4, 40_000, 0, 98, 0.1, 22_000, 8, 0));
+            new Room("N", "North Room", ChamberKind.WALK_IN, 2, 12, 180_000, 2, 80, 0.5, 480_000, 20, 160, 1),
+            new Room("S", "Stone Locker", ChamberKind.CABINET, 2, 5, 45_000, 1.5, 82, 0.6, 180_000, 12, 70, 1),
+            new Room("P", "Pantry fridge", ChamberKind.REFRIGERATOR, 2, 4, 30_000, 3, 65, 0.1, 45_000, 12, 30, 2),
+            new Room("G", "Game larder", ChamberKind.SHED, 1, 6, 60_000, 3.5, 75, 0.3, 60_000, 15, 60, 0),
+            new Room("L", "Long chest", ChamberKind.ICE_CHEST, 1, 4, 40_000, 0, 98, 0.1, 22_000, 8, 0, 0));
 
     /**
      * What was bought. Days ago | cut | grade | bone | fat mm | g | price per kg | supplier | °C on arrival, then pieces
@@ -117,7 +117,8 @@ final class Scenario {
             double metresPerSecond,
             int purchaseMinor,
             int lifeYears,
-            int watts) {}
+            int watts,
+            int keeper) {}
 
     /** One lot and its pieces. */
     record Bought(

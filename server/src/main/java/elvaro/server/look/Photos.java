@@ -26,11 +26,11 @@ final class Photos {
 
     /** @throws Refusal if it is no JPEG or PNG, or has too many pixels; told from the content, not from a name */
     static byte[] small(byte[] sent) {
-        mustBeReasonable(sent);
+        int longest = Math.min(LONGEST_SIDE, longestSide(sent));
         ByteArrayOutputStream small = new ByteArrayOutputStream();
         try {
             Thumbnails.of(new ByteArrayInputStream(sent))
-                    .size(LONGEST_SIDE, LONGEST_SIDE)
+                    .size(longest, longest)
                     .useExifOrientation(true)
                     .imageType(java.awt.image.BufferedImage.TYPE_INT_RGB)
                     .outputFormat("jpg")
@@ -43,7 +43,7 @@ final class Photos {
     }
 
     /** The size stands at the head of the file; a bomb is turned away before it is unpacked. */
-    private static void mustBeReasonable(byte[] sent) {
+    private static int longestSide(byte[] sent) {
         try (ImageInputStream head = ImageIO.createImageInputStream(new ByteArrayInputStream(sent))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(head);
             if (!readers.hasNext()) {
@@ -55,9 +55,12 @@ final class Photos {
                 if (!KINDS.contains(reader.getFormatName())) {
                     throw noPicture();
                 }
-                if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
-                    throw Refusal.tooLarge("The picture has more than 60 million points. Nothing was kept.");
+                int width = reader.getWidth(0);
+                int height = reader.getHeight(0);
+                if ((long) width * height > MOST_PIXELS) {
+                    throw Refusal.tooLarge("The picture has more than 60 million points. The look itself is kept.");
                 }
+                return Math.max(width, height);
             } finally {
                 reader.dispose();
             }

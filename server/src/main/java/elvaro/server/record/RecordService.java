@@ -163,7 +163,7 @@ public class RecordService {
                 : entry.stands() ? Standing.STANDS : Standing.REPLACED;
         String words = look == null
                 ? entry.words()
-                : "%s: %s. %s %s"
+                : "%s: %s. %s. %s"
                         .formatted(
                                 words(look.answer().name()),
                                 look.seen(),

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.air.ChamberKind;
 import elvaro.core.schedule.Due;
 import elvaro.core.schedule.Due.Work;
+import elvaro.server.account.AccountService;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.Lot;
@@ -63,6 +64,7 @@ public class RoomService {
     private final LotService lots;
     private final WorkshopService workshops;
     private final AirService air;
+    private final AccountService accounts;
     private final Changes changes;
     private final CurrentWorkshop current;
     private final Clock clock;
@@ -75,6 +77,7 @@ public class RoomService {
             LotService lots,
             WorkshopService workshops,
             AirService air,
+            AccountService accounts,
             Changes changes,
             CurrentWorkshop current,
             Clock clock) {
@@ -85,6 +88,7 @@ public class RoomService {
         this.lots = lots;
         this.workshops = workshops;
         this.air = air;
+        this.accounts = accounts;
         this.changes = changes;
         this.current = current;
         this.clock = clock;
@@ -97,6 +101,7 @@ public class RoomService {
      * A chamber with what hangs in it.
      *
      * @param air as last measured, where anybody measures it
+     * @param keeper whose work it is, absent where it is everybody's
      */
     public record ChamberView(
             UUID id,
@@ -109,6 +114,8 @@ public class RoomService {
             double setCelsius,
             @Nullable Integer setHumidityPercent,
             @Nullable NowView air,
+            @Nullable UUID keeperId,
+            @Nullable String keeper,
             List<PieceCard> pieces) {}
 
     /**
@@ -190,10 +197,11 @@ public class RoomService {
             due.add(new Task(decide, dueView(decide, event)));
         });
         Map<UUID, NowView> airs = air.now();
+        Map<UUID, String> names = accounts.names();
         return new RoomView(
                 today,
                 chambers.all().stream()
-                        .map(chamber -> chamberView(chamber, airs.get(chamber.id()), all))
+                        .map(chamber -> chamberView(chamber, airs.get(chamber.id()), names, all))
                         .toList(),
                 due.stream()
                         .sorted(Comparator.comparing(Task::due, Due.BY_URGENCY))
@@ -247,7 +255,8 @@ public class RoomService {
                 due.work(), due.days(), null, null, null, null, chamber.id(), chamber.name(), what, chamber.name());
     }
 
-    private static ChamberView chamberView(Chamber chamber, @Nullable NowView air, List<Hanging> all) {
+    private static ChamberView chamberView(
+            Chamber chamber, @Nullable NowView air, Map<UUID, String> names, List<Hanging> all) {
         List<PieceCard> inside = all.stream()
                 .map(Hanging::card)
                 .filter(card ->
@@ -266,6 +275,8 @@ public class RoomService {
                 chamber.setCelsius(),
                 chamber.setHumidityPercent(),
                 air,
+                chamber.keeperId().orElse(null),
+                chamber.keeperId().map(names::get).orElse(null),
                 inside);
     }
 }

@@ -17,6 +17,8 @@ import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 @ExtendWith(RunningApp.class)
@@ -192,6 +194,39 @@ class PieceLogIT {
                         Map.of()));
         assertThat(asked.questions()).containsExactly("overload");
         assertThat(asked.body().at("/questions/0/needsReason").asBoolean()).isTrue();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"TURNED", "RETIED", "RESEALED", "RESTED", "TRIMMED"})
+    void what_happened_is_said_while_the_piece_hangs_and_not_after(String kind, Someone owner) {
+        Client client = owner.client();
+        String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
+        Answer said = client.must(client.write(piece, entry(kind, 0)));
+        assertThat(said.body().at("/log/0/kind").asString()).isEqualTo(kind);
+        assertThat(said.body().at("/card/nowGrams").asInt()).isEqualTo(4000);
+        client.must(client.write(piece, entry("PULLED", 3600)));
+        assertThat(client.write(piece, entry(kind, 0)).type()).isEqualTo("wrong-state");
+    }
+
+    @Test
+    void what_is_cut_away_is_less_than_the_piece_and_goes_on_the_books_as_discard(Someone owner) {
+        Client client = owner.client();
+        String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
+        assertThat(client.write(piece, entry("CUT_AWAY", 4000))
+                        .body()
+                        .path("detail")
+                        .asString())
+                .isEqualTo("4000 g cannot come off a piece that weighs 4000 g.");
+        client.must(client.write(piece, entry("CUT_AWAY", 250)));
+        client.must(client.write(piece, entry("WITHDRAWN", 150)));
+        client.must(client.write(piece, entry("PULLED", 3300)));
+        client.must(client.write(piece, Client.pile("STEAK", 3000)));
+        Answer cut = client.must(client.write(piece, Client.pile("DISCARD", 300)));
+        assertThat(cut.body().at("/ledger/withdrawnGrams").asInt()).isEqualTo(400);
+        assertThat(cut.body().at("/ledger/shrinkGrams").asInt()).isEqualTo(300);
+        assertThat(cut.body().at("/ledger/residualGrams").asInt()).isZero();
+        assertThat(cut.body().at("/ledger/discardFraction").asDouble()).isEqualTo(550 / 4000.0);
+        assertThat(cut.body().at("/ledger/trimFraction").asDouble()).isEqualTo(550 / 4000.0);
     }
 
     @Test

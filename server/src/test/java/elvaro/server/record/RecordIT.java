@@ -91,7 +91,7 @@ class RecordIT {
         assertThat(first(rows, "Looked").get("words"))
                 .isEqualTo(
                         "Act: brown, wet, white powder mould, patches, smells nutty. Wet after two days in the air, or"
-                                + " tacky after a week");
+                                + " tacky after a week.");
         assertThat(first(rows, "Looked").get("by")).isEqualTo("Owner");
         assertThat(rows.stream()
                         .filter(row -> row.get("what").equals("Air of the day"))

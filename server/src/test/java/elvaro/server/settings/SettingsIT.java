@@ -62,6 +62,27 @@ class SettingsIT {
         }
 
         @Test
+        void is_kept_by_somebody_of_the_house_or_by_nobody(Someone owner, Someone stranger) {
+            Client client = owner.client();
+            String id = UUID.randomUUID().toString();
+            Map<String, Object> body = new HashMap<>(Client.chamberBody(id, "Stone Locker", 45_000));
+            body.put("keeperId", stranger.person().accountId().toString());
+            assertThat(client.put("/api/chambers/" + id, body)
+                            .body()
+                            .path("field")
+                            .asString())
+                    .isEqualTo("keeperId");
+            body.put("keeperId", owner.person().accountId().toString());
+            client.must(client.put("/api/chambers/" + id, body));
+            assertThat(client.get("/api/room").body().at("/chambers/0/keeper").asString())
+                    .isEqualTo("Owner");
+            body.put("keeperId", null);
+            client.must(client.put("/api/chambers/" + id, body));
+            assertThat(client.get("/api/room").body().at("/chambers/0/keeper").asString(""))
+                    .isEmpty();
+        }
+
+        @Test
         void that_two_change_at_once_keeps_the_first_change(Someone owner) {
             Client client = owner.client();
             String id = client.chamber("Stone Locker", 45_000);

@@ -1,0 +1,200 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useParams, useSearchParams } from 'react-router';
+import type { Schema } from '../api/client';
+import { useChamberRecord, usePieceRecord } from '../api/queries';
+import { Page, Waiting } from '../kit/Page';
+import { date, moment, useUnits } from '../kit/units';
+
+type Record_ = Schema['RecordView'];
+
+/** All that was written down about a piece. */
+export function PieceRecord() {
+  const { id = '' } = useParams();
+  const record = usePieceRecord(id);
+  return <Sheet record={record.data} failure={record.error} file={`/api/pieces/${id}/record.csv`} />;
+}
+
+/** A chamber over some days. */
+export function ChamberRecord() {
+  const { id = '' } = useParams();
+  const [search, setSearch] = useSearchParams();
+  const to = search.get('to') ?? dayjs().format('YYYY-MM-DD');
+  const from = search.get('from') ?? dayjs(to).subtract(30, 'day').format('YYYY-MM-DD');
+  const record = useChamberRecord(id, from, to);
+  const day = (key: 'from' | 'to', label: string, value: string) => (
+    <TextField
+      type="date"
+      size="small"
+      label={label}
+      value={value}
+      onChange={(event) =>
+        event.target.value && setSearch({ from, to, [key]: event.target.value }, { replace: true })
+      }
+      slotProps={{ inputLabel: { shrink: true } }}
+    />
+  );
+  return (
+    <Sheet
+      record={record.data}
+      failure={record.error}
+      file={`/api/chambers/${id}/record.csv?from=${from}&to=${to}`}
+    >
+      {day('from', 'From', from)}
+      {day('to', 'To', to)}
+    </Sheet>
+  );
+}
+
+interface SheetProps {
+  record: Record_ | undefined;
+  failure: unknown;
+  file: string;
+  children?: React.ReactNode;
+}
+
+function Sheet({ record, failure, file, children }: SheetProps) {
+  const units = useUnits();
+  if (!record) {
+    return <Waiting failure={failure} />;
+  }
+  return (
+    <Page title={`Record of ${record.title}`}>
+      <Typography sx={{ mb: 2, maxWidth: 900 }}>
+        {units.sentence(record.about)}. {moment(record.from)} to {moment(record.to)}.
+      </Typography>
+      <Box className="no-print" sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 3 }}>
+        {children}
+        <Button variant="contained" onClick={() => window.print()}>
+          Print
+        </Button>
+        <Button variant="outlined" component="a" href={file}>
+          Save as CSV
+        </Button>
+      </Box>
+      <Entries rows={record.rows} />
+      {record.airs.map((air, index) => (
+        <AirByDay key={`${air.chamber} ${index}`} air={air} />
+      ))}
+    </Page>
+  );
+}
+
+const table = {
+  borderCollapse: 'collapse',
+  width: '100%',
+  maxWidth: 1100,
+  fontSize: '0.9rem',
+  '& th, & td': {
+    textAlign: 'left',
+    verticalAlign: 'top',
+    py: 0.5,
+    pr: 2,
+    borderTop: '1px solid',
+    borderColor: 'divider',
+  },
+} as const;
+
+const narrow = { whiteSpace: 'nowrap' } as const;
+
+const standingWords = { STANDS: '', REPLACED: 'replaced', CORRECTS: 'corrects' } as const;
+
+function Entries({ rows }: { rows: Record_['rows'] }) {
+  const units = useUnits();
+  return (
+    <Box sx={{ overflowX: 'auto', mb: 4 }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        {rows.length === 0 ? 'Nothing was entered' : 'What was entered'}
+      </Typography>
+      {rows.length > 0 && (
+        <Box component="table" sx={table}>
+          <thead>
+            <tr>
+              {['When', 'Of', 'What', 'Weight', 'Words', 'By', 'Entered', ''].map((head) => (
+                <th key={head} scope="col">
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row, index) => (
+              <Box
+                component="tr"
+                key={index}
+                sx={
+                  row.standing === 'REPLACED' ? { textDecoration: 'line-through', opacity: 0.75 } : undefined
+                }
+              >
+                <td style={narrow}>{moment(row.at)}</td>
+                <td>{row.of}</td>
+                <td style={narrow}>{row.what}</td>
+                <td style={narrow}>{row.grams != null && units.weight(row.grams)}</td>
+                <td>{units.sentence(row.words)}</td>
+                <td style={narrow}>{row.by}</td>
+                <td style={narrow}>{moment(row.recordedAt)}</td>
+                <td>{standingWords[row.standing]}</td>
+              </Box>
+            ))}
+          </tbody>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function AirByDay({ air }: { air: Record_['airs'][number] }) {
+  const units = useUnits();
+  const span = (low: number | undefined, high: number | undefined, write: (value: number) => string) =>
+    low == null || high == null ? '' : `${write(low)} to ${write(high)}`;
+  const percentOf = (value: number) => `${value.toFixed(0)} %`;
+  return (
+    <Box sx={{ overflowX: 'auto', mb: 4 }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Air of {air.chamber}
+      </Typography>
+      {air.events.map((event) => (
+        <Typography key={event.from + event.kind} sx={{ mb: 0.5 }}>
+          <strong>
+            {event.kind === 'WARM' ? `Above 5 °C, up to ${event.peakCelsius?.toFixed(1)} °C` : 'No reading'}
+          </strong>{' '}
+          {moment(event.from)} to {moment(event.to)}.{' '}
+          {event.decisions.length === 0
+            ? 'Undecided.'
+            : event.decisions.map((each) => `${each.words} ${each.by}, ${moment(each.at)}.`).join(' ')}
+        </Typography>
+      ))}
+      {air.days.length === 0 ? (
+        <Typography>No air was recorded.</Typography>
+      ) : (
+        <Box component="table" sx={table}>
+          <thead>
+            <tr>
+              {['Day', 'Temperature, mean', 'lowest to highest', 'Humidity, mean', 'lowest to highest'].map(
+                (head, index) => (
+                  <th key={index} scope="col">
+                    {head}
+                  </th>
+                ),
+              )}
+            </tr>
+          </thead>
+          <tbody>
+            {air.days.map((day) => (
+              <tr key={day.day}>
+                <td>{date(day.day)}</td>
+                <td>{units.temperature(day.celsius)}</td>
+                <td>{span(day.celsiusMin, day.celsiusMax, units.temperature)}</td>
+                <td>{day.humidityPercent != null && percentOf(day.humidityPercent)}</td>
+                <td>{span(day.humidityMin, day.humidityMax, percentOf)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Box>
+      )}
+    </Box>
+  );
+}

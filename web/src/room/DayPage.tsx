@@ -1,0 +1,89 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useRoom } from '../api/queries';
+import { Page, Waiting } from '../kit/Page';
+import { date, useUnits } from '../kit/units';
+import { dueWords, workWords } from '../kit/words';
+import { sheets, type Sheet } from './whose';
+
+/** The day's work on paper, by person and chamber, with room to tick and to write. */
+export default function DayPage() {
+  const room = useRoom();
+  if (!room.data) {
+    return <Waiting failure={room.error} />;
+  }
+  const all = sheets(room.data);
+  const expected = new Map(
+    room.data.chambers.flatMap(({ pieces }) => pieces.map((piece) => [piece.id, piece.expectedNowGrams])),
+  );
+  return (
+    <Page
+      title={`Work of ${date(room.data.today)}`}
+      aside={
+        <Button className="no-print" variant="contained" onClick={() => window.print()}>
+          Print
+        </Button>
+      }
+    >
+      {all.length === 0 && <Typography>Nothing is due.</Typography>}
+      <Box sx={{ display: 'grid', gap: 3, maxWidth: 760 }}>
+        {all.map((sheet) => (
+          <OfChamber key={sheet.chamber} sheet={sheet} expected={expected} />
+        ))}
+      </Box>
+    </Page>
+  );
+}
+
+function OfChamber({ sheet, expected }: { sheet: Sheet; expected: Map<string, number | undefined> }) {
+  const units = useUnits();
+  return (
+    <Box component="section" aria-label={sheet.chamber} sx={{ breakInside: 'avoid' }}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'baseline',
+          gap: 2,
+          borderBottom: '3px solid',
+          borderColor: 'rail',
+        }}
+      >
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {sheet.chamber}
+        </Typography>
+        <Typography sx={{ fontWeight: 620 }}>{sheet.keeper || 'whoever is there'}</Typography>
+      </Box>
+      {sheet.due.map((due) => {
+        const weight = due.pieceId ? expected.get(due.pieceId) : undefined;
+        const weighs = due.work === 'WEIGH' || due.work === 'PULL' || due.work === 'PULL_OVERDUE';
+        return (
+          <Box
+            key={`${due.work} ${due.tag} ${due.cutName}`}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: '22px 5.5rem 4.5rem minmax(0, 1fr) auto',
+              alignItems: 'center',
+              gap: 1.5,
+              py: 0.75,
+              borderBottom: '1px solid',
+              borderColor: 'divider',
+            }}
+          >
+            <Box
+              aria-hidden
+              sx={{ width: 18, height: 18, border: '1.5px solid', borderColor: 'text.primary' }}
+            />
+            <Typography sx={{ fontWeight: 620 }}>{workWords[due.work]}</Typography>
+            <Typography sx={{ typography: 'h3' }}>{due.tag}</Typography>
+            <Typography variant="body2">
+              {due.work === 'DECIDE' ? dueWords(due) : `${due.cutName}, ${dueWords(due)}`}
+              {weighs && weight != null && `, expected ${units.weight(weight)}`}
+            </Typography>
+            <Typography aria-hidden>{weighs ? '________' : ''}</Typography>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
