@@ -6,7 +6,7 @@ import { useInspectionRules, useMethods } from '../api/queries';
 import { Page } from '../kit/Page';
 import { answers } from '../look/words';
 import { forecastWorking, workedExample } from './example';
-import { ledgerWorking, rules } from './rules';
+import { devices, ledgerWorking, rules } from './rules';
 
 /** Why, and is it dangerous. */
 export default function GuidePage() {
@@ -59,6 +59,9 @@ export default function GuidePage() {
           </Part>
           <Part title="How the forecast comes about">
             <Terms terms={forecastWorking} />
+          </Part>
+          <Part title="How probes and scales speak">
+            <Terms terms={devices} />
           </Part>
           <Part title="Methods, and what the surface wants">
             {methods.data?.map((method) => (

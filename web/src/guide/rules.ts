@@ -114,3 +114,23 @@ export const ledgerWorking: [string, string][] = [
   ],
   ['Price for a margin m', 'cost / (1 − m)'],
 ];
+
+/** How a device is made to speak; the whole of it stands in devices/README.md. */
+export const devices: [string, string][] = [
+  [
+    'Token',
+    'An owner adds the device in Settings and gives it the token that is shown once. It goes with every request: Authorization: Bearer …',
+  ],
+  [
+    'A probe',
+    'POST /devices/readings with SenML in JSON (RFC 8428): [{"n":"temperature","u":"Cel","v":2.1},{"n":"humidity","u":"%RH","v":81}]. Units Cel, %RH, m/s. Keep a pack until the answer is 200 and send it again otherwise; nothing is stored twice.',
+  ],
+  [
+    'A scale',
+    'POST /devices/weights: [{"n":"scale","u":"kg","v":4.215}], five times a second while it moves, once a second at rest. The answer is 204. An old figure is not sent again.',
+  ],
+  [
+    'A logger',
+    'Its file, a table with a header line, is taken in at the chamber: columns, units and the zone of its clock are chosen there.',
+  ],
+];

@@ -94,6 +94,7 @@ export const kindWords: Record<Schema['EntryView']['kind'], string> = {
   WITHDRAWN: 'Slice taken',
   CUT_AWAY: 'Bad part cut away',
   LOOKED: 'Looked at',
+  LEAKED: 'Looked at, leaking',
   TURNED: 'Turned',
   RETIED: 'Tied anew',
   RESEALED: 'Resealed',

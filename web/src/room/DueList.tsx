@@ -84,6 +84,17 @@ function placeOf(due: Due): string | null {
 
 const subject = (due: Due): string => (due.pieceId ? `/pieces/${due.pieceId}` : `/lots/${due.lotId}`);
 
+/** What grows late grows louder: a day or two is said, three are coloured, and a pull or a stop is filled at once. */
+function loudness({ work, days }: Due): 0 | 1 | 2 {
+  if (work === 'PULL_OVERDUE' || work === 'STOP' || (work !== 'BUY' && days >= LOUD_DAYS)) {
+    return 2;
+  }
+  return work !== 'BUY' && days >= LATE_DAYS ? 1 : 0;
+}
+
+const LATE_DAYS = 3;
+const LOUD_DAYS = 14;
+
 interface RowProps {
   due: Due;
   onDo: () => void;
@@ -101,7 +112,8 @@ function DueRow({ due, onDo, onDecide }: RowProps) {
         name: `${due.tag}: ${kindWords[kind]}`,
         said: `${due.tag}: ${kindWords[kind].toLowerCase()}`,
       }));
-  const late = due.work === 'PULL_OVERDUE' || due.work === 'STOP';
+  const loud = loudness(due);
+  const late = loud === 2;
   const word = workWords[due.work];
   const name = `${word} ${due.tag}`;
   const place = placeOf(due);
@@ -140,7 +152,7 @@ function DueRow({ due, onDo, onDecide }: RowProps) {
         <Typography
           variant="body2"
           noWrap
-          sx={{ color: late ? 'warning.main' : 'text.secondary', fontWeight: late ? 640 : 400 }}
+          sx={{ color: loud > 0 ? 'warning.main' : 'text.secondary', fontWeight: loud > 0 ? 640 : 400 }}
         >
           {dueWords(due)}
         </Typography>

@@ -22,6 +22,9 @@ final class House {
     static final String QUICK_TO_START = "-XX:TieredStopAtLevel=1";
     static final Path JAR = Path.of("../server/target/elvaro.jar").toAbsolutePath();
 
+    /** Tests run in several processes, each with houses of its own. */
+    private static final String FORK = System.getProperty("fork", "");
+
     private static final Map<String, House> OPEN = new HashMap<>();
 
     final String address;
@@ -70,7 +73,8 @@ final class House {
                     .redirectOutput(log.toFile());
             Map<String, String> environment = process.environment();
             environment.put(
-                    "ELVARO_DB_URL", environment.get("ELVARO_DB_URL") + "_" + name + "?createDatabaseIfNotExist=true");
+                    "ELVARO_DB_URL",
+                    environment.get("ELVARO_DB_URL") + "_" + name + FORK + "?createDatabaseIfNotExist=true");
             environment.put("ELVARO_HTTP_PORT", String.valueOf(port));
             environment.put("ELVARO_DEMO", String.valueOf(demo));
             environment.put("ELVARO_DEMO_PASSWORD", PASSWORD);

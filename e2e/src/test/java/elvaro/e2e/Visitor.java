@@ -19,7 +19,7 @@ import java.util.Map;
 /** A person at a browser, who finds things by what they are called. */
 final class Visitor implements AutoCloseable {
     /** A machine that does other things as well is slow, not wrong. */
-    private static final double PATIENCE_MILLIS = 20_000;
+    private static final double PATIENCE_MILLIS = 40_000;
 
     private static final Playwright PLAYWRIGHT =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -155,6 +155,15 @@ final class Visitor implements AutoCloseable {
         cut.fill(typed);
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(name))
                 .first()
+                .click();
+    }
+
+    /** Keeps a value that was asked about. */
+    void keep() {
+        page.getByRole(AriaRole.ALERTDIALOG)
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^Keep")))
                 .click();
     }
 

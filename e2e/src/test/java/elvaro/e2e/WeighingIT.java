@@ -155,7 +155,7 @@ class WeighingIT {
             assertThat(weighings(piece)).isEmpty();
             maren.page.unroute("**/log/**");
             maren.reads("%s: 2.500 kg, not stored yet".formatted(tag));
-            maren.press("Keep it");
+            maren.keep();
             assertThat(maren.page.getByText("not stored yet")).hasCount(0);
         }
         assertThat(weighings(piece)).containsExactly(2500);

@@ -90,14 +90,14 @@ class WholePathIT {
         owner.fill("Weight on the scale", "4.7");
         owner.page.keyboard().press("Enter");
         owner.reads("was expected. That is less."); // it hung for minutes and is a hundred grams lighter
-        owner.press("Keep it");
+        owner.keep();
         owner.reads("1A: 4.700 kg saved");
         owner.press("Close");
         open(owner, "1A");
         owner.press("Correct Weighed 4.700 kg");
         owner.fill("Weight on the scale", "4.72");
         owner.press("Save weight");
-        owner.press("Keep it");
+        owner.keep();
         owner.reads("4.720 kg");
         owner.reads("(corrects an entry)");
         owner.press("Undo");
@@ -120,7 +120,7 @@ class WholePathIT {
         owner.press("Pull");
         owner.fill("Weight at the pull", aged);
         owner.press("Pull it");
-        owner.press("Keep it"); // it hung for minutes, and falls by more than a piece loses in that time
+        owner.keep(); // it hung for minutes, and falls by more than a piece loses in that time
         owner.page
                 .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cut it"))
                 .click();

@@ -3,6 +3,7 @@ package elvaro.core.drying;
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.estimate.Estimates;
+import java.util.List;
 import org.hipparchus.ode.OrdinaryDifferentialEquation;
 import org.hipparchus.ode.nonstiff.ClassicalRungeKuttaIntegrator;
 
@@ -36,6 +37,21 @@ public final class AirDrying implements WaterLoss {
      * @param skin what lies between the meat and that air
      */
     public AirDrying(int greenGrams, Surface surface, boolean boneIn, Climate climate, Skin skin) {
+        this(greenGrams, surface, boneIn, climate, skin, List.of(), skin);
+    }
+
+    /**
+     * @param leaks days on which another skin lies between the meat and the air; to the quarter of a day
+     * @param leaking that skin, of the same water activity
+     */
+    AirDrying(
+            int greenGrams,
+            Surface surface,
+            boolean boneIn,
+            Climate climate,
+            Skin skin,
+            List<Leak> leaks,
+            Skin leaking) {
         if (greenGrams <= 0) {
             throw new IllegalArgumentException("The green weight must be above 0 g, not " + greenGrams);
         }
@@ -44,10 +60,12 @@ public final class AirDrying implements WaterLoss {
         this.equilibrium = boneIn ? Estimates.EQUILIBRIUM_BONE_IN : Estimates.EQUILIBRIUM_BONELESS;
         this.drive = climate.means(STEP, air -> air.drivePascal(skin.surfaceActivity()));
         double[] film = climate.means(STEP, Air::filmResistance);
-        for (int index = 0; index < film.length; index++) {
-            film[index] += skin.resistance();
+        int slots = Math.max(film.length, (int) Math.ceil(Leak.settledFrom(leaks) / STEP) + 1);
+        this.resistance = new double[slots];
+        for (int slot = 0; slot < slots; slot++) {
+            boolean open = Leak.on((slot + 0.5) * STEP, leaks);
+            resistance[slot] = film[Math.min(slot, film.length - 1)] + (open ? leaking : skin).resistance();
         }
-        this.resistance = film;
     }
 
     @Override
@@ -77,7 +95,7 @@ public final class AirDrying implements WaterLoss {
             }
             while (at < days[index] - 1e-9) {
                 int slot = (int) Math.floor(at / STEP + 1e-9);
-                boolean settled = slot >= drive.length - 1;
+                boolean settled = slot >= resistance.length - 1;
                 double until = Math.min(days[index], settled ? at + SETTLED_STEP : (slot + 1) * STEP);
                 equation.in(slot);
                 state = RUNGE_KUTTA.singleStep(equation, at, state, until);

@@ -1,6 +1,7 @@
 package elvaro.core.drying;
 
 import elvaro.core.air.Climate;
+import java.util.List;
 
 /**
  * A piece as it is hung, and the way it then loses water.
@@ -19,11 +20,29 @@ public record Hanging(int greenGrams, Surface surface, boolean boneIn, Method me
      * @return how it loses water there
      */
     public WaterLoss in(Climate climate) {
+        return in(climate, List.of());
+    }
+
+    /**
+     * @param climate the air of the chamber
+     * @param leaks when its membrane let air in; of no matter to other methods
+     * @return how it loses water there
+     */
+    public WaterLoss in(Climate climate, List<Leak> leaks) {
         return switch (method) {
             case VACUUM -> Purge.inVacuum(greenGrams, surface);
             case ON_ICE -> Purge.onIce(greenGrams, surface);
             case SALT_TRAY -> new AirDrying(greenGrams, surface, boneIn, climate.overSaltTray(), skin());
-            case OPEN_AIR, MEMBRANE, FAT_SEAL -> new AirDrying(greenGrams, surface, boneIn, climate, skin());
+            case OPEN_AIR, FAT_SEAL -> new AirDrying(greenGrams, surface, boneIn, climate, skin());
+            case MEMBRANE ->
+                new AirDrying(
+                        greenGrams,
+                        surface,
+                        boneIn,
+                        climate,
+                        skin(),
+                        leaks,
+                        Skin.bare().under(coating));
         };
     }
 

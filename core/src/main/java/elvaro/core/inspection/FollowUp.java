@@ -35,7 +35,7 @@ public record FollowUp(Work work, Instant since) {
      * @param verdict of its last look that stands, if it was looked at
      */
     public static List<FollowUp> of(PieceLog log, Optional<Verdict> verdict) {
-        Optional<Instant> looked = log.last(Kind.LOOKED).map(LogFact::at);
+        Optional<Instant> looked = log.lastLook().map(LogFact::at);
         List<FollowUp> open = new ArrayList<>();
         if (looked.isPresent() && verdict.isPresent()) {
             Instant at = looked.get();

@@ -40,6 +40,8 @@ public record LogFact(
         PILE,
         /** Looked at and smelled; what was seen stands elsewhere under the same id. */
         LOOKED,
+        /** The same, and its membrane was found leaking. */
+        LEAKED,
         TURNED,
         /** Tied or racked anew. */
         RETIED,

@@ -115,6 +115,38 @@ public final class PieceLog {
         return sum(Kind.CUT_AWAY);
     }
 
+    /** The last look that stands, whatever was found. */
+    public Optional<LogFact> lastLook() {
+        return List.of(last(Kind.LOOKED), last(Kind.LEAKED)).stream()
+                .flatMap(Optional::stream)
+                .max(Comparator.comparing(LogFact::at));
+    }
+
+    /**
+     * A stretch of time.
+     *
+     * @param to empty while it goes on
+     */
+    public record Span(Instant from, Optional<Instant> to) {}
+
+    /** When its membrane leaked: from the look that found it until it was resealed, or a look found it whole. */
+    public List<Span> leaks() {
+        List<Span> leaks = new ArrayList<>();
+        Instant since = null;
+        for (LogFact fact : facts) {
+            if (fact.kind() == Kind.LEAKED && since == null) {
+                since = fact.at();
+            } else if (since != null && (fact.kind() == Kind.RESEALED || fact.kind() == Kind.LOOKED)) {
+                leaks.add(new Span(since, Optional.of(fact.at())));
+                since = null;
+            }
+        }
+        if (since != null) {
+            leaks.add(new Span(since, Optional.empty()));
+        }
+        return leaks;
+    }
+
     /** The last entry of this kind that stands. */
     public Optional<LogFact> last(Kind kind) {
         for (int index = facts.size() - 1; index >= 0; index--) {

@@ -7,6 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.cut.SurfaceClass;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -29,6 +32,45 @@ class HangingTest {
     void no_method_loses_anything_on_the_day_of_hanging(Method method) {
         assertThat(piece(method, Coating.NONE).in(ROOM).on(0, Unknowns.NONE).fraction())
                 .isZero();
+    }
+
+    private static double[] along(List<Leak> leaks, Climate climate) {
+        WaterLoss.Lost[] lost = piece(Method.MEMBRANE, Coating.NONE)
+                .in(climate, leaks)
+                .along(new double[] {10, 11, 20, 21, 28}, Unknowns.NONE);
+        return Arrays.stream(lost).mapToDouble(WaterLoss.Lost::fraction).toArray();
+    }
+
+    @Test
+    void a_membrane_that_leaks_from_the_first_day_dries_as_in_open_air() {
+        double[] open = along(List.of(new Leak(0, Double.POSITIVE_INFINITY)), ROOM);
+        assertThat(open[4]).isEqualTo(lost(piece(Method.OPEN_AIR, Coating.NONE), ROOM), within(1e-6));
+    }
+
+    @Test
+    void a_leak_dries_it_faster_only_while_it_lasts() {
+        double[] whole = along(List.of(), ROOM);
+        double[] leaking = along(List.of(new Leak(10, 20)), ROOM);
+        double[] open = along(List.of(new Leak(10, Double.POSITIVE_INFINITY)), ROOM);
+        assertThat(leaking[0]).isEqualTo(whole[0], within(1e-6));
+        assertThat(leaking[1] - leaking[0]).isGreaterThan(1.2 * (whole[1] - whole[0]));
+        assertThat(leaking[3] - leaking[2]).isLessThan(whole[3] - whole[2]); // its crust is thicker by then
+        assertThat(leaking[4]).isBetween(whole[4], open[4]);
+    }
+
+    @Test
+    void a_leak_is_the_same_whether_the_air_was_recorded_or_set() {
+        Climate recorded = Climate.of(IntStream.range(0, 24 * 40)
+                .mapToObj(hour -> new Climate.Reading(hour / 24.0, ROOM.last()))
+                .toList());
+        List<Leak> leaks = List.of(new Leak(3, 5.5), new Leak(12, 19.25));
+        assertThat(along(leaks, recorded)[4]).isEqualTo(along(leaks, ROOM)[4], within(1e-6));
+    }
+
+    @Test
+    void a_leak_that_ends_before_it_begins_is_none() {
+        assertThatThrownBy(() -> new Leak(5, 5)).hasMessageContaining("before it ends");
+        assertThatThrownBy(() -> new Leak(-1, 5)).hasMessageContaining("day 0");
     }
 
     @ParameterizedTest

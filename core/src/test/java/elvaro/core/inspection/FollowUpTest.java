@@ -77,4 +77,18 @@ class FollowUpTest {
                 .containsExactly(new FollowUp(Work.LOOK, LOOKED.plus(Duration.ofHours(25))));
         assertThat(open(log(Kind.RESTED, Kind.LOOKED), Rule.CRUST)).isEmpty();
     }
+
+    @Test
+    void a_membrane_leaks_from_the_look_that_found_it_until_it_is_resealed_or_found_whole() {
+        Instant hour1 = LOOKED.plus(Duration.ofHours(1));
+        Instant hour2 = LOOKED.plus(Duration.ofHours(2));
+        Instant hour4 = LOOKED.plus(Duration.ofHours(4));
+        assertThat(log(Kind.WEIGHED).leaks()).isEmpty();
+        assertThat(log(Kind.LEAKED, Kind.RESEALED, Kind.WEIGHED, Kind.LEAKED).leaks())
+                .containsExactly(
+                        new PieceLog.Span(hour1, Optional.of(hour2)), new PieceLog.Span(hour4, Optional.empty()));
+        assertThat(log(Kind.LEAKED, Kind.LEAKED, Kind.WEIGHED, Kind.LOOKED).leaks())
+                .containsExactly(new PieceLog.Span(hour1, Optional.of(hour4)));
+        assertThat(log(Kind.LEAKED).lastLook().orElseThrow().at()).isEqualTo(hour1);
+    }
 }

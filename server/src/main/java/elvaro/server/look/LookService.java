@@ -2,6 +2,7 @@ package elvaro.server.look;
 
 import elvaro.core.inspection.Circumstances;
 import elvaro.core.inspection.FollowUp;
+import elvaro.core.inspection.Rule;
 import elvaro.core.inspection.Verdict;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
@@ -73,12 +74,18 @@ public class LookService {
      * @throws Refusal if the piece does not hang, or what was seen contradicts itself
      */
     public void keep(UUID pieceId, UUID entryId, LookForm form) {
-        log.lock(pieceId); // A retry finds what the first one kept.
+        Piece piece = log.lock(pieceId); // A retry finds what the first one kept.
         if (looks.findById(entryId).isPresent()) {
             return;
         }
         Look look = new Look(entryId, pieceId, form.seen());
-        log.writeFor(pieceId, entryId, new EntryForm(Kind.LOOKED, 0, null, form.words(), form.at(), null, Map.of()));
+        // The forecast must know of a leak without knowing of looks, so the log's entry says it.
+        boolean leaks = piece.method().isPresent()
+                && verdict(look, piece, clock.instant(), workshops.mine().zone())
+                        .because()
+                        .contains(Rule.LEAK);
+        Kind kind = leaks ? Kind.LEAKED : Kind.LOOKED;
+        log.writeFor(pieceId, entryId, new EntryForm(kind, 0, null, form.words(), form.at(), null, Map.of()));
         entities.persist(look);
     }
 
@@ -127,7 +134,7 @@ public class LookService {
     @Transactional(readOnly = true)
     public Map<UUID, List<FollowUp>> followUps(List<Hanging> hanging, ZoneId zone) {
         List<UUID> last = hanging.stream()
-                .flatMap(each -> each.log().last(Kind.LOOKED).stream())
+                .flatMap(each -> each.log().lastLook().stream())
                 .map(LogFact::id)
                 .toList();
         Map<UUID, Look> seen = last.isEmpty()
@@ -142,10 +149,7 @@ public class LookService {
             Optional<Verdict> verdict = Optional.ofNullable(
                             seen.get(each.piece().id()))
                     .map(look -> verdict(
-                            look,
-                            each.piece(),
-                            read.last(Kind.LOOKED).orElseThrow().at(),
-                            zone));
+                            look, each.piece(), read.lastLook().orElseThrow().at(), zone));
             List<FollowUp> made = FollowUp.of(read, verdict);
             if (!made.isEmpty()) {
                 open.put(each.piece().id(), made);

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.drying.Hanging;
+import elvaro.core.drying.Leak;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.forecast.Belief;
 import elvaro.core.forecast.Drift;
@@ -118,7 +119,8 @@ class Forecasts {
                     divisionGrams,
                     days);
             Supplier<Climate> climate = () -> where.climate(recorded);
-            Reckoned reckoned = kept.get(from, key -> reckon(key, climate.get(), observed(piece, log, zone)));
+            Reckoned reckoned =
+                    kept.get(from, key -> reckon(key, climate.get(), where.leaks(log), observed(piece, log, zone)));
             return ahead(piece, hanging, taught, climate, reckoned);
         }
 
@@ -127,13 +129,14 @@ class Forecasts {
             Hanging hanging = piece.hanging().orElseThrow();
             Chamber chamber = piece.chamber().orElseThrow();
             Belief prior = lessons.about(hanging.method(), chamber.id()).prior();
-            WaterLoss loss = hanging.in(moves.of(piece, log).climate(recorded));
+            Whereabouts where = moves.of(piece, log);
+            WaterLoss loss = hanging.in(where.climate(recorded), where.leaks(log));
             return Forecast.of(loss, prior, observed(piece, log, zone), divisionGrams);
         }
     }
 
-    private static Reckoned reckon(From from, Climate climate, List<Observed> observed) {
-        WaterLoss loss = from.hanging().in(climate);
+    private static Reckoned reckon(From from, Climate climate, List<Leak> leaks, List<Observed> observed) {
+        WaterLoss loss = from.hanging().in(climate, leaks);
         Forecast forecast = Forecast.of(loss, from.prior(), observed, from.divisionGrams());
         Drift drift = Drift.of(loss, from.prior(), observed, from.divisionGrams());
         return new Reckoned(forecast, forecast.daily(from.days()), observed, drift);

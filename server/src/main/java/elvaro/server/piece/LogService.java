@@ -82,7 +82,7 @@ public class LogService {
     public void write(UUID pieceId, UUID entryId, EntryForm form) {
         String elsewhere = switch (form.kind()) {
             case CLOSED, REOPENED -> "The bench is closed and opened at the bench.";
-            case LOOKED -> "A look says what was seen.";
+            case LOOKED, LEAKED -> "A look says what was seen.";
             case MOVED -> "A move says where to.";
             default -> null;
         };

@@ -13,6 +13,7 @@ public enum PieceState {
             Kind.WITHDRAWN,
             Kind.CUT_AWAY,
             Kind.LOOKED,
+            Kind.LEAKED,
             Kind.TURNED,
             Kind.RETIED,
             Kind.RESEALED,

@@ -139,7 +139,7 @@ class ShopLearning {
         return evidence.get(
                 finished,
                 key -> Learning.from(
-                        key.hanging().in(where.climate(recorded)),
+                        key.hanging().in(where.climate(recorded), where.leaks(log)),
                         Forecasts.observed(piece, log, zone),
                         key.divisionGrams()));
     }

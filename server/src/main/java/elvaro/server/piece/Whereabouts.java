@@ -2,6 +2,7 @@ package elvaro.server.piece;
 
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
+import elvaro.core.drying.Leak;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
@@ -59,5 +60,17 @@ record Whereabouts(Instant hungAt, List<Stay> stays) {
             climate = climate.then(day, recorded.climate(stay.chamber(), hungAt));
         }
         return climate;
+    }
+
+    /** When its membrane leaked, in days from the hanging. */
+    List<Leak> leaks(PieceLog log) {
+        return log.leaks().stream()
+                .map(span -> {
+                    double from = Math.max(0, Forecasts.dayOf(span.from(), hungAt));
+                    double to =
+                            span.to().map(end -> Forecasts.dayOf(end, hungAt)).orElse(Double.POSITIVE_INFINITY);
+                    return new Leak(from, Math.max(to, Math.nextUp(from)));
+                })
+                .toList();
     }
 }

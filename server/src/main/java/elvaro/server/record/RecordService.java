@@ -148,7 +148,7 @@ public class RecordService {
     }
 
     private List<RecordRow> rows(Piece piece, List<EntryView> log) {
-        boolean looked = log.stream().anyMatch(entry -> entry.kind() == Kind.LOOKED);
+        boolean looked = log.stream().anyMatch(entry -> entry.kind() == Kind.LOOKED || entry.kind() == Kind.LEAKED);
         Map<UUID, LookView> seen = looked
                 ? looks.of(piece.id()).stream().collect(Collectors.toMap(LookView::id, Function.identity()))
                 : Map.of();

@@ -16,7 +16,6 @@ import elvaro.server.piece.PieceService.Hanging;
 import elvaro.server.piece.PieceState;
 import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
-import elvaro.server.reading.AirEvent;
 import elvaro.server.reading.AirService;
 import elvaro.server.reading.AirService.NowView;
 import elvaro.server.reading.AirService.Undecided;
@@ -249,10 +248,18 @@ public class RoomService {
     }
 
     private static DueView dueView(Due due, Undecided event) {
-        String what = event.kind() == AirEvent.WARM ? "air above 5 °C" : "no reading for over 6 h";
         Chamber chamber = event.chamber();
         return new DueView(
-                due.work(), due.days(), null, null, null, null, chamber.id(), chamber.name(), what, chamber.name());
+                due.work(),
+                due.days(),
+                null,
+                null,
+                null,
+                null,
+                chamber.id(),
+                chamber.name(),
+                event.kind().label(),
+                chamber.name());
     }
 
     private static ChamberView chamberView(

@@ -2,9 +2,11 @@ package elvaro.server.task;
 
 import elvaro.core.schedule.Due.Work;
 import elvaro.server.settings.WorkshopService;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.UUID;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -64,9 +66,17 @@ public class CalendarService {
     }
 
     private static String uid(TaskView task) {
-        String name = task.planId() != null
-                ? task.planId().toString()
-                : "%s-%s-%s".formatted(task.pieceId(), task.work(), task.plannedOn());
+        String name;
+        if (task.planId() != null) {
+            name = task.planId().toString();
+        } else if (task.pieceId() != null) {
+            name = "%s-%s-%s".formatted(task.pieceId(), task.work(), task.plannedOn());
+        } else {
+            // Two events of one chamber and day are told apart by what they are.
+            String event = "%s %s %s %s".formatted(task.tag(), task.work(), task.on(), task.cutName());
+            name = UUID.nameUUIDFromBytes(event.getBytes(StandardCharsets.UTF_8))
+                    .toString();
+        }
         return name.toLowerCase(Locale.ROOT) + "@elvaro";
     }
 }

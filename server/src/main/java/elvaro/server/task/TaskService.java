@@ -18,6 +18,8 @@ import elvaro.server.piece.PieceService.Hanging;
 import elvaro.server.piece.PieceState;
 import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
+import elvaro.server.reading.AirService;
+import elvaro.server.reading.AirService.Undecided;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
@@ -50,15 +52,15 @@ public class TaskService {
 
     private static final int MOST_WORKSHOPS_KEPT = 200;
 
-    /** Work that the log shows as done. */
-    private static final Map<Work, Kind> LOGGED =
-            Map.of(Work.WEIGH, Kind.WEIGHED, Work.TURN, Kind.TURNED, Work.LOOK, Kind.LOOKED);
+    /** Work that an entry of one kind shows as done. */
+    private static final Map<Work, Kind> LOGGED = Map.of(Work.WEIGH, Kind.WEIGHED, Work.TURN, Kind.TURNED);
 
     private final Cache<Known, Map<UUID, List<Decision>>> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final PieceService pieces;
     private final LookService looks;
     private final PlanService plans;
+    private final AirService air;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final EntityManager entities;
@@ -68,6 +70,7 @@ public class TaskService {
             PieceService pieces,
             LookService looks,
             PlanService plans,
+            AirService air,
             WorkshopService workshops,
             CurrentWorkshop current,
             EntityManager entities,
@@ -75,6 +78,7 @@ public class TaskService {
         this.pieces = pieces;
         this.looks = looks;
         this.plans = plans;
+        this.air = air;
         this.workshops = workshops;
         this.current = current;
         this.entities = entities;
@@ -139,6 +143,7 @@ public class TaskService {
             agenda.between(today.plusDays(1), to).forEach(item -> tasks.add(view(item, hanging.card())));
         }
         plans.open().stream().filter(plan -> !plan.hangOn().isAfter(to)).forEach(plan -> tasks.add(view(plan)));
+        air.undecided().forEach(event -> tasks.add(view(event, zone)));
         tasks.sort(
                 Comparator.comparing(TaskView::on).thenComparing(TaskView::work).thenComparing(TaskView::tag));
         return tasks;
@@ -162,6 +167,19 @@ public class TaskService {
 
     private static TaskView view(FollowUp made, PieceCard card, LocalDate on) {
         return new TaskView(made.work(), on, null, card.id(), null, card.tag(), card.cutName(), card.chamberName());
+    }
+
+    private static TaskView view(Undecided event, ZoneId zone) {
+        String chamber = event.chamber().name();
+        return new TaskView(
+                Work.DECIDE,
+                event.from().atZone(zone).toLocalDate(),
+                null,
+                null,
+                null,
+                chamber,
+                event.kind().label(),
+                chamber);
     }
 
     private static TaskView view(Plan plan) {
@@ -239,6 +257,10 @@ public class TaskService {
         LOGGED.forEach((work, kind) -> hanging.log()
                 .last(kind)
                 .ifPresent(fact -> lastDone.put(work, fact.at().atZone(zone).toLocalDate())));
+        hanging.log()
+                .lastLook()
+                .ifPresent(
+                        fact -> lastDone.put(Work.LOOK, fact.at().atZone(zone).toLocalDate()));
         return Agenda.of(
                 piece.method().orElseThrow(),
                 piece.hungOn().orElseThrow(),

@@ -52,6 +52,7 @@ class LookIT {
         Map<String, Object> piece =
                 Client.hangBody(UUID.randomUUID().toString(), client.chamber("Pantry", 90_000), 4000);
         piece.put("method", "MEMBRANE");
+        piece.put("hungOn", java.time.LocalDate.now().minusDays(5).toString());
         client.must(client.post("/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(piece), "answers", Map.of())));
         return String.valueOf(piece.get("id"));
     }
@@ -95,11 +96,22 @@ class LookIT {
         String piece = wrapped(client);
         Map<String, Object> leaking = look();
         leaking.put("liftedPercent", 30);
+        int whole = atThePull(client, piece);
         keep(client, piece, leaking);
+        int open = atThePull(client, piece);
+        assertThat(open).as("it dries faster while it leaks").isLessThan(whole - 20);
         assertThat(due(client, piece)).contains("RESEAL");
         assertThat(client.text("/api/calendar.ics")).contains("SUMMARY:Reseal");
         client.must(client.write(piece, Client.entry("RESEALED", 0)));
         assertThat(due(client, piece)).doesNotContain("RESEAL");
+        assertThat(atThePull(client, piece)).isGreaterThan(open + 20).isLessThanOrEqualTo(whole);
+    }
+
+    private static int atThePull(Client client, String piece) {
+        return client.get("/api/pieces/" + piece)
+                .body()
+                .at("/card/expectedPullGrams")
+                .asInt();
     }
 
     @Test

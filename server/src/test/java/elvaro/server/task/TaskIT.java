@@ -150,6 +150,24 @@ class TaskIT {
     }
 
     @Test
+    void warm_air_nobody_decided_about_is_in_the_calendar_until_somebody_does(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        java.time.Instant warm =
+                java.time.Instant.now().minusSeconds(3_600).truncatedTo(java.time.temporal.ChronoUnit.SECONDS);
+        client.must(client.pack(
+                client.deviceToken(UUID.randomUUID().toString(), chamber),
+                "[{\"n\":\"t\",\"u\":\"Cel\",\"t\":%d,\"v\":9}]".formatted(warm.getEpochSecond())));
+        List<VEvent> events =
+                Biweekly.parse(client.text("/api/calendar.ics")).first().getEvents();
+        assertThat(events.stream().map(event -> event.getSummary().getValue())).containsExactly("Decide Cabinet");
+        client.must(client.put(
+                "/api/chambers/%s/air/decisions/%s".formatted(chamber, UUID.randomUUID()),
+                Map.of("kind", "WARM", "beganAt", warm.toString(), "words", "Door left open.")));
+        assertThat(client.text("/api/calendar.ics")).doesNotContain("Decide");
+    }
+
+    @Test
     void a_calendar_address_opens_one_persons_calendar_until_it_is_made_anew_or_revoked(Someone owner) {
         Client client = owner.client();
         client.hangToday(client.chamber("Cabinet", 50_000), 28, 6000);
