@@ -1,8 +1,6 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type PieceView } from '../api/client';
@@ -10,7 +8,7 @@ import { refresh } from '../api/queries';
 import { newId, useDraft } from '../kit/drafts';
 import { useUndo } from '../kit/entries';
 import { ProblemNotice } from '../kit/Notices';
-import { SectionGlyph } from '../kit/SectionGlyph';
+import { PieceHeading } from '../kit/PieceHeading';
 import { Chips } from './Chips';
 import { PhotoPicker } from './PhotoPicker';
 import { sendPhoto } from './photos';
@@ -94,17 +92,9 @@ export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: 
   };
   return (
     <Stack component="form" spacing={2.5} onSubmit={submit} noValidate>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
-        <SectionGlyph shape={card.shape} section={card.section} size={84} />
-        <Box>
-          <Typography variant="h2" component="p">
-            {card.tag} {card.cutName}
-          </Typography>
-          <Typography sx={{ color: 'text.secondary' }}>
-            {card.chamberName}, {card.methodLabel?.toLowerCase()}, day {card.dayNumber} of {card.targetDays}
-          </Typography>
-        </Box>
-      </Box>
+      <PieceHeading card={card}>
+        {card.chamberName}, {card.methodLabel?.toLowerCase()}, day {card.dayNumber} of {card.targetDays}
+      </PieceHeading>
       <Chips
         label="Colour"
         words={colours}

@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Stack from '@mui/material/Stack';
@@ -10,7 +9,7 @@ import type { Answers, PieceView, Schema } from '../api/client';
 import { useDraft } from '../kit/drafts';
 import { useWriteEntry } from '../kit/entries';
 import { ProblemNotice, Questions } from '../kit/Notices';
-import { SectionGlyph } from '../kit/SectionGlyph';
+import { PieceHeading } from '../kit/PieceHeading';
 import { percent, useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
@@ -116,23 +115,19 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
 
   return (
     <Stack component="form" spacing={2} onSubmit={submit} noValidate>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
-        <SectionGlyph shape={card.shape} section={card.section} size={84} />
-        <Box>
-          <Typography variant="h2" component="p">
-            {card.tag} {card.cutName}
-          </Typography>
-          <Typography sx={{ color: 'text.secondary' }}>
-            {card.chamberName}, day {card.dayNumber} of {card.targetDays}
-          </Typography>
+      <PieceHeading
+        card={card}
+        more={
           <Typography>
             Last {units.weight(card.nowGrams)}, {percent(card.shrinkFraction)} gone
             {card.expectedNowGrams != null && `; expected now ${units.weight(card.expectedNowGrams)}`}
             {card.coatGrams > 0 &&
               `; its coat of ${units.weight(card.coatGrams)} is taken off the scale's figure`}
           </Typography>
-        </Box>
-      </Box>
+        }
+      >
+        {card.chamberName}, day {card.dayNumber} of {card.targetDays}
+      </PieceHeading>
       {live && (
         <LiveWeight
           shown={live.shown}

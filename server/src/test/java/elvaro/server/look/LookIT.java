@@ -1,5 +1,6 @@
 package elvaro.server.look;
 
+import static elvaro.server.support.Client.lookBody;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.server.support.Client;
@@ -12,7 +13,6 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -24,24 +24,6 @@ import tools.jackson.databind.JsonNode;
 /** Looks: what is answered, what it makes due, what is thrown away, and what becomes of pictures. */
 @ExtendWith(RunningApp.class)
 class LookIT {
-    private static Map<String, Object> look(String... changes) {
-        Map<String, Object> body = new HashMap<>(Map.of(
-                "colour", "DARK_RED",
-                "surface", "DRY",
-                "moulds", List.of(),
-                "extent", "NONE",
-                "smell", "CLEAN",
-                "spots", List.of(),
-                "depth", "PART",
-                "liftedPercent", 0,
-                "sealOpen", false,
-                "words", ""));
-        for (int index = 0; index < changes.length; index += 2) {
-            body.put(changes[index], changes[index + 1]);
-        }
-        return body;
-    }
-
     private static String hang(Client client) {
         return client.hangAgo(3, client.chamber("Cabinet", 90_000), 28, 4000).get(0);
     }
@@ -78,14 +60,15 @@ class LookIT {
         Client client = owner.client();
         String piece = hang(client);
         String path = "/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID());
-        client.must(client.put(path, look("surface", "WET")));
-        JsonNode looks = client.must(client.put(path, look("surface", "WET"))).body();
+        client.must(client.put(path, lookBody("surface", "WET")));
+        JsonNode looks =
+                client.must(client.put(path, lookBody("surface", "WET"))).body();
         assertThat(looks.size()).isEqualTo(1);
         assertThat(looks.at("/0/answer").asString()).isEqualTo("ACT");
         assertThat(looks.at("/0/because/0/rule").asString()).isEqualTo("WET");
         assertThat(looks.at("/0/by").asString()).isEqualTo("Owner");
         Answer contradiction =
-                client.put("/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID()), look("extent", "MOST"));
+                client.put("/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID()), lookBody("extent", "MOST"));
         assertThat(contradiction.status()).isEqualTo(422);
         assertThat(client.write(piece, Client.entry("LOOKED", 0)).type()).isEqualTo("wrong-kind");
     }
@@ -94,10 +77,8 @@ class LookIT {
     void a_leak_makes_its_task_until_it_is_resealed(Someone owner) {
         Client client = owner.client();
         String piece = wrapped(client);
-        Map<String, Object> leaking = look();
-        leaking.put("liftedPercent", 30);
         int whole = atThePull(client, piece);
-        keep(client, piece, leaking);
+        keep(client, piece, lookBody("liftedPercent", 30));
         int open = atThePull(client, piece);
         assertThat(open).as("it dries faster while it leaks").isLessThan(whole - 20);
         assertThat(due(client, piece)).contains("RESEAL");
@@ -118,7 +99,7 @@ class LookIT {
     void what_must_stop_is_due_first_until_the_part_is_cut_away_and_counts_as_discard(Someone owner) {
         Client client = owner.client();
         String piece = hang(client);
-        JsonNode look = keep(client, piece, look("surface", "SLIMY"));
+        JsonNode look = keep(client, piece, lookBody("surface", "SLIMY"));
         assertThat(look.path("discard").asString()).isEqualTo("PART");
         assertThat(due(client, piece).get(0)).isEqualTo("STOP");
         client.must(client.write(piece, Client.entry("CUT_AWAY", 300)));
@@ -134,7 +115,7 @@ class LookIT {
     void a_look_that_is_taken_back_asks_for_nothing(Someone owner) {
         Client client = owner.client();
         String piece = hang(client);
-        String look = keep(client, piece, look("smell", "SOUR")).path("id").asString();
+        String look = keep(client, piece, lookBody("smell", "SOUR")).path("id").asString();
         Map<String, Object> back = Client.entry("TAKEN_BACK", 0);
         back.put("corrects", look);
         client.must(client.write(piece, back));
@@ -150,7 +131,7 @@ class LookIT {
     void a_whole_piece_is_thrown_away_in_one_step_and_its_ledger_closes(Someone owner) {
         Client client = owner.client();
         String piece = hang(client);
-        keep(client, piece, look("smell", "PUTRID", "depth", "THROUGH"));
+        keep(client, piece, lookBody("smell", "PUTRID", "depth", "THROUGH"));
         String path = "/api/pieces/%s/discard/%s".formatted(piece, UUID.randomUUID());
         Map<String, Object> body =
                 Map.of("grams", 3900, "words", "Putrid to the bone.", "answers", Map.of("surprising", ""));
@@ -170,7 +151,7 @@ class LookIT {
                 client.hangAgo(8, client.chamber("Cabinet", 90_000), 28, 4000).get(0);
         assertThat(due(client, piece)).contains("TURN", "LOOK");
         client.must(client.write(piece, Client.entry("TURNED", 0)));
-        keep(client, piece, look());
+        keep(client, piece, lookBody());
         assertThat(due(client, piece)).doesNotContain("TURN", "LOOK");
     }
 
@@ -200,7 +181,7 @@ class LookIT {
     void a_picture_is_made_small_turned_upright_and_says_nothing_of_place(Someone owner) throws IOException {
         Client client = owner.client();
         String piece = hang(client);
-        String look = keep(client, piece, look()).path("id").asString();
+        String look = keep(client, piece, lookBody()).path("id").asString();
         String path = "/api/pieces/%s/looks/%s/photos/%s".formatted(piece, look, UUID.randomUUID());
         byte[] sent = withExif(picture("jpg", 3200, 1600));
         assertThat(client.bytes("PUT", path, sent).statusCode()).isEqualTo(204);
@@ -221,7 +202,7 @@ class LookIT {
     void what_is_no_picture_or_too_large_is_turned_away(Someone owner) throws IOException {
         Client client = owner.client();
         String piece = hang(client);
-        String look = keep(client, piece, look()).path("id").asString();
+        String look = keep(client, piece, lookBody()).path("id").asString();
         String path = "/api/pieces/%s/looks/%s/photos/".formatted(piece, look);
         byte[] script = "<svg xmlns='http://www.w3.org/2000/svg'><script/></svg>".getBytes(StandardCharsets.UTF_8);
         assertThat(client.bytes("PUT", path + UUID.randomUUID(), script).statusCode())

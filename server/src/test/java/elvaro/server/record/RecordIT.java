@@ -37,20 +37,6 @@ class RecordIT {
                 .orElseThrow();
     }
 
-    private static Map<String, Object> look() {
-        return Map.of(
-                "colour", "BROWN",
-                "surface", "WET",
-                "moulds", List.of("WHITE_POWDER"),
-                "extent", "PATCHES",
-                "smell", "NUTTY",
-                "spots", List.of(),
-                "depth", "PART",
-                "liftedPercent", 0,
-                "sealOpen", false,
-                "words", "");
-    }
-
     /** A piece hung three days ago in a chamber whose air was measured yesterday, cold and for an hour warm. */
     private static String watched(Client client, String chamber) {
         String piece = client.hangAgo(3, chamber, 28, 4000).get(0);
@@ -80,7 +66,19 @@ class RecordIT {
         Map<String, Object> note = Client.entry("NOTE", 0);
         note.put("words", "=1+1 smelled of nothing, \"clean\"");
         client.must(client.write(piece, note));
-        client.must(client.put("/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID()), look()));
+        client.must(client.put(
+                "/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID()),
+                Client.lookBody(
+                        "colour",
+                        "BROWN",
+                        "surface",
+                        "WET",
+                        "moulds",
+                        List.of("WHITE_POWDER"),
+                        "extent",
+                        "PATCHES",
+                        "smell",
+                        "NUTTY")));
 
         List<CSVRecord> rows = file(client, "/api/pieces/%s/record.csv".formatted(piece));
         assertThat(rows.stream()

@@ -8,7 +8,6 @@ import elvaro.server.support.RunningApp.Someone;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -43,21 +42,13 @@ class ChangesIT {
                 .minusSeconds(7_200)
                 .truncatedTo(ChronoUnit.SECONDS)
                 .toString();
-        Map<String, Object> seen = new LinkedHashMap<>(Map.of(
-                "colour", "GREY",
-                "surface", "SLIMY",
-                "moulds", List.of(),
-                "extent", "NONE",
-                "smell", "CLEAN",
-                "spots", List.of(),
-                "depth", "PART",
-                "liftedPercent", 0,
-                "sealOpen", false,
-                "words", ""));
         Map<String, Runnable> writes = new LinkedHashMap<>();
         writes.put("a weighing", () -> client.must(client.write(piece, Client.entry("WEIGHED", 3900))));
         writes.put("a turn", () -> client.must(client.write(piece, Client.entry("TURNED", 0))));
-        writes.put("a look", () -> client.must(client.put("/api/pieces/%s/looks/%s".formatted(piece, look), seen)));
+        writes.put(
+                "a look",
+                () -> client.must(client.put(
+                        "/api/pieces/%s/looks/%s".formatted(piece, look), Client.lookBody("surface", "SLIMY"))));
         writes.put(
                 "a move",
                 () -> client.must(client.put(

@@ -56,7 +56,7 @@ class WorkshopsApartIT {
                 client.deviceToken(device, chamber),
                 "[{\"n\":\"t\",\"u\":\"Cel\",\"v\":9,\"bt\":%s}]".formatted(WARM)));
         String look = UUID.randomUUID().toString();
-        client.must(client.put("/api/pieces/%s/looks/%s".formatted(pieces.get(0), look), look()));
+        client.must(client.put("/api/pieces/%s/looks/%s".formatted(pieces.get(0), look), Client.lookBody()));
         String scale = UUID.randomUUID().toString();
         client.deviceToken(scale, null);
         String lot = client.get("/api/pieces/" + pieces.get(0))
@@ -74,20 +74,6 @@ class WorkshopsApartIT {
                 device,
                 scale,
                 look);
-    }
-
-    private static Map<String, Object> look() {
-        return Map.of(
-                "colour", "BROWN",
-                "surface", "DRY",
-                "moulds", List.of(),
-                "extent", "NONE",
-                "smell", "CLEAN",
-                "spots", List.of(),
-                "depth", "PART",
-                "liftedPercent", 0,
-                "sealOpen", false,
-                "words", "");
     }
 
     /** A body each writing endpoint accepts, naming the other workshop's things. */
@@ -150,7 +136,7 @@ class WorkshopsApartIT {
         bodies.put(
                 "PUT /api/pieces/{id}/move/{entryId}",
                 Map.of("chamberId", house.chamber(), "words", "", "answers", Map.of()));
-        bodies.put("PUT /api/pieces/{id}/looks/{entryId}", look());
+        bodies.put("PUT /api/pieces/{id}/looks/{entryId}", Client.lookBody());
         bodies.put("PUT /api/pieces/{id}/looks/{entryId}/photos/{photoId}", Map.of());
         bodies.put(
                 "PUT /api/pieces/{id}/discard/{entryId}", Map.of("grams", 3000, "words", "mine", "answers", Map.of()));

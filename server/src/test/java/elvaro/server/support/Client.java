@@ -353,6 +353,25 @@ public final class Client {
                 Map.of("kind", kind, "grams", grams, "words", "", "answers", Map.of("surprising", "")));
     }
 
+    /** A look at a piece that is as it should be, but for these: names of fields, each with its value. */
+    public static Map<String, Object> lookBody(Object... changes) {
+        Map<String, Object> body = new java.util.HashMap<>(Map.of(
+                "colour", "DARK_RED",
+                "surface", "DRY",
+                "moulds", List.of(),
+                "extent", "NONE",
+                "smell", "CLEAN",
+                "spots", List.of(),
+                "depth", "PART",
+                "liftedPercent", 0,
+                "sealOpen", false,
+                "words", ""));
+        for (int index = 0; index < changes.length; index += 2) {
+            body.put(String.valueOf(changes[index]), changes[index + 1]);
+        }
+        return body;
+    }
+
     public static Map<String, Object> pile(String stream, int grams) {
         Map<String, Object> body = entry("PILE", grams);
         body.put("stream", stream);
