@@ -23,7 +23,7 @@ final class House {
     static final Path JAR = Path.of("../server/target/elvaro.jar").toAbsolutePath();
 
     /** Tests run in several processes, each with houses of its own. */
-    private static final String FORK = System.getProperty("fork", "");
+    private static final String OF_THIS_PROCESS = "_" + ProcessHandle.current().pid();
 
     private static final Map<String, House> OPEN = new HashMap<>();
 
@@ -74,7 +74,7 @@ final class House {
             Map<String, String> environment = process.environment();
             environment.put(
                     "ELVARO_DB_URL",
-                    environment.get("ELVARO_DB_URL") + "_" + name + FORK + "?createDatabaseIfNotExist=true");
+                    environment.get("ELVARO_DB_URL") + "_" + name + OF_THIS_PROCESS + "?createDatabaseIfNotExist=true");
             environment.put("ELVARO_HTTP_PORT", String.valueOf(port));
             environment.put("ELVARO_DEMO", String.valueOf(demo));
             environment.put("ELVARO_DEMO_PASSWORD", PASSWORD);
