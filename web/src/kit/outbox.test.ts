@@ -45,6 +45,16 @@ describe('the outbox', () => {
     expect(kept()).toEqual(['entry 23A']);
   });
 
+  it('keeps what another tab put aside', async () => {
+    const here = await opened();
+    const there = await opened();
+    here.putAside(weighing('23A'));
+    there.putAside(weighing('24B'));
+    expect(kept()).toEqual(['entry 23A', 'entry 24B']);
+    there.dropFromOutbox('entry 24B');
+    expect(kept()).toEqual(['entry 23A']);
+  });
+
   it('sends in the order of entering, each under its own id, and forgets what was stored', async () => {
     const outbox = await opened();
     ['23A', '24B', '25A'].forEach((tag) => outbox.putAside(weighing(tag)));

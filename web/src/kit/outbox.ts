@@ -20,40 +20,46 @@ let owner: string | null = null;
 let waiting: Waiting[] = [];
 const listeners = new Set<() => void>();
 
-function keep(next: Waiting[]): void {
+function stored(): Waiting[] {
+  try {
+    return owner ? (JSON.parse(localStorage.getItem(prefix + owner) ?? '[]') as Waiting[]) : waiting;
+  } catch {
+    return []; // Unreadable: nothing that could be sent.
+  }
+}
+
+function show(next: Waiting[]): void {
   waiting = next;
+  listeners.forEach((each) => each());
+}
+
+/** Changes what is kept as it stands now: another tab of the same person may have put something beside it. */
+function change(how: (kept: Waiting[]) => Waiting[]): void {
+  const next = how(stored());
   if (owner) {
     localStorage.setItem(prefix + owner, JSON.stringify(next));
   }
-  listeners.forEach((each) => each());
+  show(next);
 }
 
 /** Each person has an outbox of their own on a device, which stays there when they sign out. */
 export function openOutbox(accountId: string): void {
-  if (owner === accountId) {
-    return;
+  if (owner !== accountId) {
+    owner = accountId;
+    show(stored());
   }
-  owner = accountId;
-  let kept: Waiting[] = [];
-  try {
-    kept = JSON.parse(localStorage.getItem(prefix + accountId) ?? '[]') as Waiting[];
-  } catch {
-    // Unreadable: nothing that could be sent.
-  }
-  waiting = kept;
-  listeners.forEach((each) => each());
 }
 
 export const waitsInOutbox = (entryId: string): boolean => waiting.some((each) => each.entryId === entryId);
 
 /** Keeps an entry on this device. Throws where the device has no room, so that it is not taken for kept. */
-export const putAside = (entry: Waiting): void => keep([...waiting, entry]);
+export const putAside = (entry: Waiting): void => change((kept) => [...kept, entry]);
 
 export const dropFromOutbox = (entryId: string): void =>
-  keep(waiting.filter((each) => each.entryId !== entryId));
+  change((kept) => kept.filter((each) => each.entryId !== entryId));
 
 const replace = (next: Waiting): void =>
-  keep(waiting.map((each) => (each.entryId === next.entryId ? next : each)));
+  change((kept) => kept.map((each) => (each.entryId === next.entryId ? next : each)));
 
 /** Whether an entry did not get through, so that it is worth sending again as it is. */
 export const didNotGetThrough = (failure: unknown): boolean =>

@@ -4,9 +4,9 @@ import Typography from '@mui/material/Typography';
 import { useUnits } from '../kit/units';
 import type { Shown } from './scale';
 
-/** Whether a figure may be kept for the next piece: at rest, and not what was kept before. */
+/** Whether a figure may be kept: at rest, and not what was kept before. Layings count anew when Elvaro starts again. */
 export const isKeepable = (shown: Shown, keptLaying: number): boolean =>
-  shown.steady && !shown.empty && !shown.overloaded && shown.laying > keptLaying;
+  shown.steady && !shown.empty && !shown.overloaded && shown.laying !== keptLaying;
 
 function state(shown: Shown, keptLaying: number, tag: string): string {
   if (shown.overloaded) {
@@ -18,7 +18,7 @@ function state(shown: Shown, keptLaying: number, tag: string): string {
   if (!shown.steady) {
     return 'Settling …';
   }
-  return shown.laying > keptLaying ? 'Steady: Enter keeps it' : `Kept. Take it off and lay ${tag} on`;
+  return shown.laying !== keptLaying ? 'Steady: Enter keeps it' : `Kept. Take it off and lay ${tag} on`;
 }
 
 interface Props {

@@ -7,6 +7,10 @@ test('a steady figure of a new piece may be kept', () => {
   expect(isKeepable(steady, 2)).toBe(true);
 });
 
+test('after Elvaro started again its count of layings begins anew and weighing goes on', () => {
+  expect(isKeepable({ ...steady, laying: 1 }, 7)).toBe(true);
+});
+
 test.each([
   ['moves', { steady: false }],
   ['lies empty', { empty: true, grams: 0 }],
