@@ -3,7 +3,6 @@ package elvaro.core.inspection;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import elvaro.core.cut.Species;
 import elvaro.core.drying.Method;
 import elvaro.core.inspection.Rule.Answer;
 import elvaro.core.inspection.Seen.Colour;
@@ -56,7 +55,7 @@ class RulesTest {
     }
 
     private static Verdict verdict(String words, Method method, double day) {
-        return Verdict.of(seen(words), new Circumstances(method, Species.BEEF, day));
+        return Verdict.of(seen(words), new Circumstances(method, day));
     }
 
     @ParameterizedTest(name = "{0} on day {2} of {1}: {3} for {4}")
@@ -112,7 +111,7 @@ class RulesTest {
             Arrays.stream(Spot.values()).filter(each -> random.nextInt(4) == 0).forEach(spots::add);
             Smell smell = Smell.values()[random.nextInt(Smell.values().length)];
             Circumstances at = new Circumstances(
-                    Method.values()[random.nextInt(Method.values().length)], Species.BEEF, random.nextInt(40));
+                    Method.values()[random.nextInt(Method.values().length)], random.nextInt(40));
             Seen before = look(moulds, smell, spots);
             spots.add(Spot.values()[random.nextInt(Spot.values().length)]);
             moulds.add(Mould.values()[random.nextInt(Mould.values().length)]);

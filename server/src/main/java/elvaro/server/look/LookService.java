@@ -127,7 +127,7 @@ public class LookService {
         return Verdict.of(
                 look.seen(),
                 new Circumstances(
-                        piece.method().orElseThrow(), piece.lot().cut().species(), day));
+                        piece.method().orElseThrow(), day));
     }
 
     /** What the last looks at these pieces ask for and nobody has done yet, by piece. */

@@ -14,8 +14,6 @@ import org.springframework.stereotype.Component;
 /** Reads recorded air. Every source it is given was looked up under the workshop, see {@link AirStore#sources}. */
 @Component
 class AirHours {
-    private static final double HUNDREDTHS = 100;
-
     private final JdbcClient database;
 
     AirHours(JdbcClient database) {
@@ -48,9 +46,9 @@ class AirHours {
                 .params(source, hourOf(from), hourAfter(to))
                 .query((row, number) -> new HourlyAir(
                         row.getLong(1),
-                        row.getDouble(2) / HUNDREDTHS,
-                        orNaN(row, 3) / HUNDREDTHS / HUNDREDTHS,
-                        orNaN(row, 4) / HUNDREDTHS))
+                        AirReading.units(row.getDouble(2)),
+                        AirReading.units(orNaN(row, 3)) / 100,
+                        AirReading.units(orNaN(row, 4))))
                 .list();
     }
 
@@ -103,7 +101,7 @@ class AirHours {
 
     private static @Nullable Double hundredth(ResultSet row, int column) throws SQLException {
         double value = row.getDouble(column);
-        return row.wasNull() ? null : Math.round(value) / HUNDREDTHS;
+        return row.wasNull() ? null : AirReading.units(Math.round(value));
     }
 
     List<WarmestOf> warmest(long source, Instant from, Instant to) {
@@ -117,8 +115,8 @@ class AirHours {
                         row.getInt(2),
                         row.getLong(3),
                         row.getLong(4),
-                        row.getDouble(5) / HUNDREDTHS,
-                        row.getDouble(6) / HUNDREDTHS,
+                        AirReading.units(row.getDouble(5)),
+                        AirReading.units(row.getDouble(6)),
                         row.getBoolean(7)))
                 .list();
     }
@@ -128,8 +126,8 @@ class AirHours {
                         select taken_at, celsius from air_reading where source_id = ? and taken_at between ? and ?
                         and celsius is not null order by taken_at""")
                 .params(source, fromSecond, toSecond)
-                .query((row, number) ->
-                        new Excursions.Reading(Instant.ofEpochSecond(row.getLong(1)), row.getDouble(2) / HUNDREDTHS))
+                .query((row, number) -> new Excursions.Reading(
+                        Instant.ofEpochSecond(row.getLong(1)), AirReading.units(row.getDouble(2))))
                 .list();
     }
 

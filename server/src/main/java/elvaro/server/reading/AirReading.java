@@ -1,5 +1,9 @@
 package elvaro.server.reading;
 
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,6 +21,8 @@ record AirReading(
         @Nullable Double speed) {
     static final long SECONDS_PER_HOUR = 3600;
 
+    private static final int PER_UNIT = 100;
+
     AirReading {
         check(celsius, -40, 60, "°C");
         check(humidity, 0, 100, "% RH");
@@ -27,6 +33,16 @@ record AirReading(
         if (value != null && !(value >= from && value <= to)) {
             throw new IllegalArgumentException("%s %s is out of range, %.0f to %.0f.".formatted(value, unit, from, to));
         }
+    }
+
+    /** As measured values are kept. */
+    static int hundredths(double value) {
+        return (int) Math.round(value * PER_UNIT);
+    }
+
+    /** @param hundredths as kept */
+    static double units(double hundredths) {
+        return hundredths / PER_UNIT;
     }
 
     long hour() {
@@ -40,5 +56,21 @@ record AirReading(
                 celsius == null ? other.celsius : celsius,
                 humidity == null ? other.humidity : humidity,
                 speed == null ? other.speed : speed);
+    }
+
+    /** One a second, in the order of time; where two measured the same, the first counts. */
+    static List<AirReading> bySecond(Collection<AirReading> readings) {
+        List<AirReading> sorted = new ArrayList<>(readings);
+        sorted.sort(Comparator.comparingLong(AirReading::second));
+        List<AirReading> one = new ArrayList<>(sorted.size());
+        for (AirReading reading : sorted) {
+            int last = one.size() - 1;
+            if (last >= 0 && one.get(last).second == reading.second) {
+                one.set(last, one.get(last).and(reading));
+            } else {
+                one.add(reading);
+            }
+        }
+        return one;
     }
 }

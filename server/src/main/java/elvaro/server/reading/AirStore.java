@@ -3,17 +3,13 @@ package elvaro.server.reading;
 import elvaro.server.shared.Changes;
 import elvaro.server.shared.CurrentWorkshop;
 import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Types;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.NavigableSet;
-import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -27,8 +23,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class AirStore {
-    private static final int ROWS_A_BATCH = 5_000;
-    private static final double HUNDREDTHS = 100;
+    private static final int ROWS_A_BATCH = 10_000;
 
     private final JdbcClient database;
     private final JdbcTemplate statements;
@@ -59,121 +54,132 @@ class AirStore {
                 .collect(Collectors.toMap(Source::chamberId, source -> source));
     }
 
+    /** What became of readings: seconds of which nothing was known before, and those of which something was. */
+    record Kept(int fresh, int known) {}
+
     /**
      * Keeps readings of a chamber; what is known of a second is not overwritten.
      *
      * @param readings at least one
-     * @return how many seconds were new
      */
-    long store(UUID chamberId, Collection<AirReading> readings) {
-        Map<Long, AirReading> bySecond = new HashMap<>();
-        readings.forEach(reading -> bySecond.merge(reading.second(), reading, AirReading::and));
-        List<AirReading> rows = new ArrayList<>(bySecond.values());
-        rows.sort(Comparator.comparingLong(AirReading::second));
-        long source = lock(chamberId);
-        long first = rows.get(0).second();
-        long last = rows.get(rows.size() - 1).second();
-        NavigableSet<Long> hours = new TreeSet<>();
-        rows.forEach(reading -> hours.add(reading.hour()));
-        boolean late = first < RecordedAir.settledUntil(clock.instant()).getEpochSecond();
-        long before = count(source, first, last);
-        insert(source, rows);
-        long stored = count(source, first, last) - before;
-        if (stored < rows.size()) {
-            merge(source, rows);
+    Kept store(UUID chamberId, Collection<AirReading> readings) {
+        List<AirReading> rows = AirReading.bySecond(readings);
+        boolean late =
+                rows.get(0).second() < RecordedAir.settledUntil(clock.instant()).getEpochSecond();
+        long source = lock(chamberId, late);
+        Addition addition = new Addition();
+        for (int begin = 0, end = 0; begin < rows.size(); begin = end) {
+            end = endOfRun(rows, begin);
+            List<AirReading> run = rows.subList(begin, end);
+            long first = run.get(0).hour();
+            long last = run.get(run.size() - 1).hour();
+            addition.add(known(source, first, last), run);
+            forgetHours(source, first, last);
         }
-        rollUp(source, hours);
-        if (late) {
-            database.sql("update air_source set revision = revision + 1 where id = ?")
-                    .param(source)
-                    .update();
-        }
+        write("insert", source, addition.fresh());
+        write("replace", source, addition.completed());
+        writeHours(source, AirHour.of(addition.whole()));
         changes.raise(current.person().workshopId());
-        return stored;
+        return new Kept(addition.fresh().size(), rows.size() - addition.fresh().size());
     }
 
-    /** One writer at a time for a chamber, so that its hours are counted from all its readings. */
-    private long lock(UUID chamberId) {
+    /** Up to where each hour follows upon the one before, so that nothing between them has to be read. */
+    private static int endOfRun(List<AirReading> rows, int begin) {
+        int end = begin + 1;
+        while (end < rows.size() && rows.get(end).hour() <= rows.get(end - 1).hour() + 1) {
+            end++;
+        }
+        return end;
+    }
+
+    /**
+     * One writer at a time for a chamber, so that its hours are counted from all its readings. Locked by an update, since
+     * an insert that is ignored shares its lock, and two that share it wait for each other.
+     */
+    private long lock(UUID chamberId, boolean late) {
         UUID workshop = current.person().workshopId();
-        database.sql("insert ignore into air_source (workshop_id, chamber_id) values (?, ?)")
-                .params(workshop, chamberId)
-                .update();
+        if (!locked(workshop, chamberId, late)) {
+            database.sql("insert ignore into air_source (workshop_id, chamber_id) values (?, ?)")
+                    .params(workshop, chamberId)
+                    .update();
+            locked(workshop, chamberId, late);
+        }
         return database.sql("select id from air_source where workshop_id = ? and chamber_id = ? for update")
                 .params(workshop, chamberId)
                 .query(Long.class)
                 .single();
     }
 
-    private long count(long source, long from, long to) {
-        return database.sql("select count(*) from air_reading where source_id = ? and taken_at between ? and ?")
-                .params(source, from, to)
-                .query(Long.class)
-                .single();
+    private boolean locked(UUID workshop, UUID chamberId, boolean late) {
+        return database.sql("update air_source set revision = revision + ? where workshop_id = ? and chamber_id = ?")
+                        .params(late ? 1 : 0, workshop, chamberId)
+                        .update()
+                > 0;
     }
 
-    private void insert(long source, List<AirReading> rows) {
-        // The driver sends this as one message; with "on duplicate key" it would send each row by itself.
-        write(
-                "insert ignore into air_reading (source_id, taken_at, celsius, humidity, speed) values (?, ?, ?, ?, ?)",
-                source,
-                rows);
+    private List<AirReading> known(long source, long firstHour, long lastHour) {
+        return database.sql("""
+                        select taken_at, celsius, humidity, speed from air_reading
+                        where source_id = ? and taken_at >= ? and taken_at < ? order by taken_at""")
+                .params(source, firstHour * AirReading.SECONDS_PER_HOUR, (lastHour + 1) * AirReading.SECONDS_PER_HOUR)
+                .query((row, number) -> new AirReading(row.getLong(1), units(row, 2), units(row, 3), units(row, 4)))
+                .list();
     }
 
-    /** Adds what was not known of seconds that were. */
-    private void merge(long source, List<AirReading> rows) {
-        write(
-                "insert into air_reading (source_id, taken_at, celsius, humidity, speed) values (?, ?, ?, ?, ?)"
-                        + " on duplicate key update celsius = coalesce(celsius, values(celsius)),"
-                        + " humidity = coalesce(humidity, values(humidity)), speed = coalesce(speed, values(speed))",
-                source,
-                rows);
+    private static @Nullable Double units(ResultSet row, int column) throws SQLException {
+        int value = row.getInt(column);
+        return row.wasNull() ? null : AirReading.units(value);
     }
 
-    private void write(String sql, long source, List<AirReading> rows) {
-        statements.batchUpdate(sql, rows, ROWS_A_BATCH, (statement, row) -> {
-            statement.setLong(1, source);
-            statement.setLong(2, row.second());
-            set(statement, 3, row.celsius());
-            set(statement, 4, row.humidity());
-            set(statement, 5, row.speed());
-        });
+    /** The driver sends an insert as one message, but each row of a replacement by itself. */
+    private void write(String verb, long source, List<AirReading> rows) {
+        statements.batchUpdate(
+                verb + " into air_reading (source_id, taken_at, celsius, humidity, speed) values (?, ?, ?, ?, ?)",
+                rows,
+                ROWS_A_BATCH,
+                (statement, row) -> {
+                    statement.setLong(1, source);
+                    statement.setLong(2, row.second());
+                    set(statement, 3, row.celsius());
+                    set(statement, 4, row.humidity());
+                    set(statement, 5, row.speed());
+                });
     }
 
     private static void set(PreparedStatement statement, int index, @Nullable Double value) throws SQLException {
         if (value == null) {
             statement.setNull(index, Types.SMALLINT);
         } else {
-            statement.setInt(index, (int) Math.round(value * HUNDREDTHS));
+            statement.setInt(index, AirReading.hundredths(value));
         }
     }
 
-    /** Counts the hours anew from their readings, one statement for each run of hours. */
-    private void rollUp(long source, NavigableSet<Long> hours) {
-        Long begin = null;
-        Long before = null;
-        for (long hour : hours) {
-            if (begin == null || before == null || hour > before + 1) {
-                if (begin != null && before != null) {
-                    rollUp(source, begin, before);
-                }
-                begin = hour;
-            }
-            before = hour;
-        }
-        if (begin != null && before != null) {
-            rollUp(source, begin, before);
-        }
-    }
-
-    private void rollUp(long source, long first, long last) {
-        database.sql("""
-                        replace into air_hour
-                        select source_id, taken_at div 3600, count(*), min(if(celsius is null, null, taken_at)),
-                        max(if(celsius is null, null, taken_at)), avg(celsius), min(celsius), max(celsius), avg(humidity),
-                        min(humidity), max(humidity), avg(speed)
-                        from air_reading where source_id = ? and taken_at >= ? and taken_at < ?
-                        group by source_id, taken_at div 3600""")
-                .params(source, first * AirReading.SECONDS_PER_HOUR, (last + 1) * AirReading.SECONDS_PER_HOUR)
+    private void forgetHours(long source, long first, long last) {
+        database.sql("delete from air_hour where source_id = ? and hour between ? and ?")
+                .params(source, first, last)
                 .update();
+    }
+
+    private void writeHours(long source, List<AirHour> hours) {
+        statements.batchUpdate(
+                "insert into air_hour values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                hours,
+                ROWS_A_BATCH,
+                (statement, hour) -> {
+                    statement.setLong(1, source);
+                    statement.setLong(2, hour.hour());
+                    statement.setInt(3, hour.readings());
+                    statement.setObject(4, hour.firstAt(), Types.BIGINT);
+                    statement.setObject(5, hour.lastAt(), Types.BIGINT);
+                    set(statement, 6, hour.celsius());
+                    set(statement, 9, hour.humidity());
+                    statement.setObject(12, hour.speed(), Types.FLOAT);
+                });
+    }
+
+    private static void set(PreparedStatement statement, int first, AirHour.@Nullable Range range) throws SQLException {
+        statement.setObject(first, range == null ? null : range.mean(), Types.FLOAT);
+        statement.setObject(first + 1, range == null ? null : range.least(), Types.INTEGER);
+        statement.setObject(first + 2, range == null ? null : range.most(), Types.INTEGER);
     }
 }

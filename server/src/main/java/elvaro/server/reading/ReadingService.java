@@ -4,6 +4,7 @@ import elvaro.server.chamber.ChamberService;
 import elvaro.server.device.DeviceService;
 import elvaro.server.device.PackReader;
 import elvaro.server.device.SenMl.Measured;
+import elvaro.server.reading.AirStore.Kept;
 import elvaro.server.shared.Refusal;
 import java.time.Clock;
 import java.time.Duration;
@@ -65,11 +66,14 @@ public class ReadingService {
     }
 
     private Taken keep(UUID chamber, List<Measured> records) {
-        List<AirReading> readings = new ArrayList<>();
+        Instant now = clock.instant();
+        Instant latest = now.plus(AHEAD);
+        Instant earliest = now.minus(LONGEST_AGO);
+        List<AirReading> readings = new ArrayList<>(records.size());
         for (int index = 0; index < records.size(); index++) {
             Measured record = records.get(index);
             try {
-                mustBePast(record.at());
+                mustBePast(record.at(), earliest, latest);
                 reading(record, readings);
             } catch (IllegalArgumentException wrong) {
                 throw Refusal.wrong(
@@ -83,19 +87,15 @@ public class ReadingService {
     }
 
     private Taken keep(UUID chamber, List<AirReading> readings, int ignored) {
-        long moments =
-                readings.stream().mapToLong(AirReading::second).distinct().count();
-        Long stored = transaction.execute(status -> store.store(chamber, readings));
-        long fresh = stored == null ? 0 : stored;
-        return new Taken(fresh, moments - fresh, ignored);
+        Kept kept = transaction.execute(status -> store.store(chamber, readings));
+        return new Taken(kept.fresh(), kept.known(), ignored);
     }
 
-    private void mustBePast(Instant at) {
-        Instant now = clock.instant();
-        if (at.isAfter(now.plus(AHEAD))) {
+    private static void mustBePast(Instant at, Instant earliest, Instant latest) {
+        if (at.isAfter(latest)) {
             throw new IllegalArgumentException("%s is still to come: the clock of the device is wrong.".formatted(at));
         }
-        if (at.isBefore(now.minus(LONGEST_AGO))) {
+        if (at.isBefore(earliest)) {
             throw new IllegalArgumentException("%s is more than ten years ago.".formatted(at));
         }
     }
