@@ -25,7 +25,12 @@ export function WorkList({ id, title, due, chosen, onChoose }: Props) {
           fullWidth
           color="inherit"
           aria-current={each.pieceId === chosen}
-          onClick={() => each.pieceId && onChoose(each.pieceId)}
+          onClick={() => {
+            if (each.pieceId) {
+              onChoose(each.pieceId);
+              window.scrollTo({ top: 0 }); // on a phone the chosen piece is above the list
+            }
+          }}
           sx={{
             justifyContent: 'flex-start',
             gap: 1.5,

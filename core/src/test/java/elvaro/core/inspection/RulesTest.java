@@ -110,8 +110,8 @@ class RulesTest {
             Arrays.stream(Mould.values()).filter(each -> random.nextInt(4) == 0).forEach(moulds::add);
             Arrays.stream(Spot.values()).filter(each -> random.nextInt(4) == 0).forEach(spots::add);
             Smell smell = Smell.values()[random.nextInt(Smell.values().length)];
-            Circumstances at = new Circumstances(
-                    Method.values()[random.nextInt(Method.values().length)], random.nextInt(40));
+            Circumstances at =
+                    new Circumstances(Method.values()[random.nextInt(Method.values().length)], random.nextInt(40));
             Seen before = look(moulds, smell, spots);
             spots.add(Spot.values()[random.nextInt(Spot.values().length)]);
             moulds.add(Mould.values()[random.nextInt(Mould.values().length)]);

@@ -124,10 +124,7 @@ public class LookService {
     private static Verdict verdict(Look look, Piece piece, Instant at, ZoneId zone) {
         Instant hungAt = piece.hungAt(zone).orElseThrow();
         double day = Math.max(0, Duration.between(hungAt, at).toSeconds() / 86_400.0);
-        return Verdict.of(
-                look.seen(),
-                new Circumstances(
-                        piece.method().orElseThrow(), day));
+        return Verdict.of(look.seen(), new Circumstances(piece.method().orElseThrow(), day));
     }
 
     /** What the last looks at these pieces ask for and nobody has done yet, by piece. */

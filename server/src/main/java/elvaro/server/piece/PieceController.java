@@ -1,7 +1,7 @@
 package elvaro.server.piece;
 
 import elvaro.core.drying.Method;
-import elvaro.server.piece.PieceService.AgeView;
+import elvaro.server.piece.StayService.AgeView;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
@@ -25,11 +25,13 @@ class PieceController {
     private final PieceService pieces;
     private final LogService log;
     private final MoveService moves;
+    private final StayService stays;
 
-    PieceController(PieceService pieces, LogService log, MoveService moves) {
+    PieceController(PieceService pieces, LogService log, MoveService moves, StayService stays) {
         this.pieces = pieces;
         this.log = log;
         this.moves = moves;
+        this.stays = stays;
     }
 
     /** A way of ageing, with what to offer for it. */
@@ -71,7 +73,7 @@ class PieceController {
 
     @GetMapping("/api/chambers/{id}/ages")
     List<AgeView> ages(@PathVariable UUID id) {
-        return pieces.ages(id);
+        return stays.ages(id);
     }
 
     @GetMapping("/api/pieces/{id}")

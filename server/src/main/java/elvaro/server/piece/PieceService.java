@@ -3,16 +3,11 @@ package elvaro.server.piece;
 import static elvaro.core.working.Figures.percent;
 
 import elvaro.core.forecast.Forecast;
-import elvaro.core.keeping.EquivalentDays;
-import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.PieceLog.NetWeight;
-import elvaro.core.schedule.Due;
 import elvaro.core.working.Working;
 import elvaro.server.account.AccountService;
-import elvaro.server.chamber.Chamber;
-import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotForm;
@@ -20,7 +15,6 @@ import elvaro.server.lot.LotService;
 import elvaro.server.piece.Forecasts.Forecaster;
 import elvaro.server.piece.PieceView.EntryView;
 import elvaro.server.piece.PieceView.WeighingView;
-import elvaro.server.reading.RecordedAir;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import java.time.Clock;
@@ -29,7 +23,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -56,9 +49,6 @@ public class PieceService {
     private final OutlookService outlooks;
     private final PiecePlans plans;
     private final Forecasts forecasts;
-    private final ChamberService chambers;
-    private final RecordedAir air;
-    private final Moves moves;
     private final Clock clock;
 
     PieceService(
@@ -73,9 +63,6 @@ public class PieceService {
             OutlookService outlooks,
             PiecePlans plans,
             Forecasts forecasts,
-            ChamberService chambers,
-            RecordedAir air,
-            Moves moves,
             Clock clock) {
         this.pieces = pieces;
         this.entries = entries;
@@ -88,9 +75,6 @@ public class PieceService {
         this.outlooks = outlooks;
         this.plans = plans;
         this.forecasts = forecasts;
-        this.chambers = chambers;
-        this.air = air;
-        this.moves = moves;
         this.clock = clock;
     }
 
@@ -190,44 +174,6 @@ public class PieceService {
                 !replaced.contains(entry.id()) && entry.kind() != Kind.TAKEN_BACK);
     }
 
-    /** A stay of a piece in a chamber, to the pull or to now. */
-    public record StayIn(Piece piece, Chamber chamber, Instant from, Instant to) {}
-
-    /** Where a piece hung, one chamber after another; nowhere for one set aside fresh. */
-    @Transactional(readOnly = true)
-    public List<StayIn> stays(UUID pieceId) {
-        Piece piece = find(pieceId);
-        return stays(List.of(piece));
-    }
-
-    /** Every stay of any piece in a chamber that began before a moment. */
-    @Transactional(readOnly = true)
-    public List<StayIn> staysIn(UUID chamberId, LocalDate hungBefore) {
-        return stays(pieces.everIn(chamberId, hungBefore)).stream()
-                .filter(stay -> stay.chamber().id().equals(chamberId))
-                .toList();
-    }
-
-    private List<StayIn> stays(List<Piece> found) {
-        Map<UUID, PieceLog> read = logs.of(found);
-        Instant now = clock.instant();
-        List<StayIn> stays = new ArrayList<>();
-        for (Piece piece : found) {
-            if (piece.chamber().isEmpty()) {
-                continue;
-            }
-            PieceLog log = read.get(piece.id());
-            Instant end = log.pull().map(LogFact::at).orElse(now);
-            List<Whereabouts.Stay> where = moves.of(piece, log).stays();
-            for (int index = 0; index < where.size(); index++) {
-                Instant to = index + 1 < where.size() ? where.get(index + 1).from() : end;
-                stays.add(new StayIn(
-                        piece, where.get(index).chamber(), where.get(index).from(), to));
-            }
-        }
-        return stays;
-    }
-
     /** When a share of the green weight will be gone. */
     @Transactional(readOnly = true)
     public ReachView reaches(UUID id, double lost) {
@@ -313,36 +259,6 @@ public class PieceService {
                     var section = FiguresService.section(piece, ledger, ahead, zone, now);
                     return new Hanging(piece, PieceCard.of(piece, log, ledger, section, ahead, now, zone), log);
                 })
-                .toList();
-    }
-
-    /**
-     * How old a piece that hangs in a chamber is, by the calendar and by the cold it was kept in.
-     *
-     * @param equivalentDays at 0 °C, in the recorded air where there is any
-     */
-    public record AgeView(UUID id, String tag, String cutName, long dayNumber, double equivalentDays) {}
-
-    /** The ages of what hangs in a chamber now, the oldest first. */
-    @Transactional(readOnly = true)
-    public List<AgeView> ages(UUID chamberId) {
-        chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
-        LocalDate today = workshops.today();
-        RecordedAir.OfWorkshop recorded = air.now();
-        List<Piece> inside = pieces.hangingIn(chamberId);
-        Map<UUID, PieceLog> read = logs.of(inside);
-        return inside.stream()
-                .map(piece -> {
-                    Whereabouts where = moves.of(piece, read.get(piece.id()));
-                    double days = Math.max(0, Forecasts.dayOf(clock.instant(), where.hungAt()));
-                    return new AgeView(
-                            piece.id(),
-                            piece.tag(),
-                            piece.lot().cut().name(),
-                            Due.dayNumber(piece.hungOn().orElseThrow(), today),
-                            EquivalentDays.at(where.climate(recorded), days));
-                })
-                .sorted(Comparator.comparing(AgeView::equivalentDays).reversed())
                 .toList();
     }
 

@@ -8,8 +8,9 @@ import elvaro.server.look.LookView;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceService;
-import elvaro.server.piece.PieceService.StayIn;
 import elvaro.server.piece.PieceView.EntryView;
+import elvaro.server.piece.StayService;
+import elvaro.server.piece.StayService.StayIn;
 import elvaro.server.reading.AirEvent;
 import elvaro.server.reading.AirService;
 import elvaro.server.reading.AirView.AirEventView;
@@ -41,6 +42,7 @@ public class RecordService {
     private static final int LONGEST_DAYS = 400;
 
     private final PieceService pieces;
+    private final StayService hung;
     private final LookService looks;
     private final DecisionService decisions;
     private final ChamberService chambers;
@@ -49,12 +51,14 @@ public class RecordService {
 
     RecordService(
             PieceService pieces,
+            StayService hung,
             LookService looks,
             DecisionService decisions,
             ChamberService chambers,
             AirService air,
             WorkshopService workshops) {
         this.pieces = pieces;
+        this.hung = hung;
         this.looks = looks;
         this.decisions = decisions;
         this.chambers = chambers;
@@ -65,7 +69,7 @@ public class RecordService {
     /** Everything about one piece, with the air of every chamber it hung in for as long as it did. */
     public RecordView ofPiece(UUID pieceId) {
         Piece piece = pieces.find(pieceId);
-        List<StayIn> stays = pieces.stays(pieceId);
+        List<StayIn> stays = hung.stays(pieceId);
         List<RecordRow> rows = new ArrayList<>(rows(piece, pieces.log(pieceId)));
         decisions
                 .about(piece.lot().id(), pieceId)
@@ -114,7 +118,7 @@ public class RecordService {
         ZoneId zone = workshops.mine().zone();
         Instant from = first.atStartOfDay(zone).toInstant();
         Instant to = last.plusDays(1).atStartOfDay(zone).toInstant();
-        List<StayIn> stays = pieces.staysIn(chamberId, last.plusDays(1));
+        List<StayIn> stays = hung.staysIn(chamberId, last.plusDays(1));
         Map<UUID, List<EntryView>> logs = pieces.logs(
                 stays.stream().map(stay -> stay.piece().id()).distinct().toList());
         List<RecordRow> rows = new ArrayList<>();
