@@ -172,3 +172,21 @@ export const usePeople = (mayAsk: boolean) =>
 
 /** After anything was written: all that is on screen is read afresh. */
 export const refresh = () => queryClient.invalidateQueries();
+
+export const useTreatments = () =>
+  useQuery({
+    queryKey: ['treatments'],
+    queryFn: () => answer(api.GET('/api/treatments')),
+    staleTime: Infinity,
+  });
+
+/** How much of a treatment a piece gets; the answer before stays on screen until the next is there. */
+export const useScaled = (body: Schema['TreatmentPlan'] | null) =>
+  useQuery({
+    queryKey: ['treatments', 'scaled', body],
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/treatments/scaled', { body: body as Schema['TreatmentPlan'], signal })),
+    enabled: body !== null,
+    placeholderData: (before) => before,
+    retry: false,
+  });

@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
+import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useEffect, type ReactNode } from 'react';
-import { useLocation } from 'react-router';
+import { Link as RouterLink, useLocation } from 'react-router';
 import { useInspectionRules, useMethods } from '../api/queries';
 import { Page } from '../kit/Page';
 import { answers } from '../look/words';
@@ -69,6 +70,15 @@ export default function GuidePage() {
                 <strong>{method.label}.</strong> {method.surface}
               </Typography>
             ))}
+          </Part>
+          <Part title="Treatments">
+            <Typography>
+              What can be put on a piece, how much of it, its steps, and what it must not meet:{' '}
+              <Link component={RouterLink} to="/treatments" sx={{ color: 'secondary.main' }}>
+                work out a dose
+              </Link>
+              .
+            </Typography>
           </Part>
         </Box>
       </Box>

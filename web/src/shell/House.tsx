@@ -30,6 +30,7 @@ const BenchPage = lazy(() => import('../bench/BenchPage'));
 const ChamberPage = lazy(() => import('../chamber/ChamberPage'));
 const ComparePage = lazy(() => import('../compare/ComparePage'));
 const SettingsPage = lazy(() => import('../settings/SettingsPage'));
+const TreatmentsPage = lazy(() => import('../treatment/TreatmentsPage'));
 const GuidePage = lazy(() => import('../guide/GuidePage'));
 
 const schemes = { LIGHT: 'light', DARK: 'dark', SYSTEM: 'system' } as const;
@@ -78,6 +79,7 @@ export function House() {
           <Route path="/bench/:id" element={<BenchPage />} />
           <Route path="/compare" element={<ComparePage />} />
           <Route path="/settings" element={<SettingsPage />} />
+          <Route path="/treatments" element={<TreatmentsPage />} />
           <Route path="/guide" element={<GuidePage />} />
           <Route
             path="*"

@@ -1,13 +1,11 @@
 package elvaro.bench;
 
 import elvaro.server.support.Client;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.PreparedStatement;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -61,15 +59,11 @@ public final class Ingest {
             }
             ExecutorService others = Executors.newFixedThreadPool(2);
             for (String token : tokens.subList(1, CHAMBERS)) {
-                others.submit(() -> send(server, token, from, readings));
+                others.submit(() -> load(server, token, from, readings));
             }
             others.shutdown();
             others.awaitTermination(1, TimeUnit.HOURS);
-            double rate = send(server, tokens.get(0), from, readings);
-            double floor = floor(from, readings);
-            System.out.printf(
-                    "Ingest    %6.0f readings/s by packs of %d, plain JDBC batch %6.0f/s; share of the floor %.2f%n",
-                    rate, PACK, floor, rate / floor);
+            beside(server, tokens.get(0), from, readings);
             for (String stretch : List.of("hour", "day", "week", "month", "year")) {
                 charts(owner, chambers, stretch, now);
             }
@@ -78,65 +72,59 @@ public final class Ingest {
         }
     }
 
-    private static double celsius(int index) {
+    static double celsius(int index) {
         return SPIKES.contains(index) ? SPIKE : 2 + Math.sin(index / 9.0) * 0.6;
     }
 
-    /** Readings a second, the time of sending only. */
-    private static double send(ServerUnderTest server, String token, Instant from, int readings) {
-        Client probe = server.client();
-        long nanos = 0;
-        for (int first = 0; first < readings; first += PACK) {
-            StringBuilder pack = new StringBuilder("[{\"bn\":\"probe:\",\"bt\":").append(from.getEpochSecond());
-            for (int index = first; index < Math.min(readings, first + PACK); index++) {
-                pack.append(index == first ? "," : ",{");
-                pack.append(String.format(
-                        Locale.ROOT,
-                        "\"n\":\"t\",\"u\":\"Cel\",\"t\":%1$d,\"v\":%2$.2f},{\"n\":\"h\",\"u\":\"%%RH\",\"t\":%1$d,\"v\":%3$.1f}",
-                        index * 60L,
-                        celsius(index),
-                        80 + Math.cos(index / 9.0) * 3));
-            }
-            String body = pack.append(']').toString();
-            long began = System.nanoTime();
-            Client.Answer answer = probe.pack(token, body);
-            nanos += System.nanoTime() - began;
-            if (answer.status() != 200) {
-                throw new IllegalStateException("A pack was refused: " + answer);
-            }
-        }
-        return readings / (nanos / 1e9);
+    static double humidity(int index) {
+        return 80 + Math.cos(index / 9.0) * 3;
     }
 
-    private static double floor(Instant from, int readings) throws SQLException {
-        try (Connection connection = DriverManager.getConnection(
-                System.getenv("ELVARO_DB_URL"), System.getenv("ELVARO_DB_USER"), System.getenv("ELVARO_DB_PASSWORD"))) {
-            try (Statement statement = connection.createStatement()) {
-                statement.execute("create table floor_reading like air_reading");
-            }
-            connection.setAutoCommit(false);
-            long began = System.nanoTime();
-            try (PreparedStatement insert = connection.prepareStatement(
-                    "insert into floor_reading (source_id, taken_at, celsius, humidity, speed) values (?, ?, ?, ?, ?)")) {
-                for (int index = 0; index < readings; index++) {
-                    insert.setInt(1, 1);
-                    insert.setLong(2, from.getEpochSecond() + index * 60L);
-                    insert.setInt(3, (int) Math.round(celsius(index) * 100));
-                    insert.setInt(4, 8000);
-                    insert.setNull(5, java.sql.Types.INTEGER);
-                    insert.addBatch();
-                    if ((index + 1) % PACK == 0 || index + 1 == readings) {
-                        insert.executeBatch();
-                        connection.commit();
-                    }
-                }
-            }
-            double seconds = (System.nanoTime() - began) / 1e9;
-            try (Statement statement = connection.createStatement()) {
-                statement.execute("drop table floor_reading");
-            }
-            return readings / seconds;
+    private static Void load(ServerUnderTest server, String token, Instant from, int readings) throws IOException {
+        for (int first = 0; first < readings; first += PACK) {
+            send(server, token, from, first, Math.min(readings, first + PACK));
         }
+        return null;
+    }
+
+    /** Pack and batch by turns, so that both meet the same machine; the making of a pack does not count. */
+    private static void beside(ServerUnderTest server, String token, Instant from, int readings)
+            throws IOException, SQLException {
+        double sending = 0;
+        double writing = 0;
+        try (PlainBatch floor = new PlainBatch()) {
+            for (int first = 0; first < readings; first += PACK) {
+                int end = Math.min(readings, first + PACK);
+                sending += send(server, token, from, first, end) / 1e9;
+                writing += floor.write(from, first, end) / 1e9;
+            }
+        }
+        System.out.printf(
+                "Ingest    %6.0f readings/s by packs of %d, plain JDBC batch %6.0f/s; share of the floor %.2f%n",
+                readings / sending, PACK, readings / writing, writing / sending);
+    }
+
+    /** How many nanoseconds the answer took. */
+    private static long send(ServerUnderTest server, String token, Instant from, int first, int end)
+            throws IOException {
+        StringBuilder pack = new StringBuilder("[{\"bn\":\"probe:\",\"bt\":").append(from.getEpochSecond());
+        for (int index = first; index < end; index++) {
+            pack.append(index == first ? "," : ",{");
+            pack.append(String.format(
+                    Locale.ROOT,
+                    "\"n\":\"t\",\"u\":\"Cel\",\"t\":%1$d,\"v\":%2$.2f},{\"n\":\"h\",\"u\":\"%%RH\",\"t\":%1$d,\"v\":%3$.1f}",
+                    index * 60L,
+                    celsius(index),
+                    humidity(index)));
+        }
+        byte[] body = pack.append(']').toString().getBytes(StandardCharsets.US_ASCII);
+        long began = System.nanoTime();
+        int status = server.pack(token, body);
+        long took = System.nanoTime() - began;
+        if (status != 200) {
+            throw new IllegalStateException("A pack was refused: " + status);
+        }
+        return took;
     }
 
     private static String chart(String chamber, Instant from, Instant to) {

@@ -2,6 +2,8 @@ package elvaro.bench;
 
 import elvaro.server.support.Client;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.net.HttpURLConnection;
 import java.net.ServerSocket;
 import java.net.URI;
@@ -62,6 +64,26 @@ final class ServerUnderTest implements AutoCloseable {
         try (ServerSocket socket = new ServerSocket(0)) {
             return socket.getLocalPort();
         }
+    }
+
+    /** Sends a pack over the plain old connection, which takes no part of a core for itself. */
+    int pack(String token, byte[] body) throws IOException {
+        HttpURLConnection connection = (HttpURLConnection) URI.create("http://127.0.0.1:" + port + "/devices/readings")
+                .toURL()
+                .openConnection();
+        connection.setRequestMethod("POST");
+        connection.setDoOutput(true);
+        connection.setFixedLengthStreamingMode(body.length);
+        connection.setRequestProperty("Authorization", "Bearer " + token);
+        connection.setRequestProperty("Content-Type", "application/senml+json");
+        try (OutputStream out = connection.getOutputStream()) {
+            out.write(body);
+        }
+        int status = connection.getResponseCode();
+        try (InputStream answer = status < 400 ? connection.getInputStream() : connection.getErrorStream()) {
+            answer.readAllBytes(); // read to its end, so that the connection is used again
+        }
+        return status;
     }
 
     Client client() {

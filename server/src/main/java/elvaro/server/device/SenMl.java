@@ -194,8 +194,8 @@ public final class SenMl {
             if (Math.abs(seconds) > 1e11) {
                 throw new IllegalArgumentException("Its time is out of reach.");
             }
-            Instant from = seconds < RELATIVE_BELOW ? now : Instant.EPOCH;
-            return from.plusMillis(Math.round(seconds * 1000));
+            long millis = Math.round(seconds * 1000);
+            return seconds < RELATIVE_BELOW ? now.plusMillis(millis) : Instant.ofEpochMilli(millis);
         }
     }
 }

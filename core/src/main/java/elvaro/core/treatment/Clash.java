@@ -1,0 +1,105 @@
+package elvaro.core.treatment;
+
+import elvaro.core.drying.Method;
+import java.util.Arrays;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.function.Predicate;
+
+/**
+ * What a treatment must not meet, with the reason. Common practice, no source, but for garlic in oil (FDA on reduced-oxygen
+ * packaging, from memory). Local law and a licensed practitioner decide.
+ */
+public enum Clash {
+    GARLIC_IN_OIL(
+            Answer.STOP,
+            "Raw garlic or herbs in oil, without air, can grow botulism, which nobody sees or smells. Leave the oil out, or"
+                    + " the wrap.",
+            at -> at.rawGarlicOrHerbs() && at.oil() && at.withoutAir()),
+    WARM_MEAT_IN_SMOKE(
+            Answer.STOP,
+            "The meat is above 4 °C. Cool it before the next burst of smoke, and make the bursts shorter.",
+            at -> at.kind() == Kind.COLD_SMOKE && at.meatCelsius().orElse(0) > 4),
+    SMOKE_UNMEASURED(
+            Answer.ASK,
+            "Measure the meat before each burst: it stays at 4 °C or below.",
+            at -> at.kind() == Kind.COLD_SMOKE && at.meatCelsius().isEmpty()),
+    CLOTH_IN_MEMBRANE(
+            Answer.ASK,
+            "A soaked cloth lifts the film off the meat: expect a poor seal. Hang it in open air, or use a rub.",
+            at -> at.kind() == Kind.SOAKED_CLOTH && at.method() == Method.MEMBRANE),
+    GARLIC_UNDER_WRAP(
+            Answer.ASK,
+            "Raw garlic and herbs under a wrap can rot. Use them dried, or hang it open.",
+            at -> at.rawGarlicOrHerbs() && at.withoutAir() && !at.oil()),
+    SPIRIT_IN_COMPANY(
+            Answer.ASK,
+            "A spirit scents everything else in the chamber for weeks. Give it a refrigerator of its own.",
+            at -> at.spirit() && at.sharedChamber()),
+    SUGAR_HIDES_MOULD(
+            Answer.ASK,
+            "A sticky face hides mould. Look and smell every three days, not every week.",
+            at -> at.kind() == Kind.SUGAR_COAT || at.kind() == Kind.ACID_SUGAR_COAT),
+    COAT_IN_VACUUM(
+            Answer.ASK,
+            "In vacuum nothing dries, and what is on it lies in its own juice. It says nothing about the coat in the air.",
+            at -> at.method() == Method.VACUUM && at.kind().coating().resistance() > 0);
+
+    /** How hard it is meant. */
+    public enum Answer {
+        STOP,
+        ASK
+    }
+
+    /**
+     * What is to be done to which piece.
+     *
+     * @param rawGarlicOrHerbs whether fresh garlic or herbs are in it
+     * @param spirit whether a strong spirit is in it
+     * @param sharedChamber whether anything else is in the chamber
+     * @param meatCelsius of the meat, where it was measured
+     */
+    public record Plan(
+            Kind kind,
+            Method method,
+            boolean rawGarlicOrHerbs,
+            boolean oil,
+            boolean spirit,
+            boolean sharedChamber,
+            OptionalDouble meatCelsius) {
+        /** A spray is a spirit whether or not it is said. */
+        public Plan {
+            spirit = spirit || kind == Kind.SPIRIT_SPRAY;
+        }
+
+        boolean withoutAir() {
+            return method == Method.MEMBRANE
+                    || method == Method.VACUUM
+                    || kind == Kind.FAT_SEAL
+                    || method == Method.FAT_SEAL;
+        }
+    }
+
+    private final Answer answer;
+    private final String reason;
+    private final Predicate<Plan> holds;
+
+    Clash(Answer answer, String reason, Predicate<Plan> holds) {
+        this.answer = answer;
+        this.reason = reason;
+        this.holds = holds;
+    }
+
+    public Answer answer() {
+        return answer;
+    }
+
+    public String reason() {
+        return reason;
+    }
+
+    /** All there are, those that stop it first. */
+    public static List<Clash> in(Plan plan) {
+        return Arrays.stream(values()).filter(clash -> clash.holds.test(plan)).toList();
+    }
+}

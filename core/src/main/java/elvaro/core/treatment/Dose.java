@@ -1,0 +1,69 @@
+package elvaro.core.treatment;
+
+/**
+ * How much of a treatment a piece gets.
+ *
+ * @param amount above 0, of the measure for each unit of the basis
+ */
+public record Dose(double amount, Measure measure, Basis basis) {
+    /** More than this many times the dose on the label is asked about. Common practice, no source. */
+    public static final double LABEL_TIMES = 3;
+
+    private static final double GRAMS_PER_KG = 1000;
+    private static final double GRAMS_PER_POUND = 453.59237;
+
+    /** What the amount is for. */
+    public enum Basis {
+        KILOGRAM("per kg green weight"),
+        FIVE_POUNDS("per 5 lb green weight"),
+        PERCENT("% of green weight"),
+        SQUARE_METRE("per m² of surface");
+
+        private final String label;
+
+        Basis(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        private double units(int grams, double squareMetres) {
+            return switch (this) {
+                case KILOGRAM -> grams / GRAMS_PER_KG;
+                case FIVE_POUNDS -> grams / (5 * GRAMS_PER_POUND);
+                case PERCENT -> grams / 100.0;
+                case SQUARE_METRE -> squareMetres;
+            };
+        }
+    }
+
+    /** @throws IllegalArgumentException if it is no dose; the sentence says why */
+    public Dose {
+        if (!(amount > 0) || !Double.isFinite(amount)) {
+            throw new IllegalArgumentException("A dose is above 0.");
+        }
+        if (basis == Basis.PERCENT && (!measure.weighs() || amount > 100)) {
+            throw new IllegalArgumentException("A percentage of the weight is weighed in grams, at most 100 %.");
+        }
+    }
+
+    /**
+     * @param grams green weight, above 0
+     * @param squareMetres surface, above 0; of no matter to doses by weight
+     * @return the whole amount, in the measure of the dose
+     */
+    public double forPiece(int grams, double squareMetres) {
+        return amount * basis.units(grams, squareMetres);
+    }
+
+    /**
+     * How many times another dose this is, on a given piece.
+     *
+     * @throws IllegalArgumentException if one is weighed and the other measured
+     */
+    public double times(Dose label, int grams, double squareMetres) {
+        return measure.in(label.measure, forPiece(grams, squareMetres)) / label.forPiece(grams, squareMetres);
+    }
+}

@@ -1,0 +1,231 @@
+package elvaro.core.treatment;
+
+import static elvaro.core.treatment.Dose.Basis.FIVE_POUNDS;
+import static elvaro.core.treatment.Dose.Basis.KILOGRAM;
+import static elvaro.core.treatment.Dose.Basis.PERCENT;
+import static elvaro.core.treatment.Dose.Basis.SQUARE_METRE;
+import static elvaro.core.treatment.Measure.GRAM;
+import static elvaro.core.treatment.Measure.MILLILITRE;
+import static elvaro.core.treatment.Measure.TEASPOON;
+import static elvaro.core.treatment.Step.after;
+import static elvaro.core.treatment.Step.before;
+import static elvaro.core.treatment.Step.hanging;
+import static elvaro.core.treatment.Step.table;
+
+import elvaro.core.drying.Coating;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Every kind of treatment there is. Steps, days and what to look for: common practice, no source. First doses are estimates
+ * to start from, but for liquid smoke, which has a label.
+ */
+public enum Kind {
+    LIQUID_SOAK(
+            "Liquid soak",
+            "An acid or pepper sauce, wine or stout; then drained.",
+            Coating.NONE,
+            new Dose(250, MILLILITRE, KILOGRAM),
+            null,
+            List.of(
+                    before(0, "Lay it in the liquid, covered and cold."),
+                    before(3, "Turn it in the liquid."),
+                    before(7, "Drain it; nobody tastes or reuses the liquid."),
+                    before(7, "Rack it, dry its faces and weigh it: its green weight is what is hung.")),
+            "A grey, soft rim where the acid went in: it may want a deeper trim.",
+            "Half as many days, or thin the liquid."),
+    SOAKED_CLOTH(
+            "Soaked cloth",
+            "A cloth with wine, herbs and garlic, or with a spirit, wrapped round it.",
+            Coating.CLOTH,
+            new Dose(900, MILLILITRE, SQUARE_METRE),
+            null,
+            List.of(
+                    before(0, "Wring the cloth till it no longer drips; weigh the piece before it is on and after."),
+                    hanging(
+                            3,
+                            "Feel the cloth: one that stays wet keeps air away. Wet it again only if that is the trial."),
+                    hanging(14, "Take the cloth off, weigh it and the piece.")),
+            "Weave marks, damp folds and mould under the cloth.",
+            "A thinner cloth, or shorter."),
+    PASTE(
+            "Paste or rub",
+            "Porcini, coffee or herbs, dry or bound.",
+            Coating.PASTE,
+            new Dose(300, GRAM, SQUARE_METRE),
+            null,
+            List.of(
+                    before(0, "Weigh the piece, rub all faces evenly, weigh it again: the difference is the coat."),
+                    hanging(7, "Look where it cracked or fell; note it, put nothing on again.")),
+            "Bitter or burnt-smelling crust; grit that stays after trimming.",
+            "Half the dose, or leave it out of the trim that is ground."),
+    SUGAR_COAT(
+            "Sugar or syrup coat",
+            "Honey, syrup or sugar on every face.",
+            Coating.SYRUP,
+            new Dose(250, GRAM, SQUARE_METRE),
+            null,
+            List.of(
+                    before(
+                            0,
+                            "Weigh the piece, brush it on warm and thin, weigh it again: the difference is the coat."),
+                    hanging(1, "Set a tray under it: it drips."),
+                    hanging(7, "Look closely: a sticky face hides mould.")),
+            "A wet, sticky face and a pink inside: it dried slower than its control.",
+            "Half the dose, or drier air."),
+    ACID_SUGAR_COAT(
+            "Acid and sugar coat",
+            "Fruit, vinegar and sugar, or a powder of maltodextrin: it draws water.",
+            Coating.SYRUP,
+            new Dose(120, GRAM, SQUARE_METRE),
+            null,
+            List.of(
+                    before(0, "Weigh the piece, dust it thin and even, weigh it again: the difference is the coat."),
+                    hanging(2, "Wipe off what it drew.")),
+            "Strong shrink and a very strong taste.",
+            "Half the dose."),
+    POWDERED_SMOKE(
+            "Powdered smoke",
+            "Smoke on a carrier, dusted on.",
+            Coating.NONE,
+            new Dose(2, GRAM, KILOGRAM),
+            null,
+            List.of(before(0, "Weigh the powder out, mix it into a little salt, dust all faces.")),
+            "Bitter, ashy crust.",
+            "Half the dose."),
+    LIQUID_SMOKE(
+            "Liquid smoke",
+            "Brushed on; the label says how much.",
+            Coating.NONE,
+            new Dose(1, TEASPOON, FIVE_POUNDS),
+            new Dose(1, TEASPOON, FIVE_POUNDS),
+            List.of(
+                    before(0, "Measure it out and brush it on evenly."),
+                    before(0, "Let it dry for an hour in the cold.")),
+            "A smoke that covers the meat.",
+            "Half the dose; faint after long ageing, the label dose again."),
+    COLD_SMOKE(
+            "Cold smoke",
+            "Bursts of ten minutes, back to the cold between.",
+            Coating.NONE,
+            null,
+            null,
+            List.of(
+                    before(0, "Two bursts of 10 minutes; an hour in the cold after each. Measure the meat."),
+                    hanging(7, "Two bursts of 10 minutes; an hour in the cold after each. Measure the meat."),
+                    hanging(14, "Two bursts of 10 minutes; an hour in the cold after each. Measure the meat.")),
+            "One hour in all is faint after 70 days.",
+            "Two to four hours in all."),
+    FAT_SEAL(
+            "Fat seal",
+            "Rendered fat over all of it.",
+            Coating.FAT_SEAL,
+            new Dose(4_000, GRAM, SQUARE_METRE),
+            null,
+            List.of(
+                    before(0, "Weigh the piece bare: its green weight."),
+                    before(0, "Seal it without a pocket of air, weigh it again: the difference is the seal."),
+                    after(0, "Take the seal off and weigh both before anything is trimmed.")),
+            "Rot in any closed pocket: it holds oxygen and no air moves there.",
+            "Fill every fold, or leave it open."),
+    SPIRIT_SPRAY(
+            "Spirit spray",
+            "A strong spirit misted on.",
+            Coating.NONE,
+            new Dose(40, MILLILITRE, SQUARE_METRE),
+            null,
+            List.of(
+                    before(0, "Mist all faces; away from any flame."),
+                    hanging(7, "Mist again."),
+                    hanging(14, "Mist again.")),
+            "Scent in its neighbours.",
+            "Once only, or a refrigerator of its own."),
+    MARINADE(
+            "Marinade after ageing",
+            "Fruit juice for a day; for waterfowl.",
+            Coating.NONE,
+            new Dose(300, MILLILITRE, KILOGRAM),
+            null,
+            List.of(
+                    after(0, "Trim it, lay it in the juice, covered and cold."),
+                    after(1, "Take it out, dry it, and throw the juice away.")),
+            "A mealy face where it lay too long.",
+            "Half as long."),
+    TABLE_BUTTER(
+            "Flavour butter at the table",
+            "Nothing is done to the ageing: the arm to beat.",
+            Coating.NONE,
+            new Dose(8, GRAM, PERCENT),
+            null,
+            List.of(table("Weigh it out for each steak; plain steaks get plain butter, as much.")),
+            "Whether a month of coating gave more than a spoon of butter.",
+            "The winner with the loser's dose.");
+
+    private final String label;
+    private final String what;
+    private final Coating coating;
+    private final @Nullable Dose first;
+    private final @Nullable Dose onLabel;
+    private final List<Step> steps;
+    private final String lookFor;
+    private final String nextTime;
+
+    Kind(
+            String label,
+            String what,
+            Coating coating,
+            @Nullable Dose first,
+            @Nullable Dose onLabel,
+            List<Step> steps,
+            String lookFor,
+            String nextTime) {
+        this.label = label;
+        this.what = what;
+        this.coating = coating;
+        this.first = first;
+        this.onLabel = onLabel;
+        this.steps = steps;
+        this.lookFor = lookFor;
+        this.nextTime = nextTime;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** What it is, in a sentence. */
+    public String what() {
+        return what;
+    }
+
+    /** What it does to the drying. */
+    public Coating coating() {
+        return coating;
+    }
+
+    /** A dose to start from; none for what is dosed by time. */
+    public Optional<Dose> first() {
+        return Optional.ofNullable(first);
+    }
+
+    /** What the label says, where things of this kind have one. */
+    public Optional<Dose> onLabel() {
+        return Optional.ofNullable(onLabel);
+    }
+
+    /** In the order they are done. */
+    public List<Step> steps() {
+        return steps;
+    }
+
+    /** What to look for when it is pulled. */
+    public String lookFor() {
+        return lookFor;
+    }
+
+    /** What to change next time. */
+    public String nextTime() {
+        return nextTime;
+    }
+}

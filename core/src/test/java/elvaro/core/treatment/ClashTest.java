@@ -1,0 +1,52 @@
+package elvaro.core.treatment;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.core.drying.Method;
+import elvaro.core.treatment.Clash.Plan;
+import java.util.Arrays;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ClashTest {
+    /** The trade's clashes and hazards, common practice, no source; the last rows are what must not be objected to. */
+    @ParameterizedTest(name = "{0} by {1} with {2}, meat {3}: {4}")
+    @CsvSource({
+        "SOAKED_CLOTH, MEMBRANE, , , CLOTH_IN_MEMBRANE",
+        "SOAKED_CLOTH, MEMBRANE, garlic, , CLOTH_IN_MEMBRANE GARLIC_UNDER_WRAP",
+        "PASTE, MEMBRANE, garlic, , GARLIC_UNDER_WRAP",
+        "PASTE, VACUUM, garlic oil, , GARLIC_IN_OIL COAT_IN_VACUUM",
+        "FAT_SEAL, OPEN_AIR, garlic oil, , GARLIC_IN_OIL",
+        "PASTE, FAT_SEAL, garlic, , GARLIC_UNDER_WRAP",
+        "SPIRIT_SPRAY, OPEN_AIR, shared, , SPIRIT_IN_COMPANY",
+        "SOAKED_CLOTH, OPEN_AIR, spirit shared, , SPIRIT_IN_COMPANY",
+        "SUGAR_COAT, OPEN_AIR, , , SUGAR_HIDES_MOULD",
+        "COLD_SMOKE, OPEN_AIR, , 4.1, WARM_MEAT_IN_SMOKE",
+        "COLD_SMOKE, OPEN_AIR, , , SMOKE_UNMEASURED",
+        "COLD_SMOKE, OPEN_AIR, , 4.0, ''",
+        "SPIRIT_SPRAY, OPEN_AIR, , , ''",
+        "SOAKED_CLOTH, OPEN_AIR, shared, , ''",
+        "PASTE, OPEN_AIR, garlic oil shared, 9, ''",
+        "PASTE, MEMBRANE, oil, , ''",
+    })
+    void what_clashes_is_said_and_nothing_else(Kind kind, Method method, String with, Double celsius, String expected) {
+        String words = with == null ? "" : with;
+        assertThat(Clash.in(new Plan(
+                        kind,
+                        method,
+                        words.contains("garlic"),
+                        words.contains("oil"),
+                        words.contains("spirit"),
+                        words.contains("shared"),
+                        celsius == null ? OptionalDouble.empty() : OptionalDouble.of(celsius))))
+                .containsExactlyElementsOf(
+                        expected.isEmpty()
+                                ? List.of()
+                                : Arrays.stream(expected.split(" "))
+                                        .map(Clash::valueOf)
+                                        .sorted()
+                                        .toList());
+    }
+}

@@ -1,0 +1,67 @@
+package elvaro.server.treatment;
+
+import elvaro.core.treatment.Dose;
+import elvaro.core.treatment.Kind;
+import elvaro.core.treatment.Measure;
+import elvaro.core.treatment.Step;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A kind of treatment.
+ *
+ * @param slows whether it changes the drying
+ * @param onTheSurface what the drying reckons with, as it stands in a sentence
+ * @param first the dose to start from; absent for what is dosed by time
+ * @param onLabel absent where there is no label
+ */
+record TreatmentView(
+        Kind kind,
+        String label,
+        String what,
+        boolean slows,
+        String onTheSurface,
+        @Nullable DoseView first,
+        @Nullable DoseView onLabel,
+        List<TreatmentStep> steps,
+        String lookFor,
+        String nextTime) {
+
+    record DoseView(double amount, Measure measure, Dose.Basis basis, String words) {
+        private static DoseView of(Dose dose) {
+            return new DoseView(
+                    dose.amount(),
+                    dose.measure(),
+                    dose.basis(),
+                    "%s %s %s"
+                            .formatted(
+                                    // whole doses without a point
+                                    dose.amount() == Math.rint(dose.amount())
+                                            ? String.valueOf((long) dose.amount())
+                                            : String.valueOf(dose.amount()),
+                                    dose.basis() == Dose.Basis.PERCENT
+                                            ? ""
+                                            : dose.measure().symbol(),
+                                    dose.basis().label())
+                            .replaceAll(" +", " "));
+        }
+    }
+
+    record TreatmentStep(int day, Step.Moment moment, String words) {}
+
+    static TreatmentView of(Kind kind) {
+        return new TreatmentView(
+                kind,
+                kind.label(),
+                kind.what(),
+                kind.coating().resistance() > 0,
+                kind.coating().label(),
+                kind.first().map(DoseView::of).orElse(null),
+                kind.onLabel().map(DoseView::of).orElse(null),
+                kind.steps().stream()
+                        .map(step -> new TreatmentStep(step.day(), step.moment(), step.words()))
+                        .toList(),
+                kind.lookFor(),
+                kind.nextTime());
+    }
+}
