@@ -17,10 +17,14 @@ const moments = {
   AT_THE_TABLE: 'at the table',
 } as const;
 
+/** Nobody counts more. */
+const MOST_SPOONS = 24;
+
 /** How much, what stands against it, what to do when, and what to look for. */
 export function Advice({ kind, scaled }: Props) {
   const units = useUnits();
   const [whole, ...others] = scaled?.amounts ?? [];
+  const spoons = others.filter((each) => each.amount >= 0.1 && each.amount <= MOST_SPOONS);
   return (
     <>
       {whole && scaled && (
@@ -29,8 +33,8 @@ export function Advice({ kind, scaled }: Props) {
             {measured(whole.amount)} {whole.symbol}
           </Typography>
           <Typography sx={{ color: 'text.secondary' }}>
-            {others.map((each) => `${measured(each.amount)} ${each.symbol}`).join(' · ')}
-            {others.length > 0 && ' · '}
+            {spoons.map((each) => `${measured(each.amount)} ${each.symbol}`).join(' · ')}
+            {spoons.length > 0 && ' · '}
             {measured(scaled.squareMetres)} m² of surface
           </Typography>
           {scaled.timesLabel && (
