@@ -42,7 +42,7 @@ export function Advice({ kind, scaled }: Props) {
               sx={{ mt: 1, fontWeight: 620, color: scaled.overLabel ? 'error.main' : 'text.primary' }}
             >
               {measured(scaled.timesLabel)} × the dose on the label
-              {scaled.overLabel && ': more than three times. Use less, or say why in the trial.'}
+              {scaled.overLabel && ': more than three times. Use less.'}
             </Typography>
           )}
           {!kind.onLabel && (
