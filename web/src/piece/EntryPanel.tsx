@@ -4,7 +4,7 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { useEffect, useRef, useState, type FormEvent } from 'react';
+import { useLayoutEffect, useRef, useState, type FormEvent } from 'react';
 import type { Answers, PieceView, Schema } from '../api/client';
 import { useDraft } from '../kit/drafts';
 import { useWriteEntry } from '../kit/entries';
@@ -66,7 +66,8 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
   const grams = kind === 'NOTE' ? 0 : live ? fromScale : units.readWeight(draft.weight);
   const ready = kind === 'NOTE' ? draft.words.trim() !== '' : grams !== null && grams > 0;
   const button = useRef<HTMLButtonElement>(null);
-  useEffect(() => {
+  // Before the words that say so are painted: a key that is pressed in between would be lost.
+  useLayoutEffect(() => {
     // Enter keeps a steady figure, wherever the keys were before; but a note that is being written is left alone.
     const writing = document.activeElement?.closest('form') === button.current?.form;
     if (fromScale !== null && !writing) {
