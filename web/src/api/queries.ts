@@ -187,6 +187,7 @@ export const useScaled = (body: Schema['TreatmentPlan'] | null) =>
     queryFn: ({ signal }) =>
       answer(api.POST('/api/treatments/scaled', { body: body as Schema['TreatmentPlan'], signal })),
     enabled: body !== null,
+    networkMode: 'always', // without a network it fails and says so; a dose of something else must not stay on screen
     placeholderData: (before) => before,
     retry: false,
   });

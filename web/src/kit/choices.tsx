@@ -9,3 +9,18 @@ export const coatingChoices = () =>
       {coatingWords[coating]}
     </MenuItem>
   ));
+
+/** The ways of ageing, to stand in a select. */
+export const methodChoices = (methods: Schema['MethodView'][]) =>
+  methods.map((each) => (
+    <MenuItem key={each.method} value={each.method}>
+      {each.label}
+    </MenuItem>
+  ));
+
+/** How an Autocomplete shows cuts: by species, by name. */
+export const asCuts = {
+  groupBy: (cut: Schema['CutView']) => cut.speciesLabel,
+  getOptionLabel: (cut: Schema['CutView']) => cut.name,
+  isOptionEqualToValue: (one: Schema['CutView'], other: Schema['CutView']) => one.code === other.code,
+};

@@ -13,7 +13,7 @@ import type { Schema } from '../api/client';
 import { useLots } from '../api/queries';
 import { useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
-import { coatingChoices } from '../kit/choices';
+import { asCuts, coatingChoices, methodChoices } from '../kit/choices';
 import { lastPaid, type Scenario } from './scenario';
 
 interface Props {
@@ -159,9 +159,7 @@ const Piece = memo(function Piece({
         options={cuts}
         value={cut}
         disableClearable={cut !== null}
-        groupBy={(each) => each.speciesLabel}
-        getOptionLabel={(each) => each.name}
-        isOptionEqualToValue={(a, b) => a.code === b.code}
+        {...asCuts}
         onChange={(_, next) =>
           next &&
           onChange({
@@ -197,11 +195,7 @@ const Piece = memo(function Piece({
         value={piece.method}
         onChange={(event) => method(event.target.value)}
       >
-        {methods.map((each) => (
-          <MenuItem key={each.method} value={each.method}>
-            {each.label}
-          </MenuItem>
-        ))}
+        {methodChoices(methods)}
       </TextField>
       <TextField
         select

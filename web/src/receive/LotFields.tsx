@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
 import { Problem, type Answers, type Schema } from '../api/client';
 import { useCuts, useSuppliers } from '../api/queries';
+import { asCuts } from '../kit/choices';
 import { Caution, ProblemNotice, Questions } from '../kit/Notices';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { useUnits, type Units } from '../kit/units';
@@ -149,10 +150,8 @@ export function LotFields({ text, onText, save, busy, failure, onSave }: Props) 
         <Box sx={{ gridColumn: { sm: 'span 6' } }}>
           <Autocomplete
             options={cuts.data ?? []}
-            groupBy={(option) => option.speciesLabel}
-            getOptionLabel={(option) => option.name}
+            {...asCuts}
             value={cut}
-            isOptionEqualToValue={(one, other) => one.code === other.code}
             filterOptions={(options, { inputValue }) => {
               const asked = inputValue.toLowerCase();
               return options.filter((option) =>

@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { coatingChoices } from '../kit/choices';
+import { coatingChoices, methodChoices } from '../kit/choices';
 import { Caution } from '../kit/Notices';
 import { readNumber, useUnits, type Units } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
@@ -111,11 +111,7 @@ export function SplitPiece({ tag, piece, methods, chambers, onChange, onRemove }
               onChange={(event) => choose(methods.find((each) => each.method === event.target.value))}
               sx={{ width: 144 }}
             >
-              {methods.map((each) => (
-                <MenuItem key={each.method} value={each.method}>
-                  {each.label}
-                </MenuItem>
-              ))}
+              {methodChoices(methods)}
             </TextField>
             <TextField
               select

@@ -6,7 +6,8 @@ import InputAdornment from '@mui/material/InputAdornment';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Schema } from '../api/client';
-import { useUnits } from '../kit/units';
+import { readNumber, useUnits } from '../kit/units';
+import { asCuts, methodChoices } from '../kit/choices';
 import { WeightField } from '../kit/WeightField';
 import { basisWords, firstOf, measureWords, type Draft } from './draft';
 
@@ -25,6 +26,9 @@ const inIt = [
   ['spirit', 'a strong spirit in it'],
   ['sharedChamber', 'other meat or food in the chamber'],
 ] as const;
+
+const unread = (text: string) =>
+  text.trim() !== '' && readNumber(text) === null ? { error: true, helperText: 'Not a number.' } : {};
 
 /** What is put on which piece. */
 export function TreatmentFields({ draft, kind, kinds, cuts, methods, onChange }: Props) {
@@ -63,9 +67,7 @@ export function TreatmentFields({ draft, kind, kinds, cuts, methods, onChange }:
         disableClearable
         options={cuts}
         value={cuts.find((each) => each.code === draft.cutCode)}
-        groupBy={(each) => each.speciesLabel}
-        getOptionLabel={(each) => each.name}
-        isOptionEqualToValue={(a, b) => a.code === b.code}
+        {...asCuts}
         onChange={(_, next) => onChange({ cutCode: next.code })}
         renderInput={(params) => <TextField {...params} label="Cut" />}
       />
@@ -82,11 +84,7 @@ export function TreatmentFields({ draft, kind, kinds, cuts, methods, onChange }:
         value={draft.method}
         onChange={(event) => onChange({ method: event.target.value as Draft['method'] })}
       >
-        {methods.map((each) => (
-          <MenuItem key={each.method} value={each.method}>
-            {each.label}
-          </MenuItem>
-        ))}
+        {methodChoices(methods)}
       </TextField>
       {kind.first && (
         <>
@@ -95,6 +93,7 @@ export function TreatmentFields({ draft, kind, kinds, cuts, methods, onChange }:
             label="Dose"
             value={draft.amount}
             onChange={(event) => onChange({ amount: event.target.value })}
+            {...unread(draft.amount)}
             slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           />
           <TextField
@@ -133,6 +132,7 @@ export function TreatmentFields({ draft, kind, kinds, cuts, methods, onChange }:
           label="The meat measures"
           value={draft.celsius}
           onChange={(event) => onChange({ celsius: event.target.value })}
+          {...unread(draft.celsius)}
           slotProps={{
             htmlInput: { inputMode: 'decimal' },
             input: { endAdornment: <InputAdornment position="end">{units.temperatureUnit}</InputAdornment> },

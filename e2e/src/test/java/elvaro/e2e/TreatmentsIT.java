@@ -24,6 +24,11 @@ class TreatmentsIT {
             maren.reads("more than three times");
             maren.field("Dose").fill("0");
             maren.reads("A dose is above 0.");
+            maren.doesNotRead("the dose on the label"); // the answer before is not this dose's
+            maren.field("Dose").fill("a lot");
+            maren.reads("Not a number.");
+            maren.field("Dose").fill("1000000000");
+            maren.reads("That is more than any piece takes.");
 
             maren.choose("Treatment", "Paste or rub");
             maren.choose("Method", "Vacuum");

@@ -41,7 +41,10 @@ class TreatmentController {
             Integer grams,
 
             @NotNull Method method,
-            @Nullable Double amount,
+
+            @Nullable @Max(value = 100_000, message = "That is more than any piece takes.")
+            Double amount,
+
             @Nullable Measure measure,
             Dose.@Nullable Basis basis,
             boolean rawGarlicOrHerbs,

@@ -47,6 +47,8 @@ class TreatmentIT {
                 .containsExactly("GARLIC_IN_OIL", "COAT_IN_VACUUM");
         Answer wrong = scaled(owner, "TABLE_BUTTER", Map.of("amount", 8, "measure", "TEASPOON", "basis", "PERCENT"));
         assertThat(wrong.body().path("field").asString()).isEqualTo("amount");
+        Answer huge = scaled(owner, "PASTE", Map.of("amount", 1e308, "measure", "GRAM", "basis", "KILOGRAM"));
+        assertThat(huge.body().path("field").asString()).isEqualTo("amount");
         assertThat(scaled(owner, "MOONSHINE", Map.of()).status()).isEqualTo(400);
     }
 }
