@@ -127,14 +127,14 @@ export function CurveChart({
         >
           {lines
             .filter((line) => line.day <= days)
-            .map((line) => (
+            .map((line, row) => (
               <ChartsReferenceLine
                 key={line.name}
                 x={line.day}
                 label={line.name}
                 labelAlign="start"
                 lineStyle={{ stroke: 'var(--mui-palette-text-secondary)', strokeDasharray: '2 3' }}
-                spacing={{ x: line.day > days * 0.75 ? -5 : 5, y: 4 }}
+                spacing={{ x: line.day > days * 0.75 ? -5 : 5, y: 4 + row * 14 }} // two on one day stay readable
                 labelStyle={{
                   fontSize: 12,
                   fill: 'var(--mui-palette-text-secondary)',

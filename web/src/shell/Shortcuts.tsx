@@ -21,9 +21,12 @@ const keys: { key: string; does: string; to?: string }[] = [
   { key: '?', does: 'this list' },
 ];
 
+/** Whether letters go into a field, or look for a choice in an open list. */
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
-  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  (target.isContentEditable ||
+    /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) ||
+    target.closest('[role=listbox], [role=menu]') !== null);
 
 /** Single keys that lead round the house, and the list of them. */
 export function Shortcuts() {
