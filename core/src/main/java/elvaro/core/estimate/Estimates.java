@@ -106,4 +106,26 @@ public final class Estimates {
 
     /** The face a piece lies on, as a share of its whole surface. */
     public static final double FOOTPRINT_SHARE = 0.28;
+
+    // --- trials: what a treatment is thought able to do before any was tried, and how far two pieces of one lot differ
+    // ---
+
+    /** Standard deviation of a treatment's effect on shrink, fraction of green. */
+    public static final double EFFECT_ON_SHRINK_SD = 0.03;
+
+    public static final double EFFECT_ON_TRIM_SD = 0.05;
+    public static final double EFFECT_ON_STEAK_SD = 0.05;
+
+    /** On the cost of a kilogram of steak, natural logarithm. */
+    public static final double EFFECT_ON_COST_SD = 0.10;
+
+    /** Standard deviation of the difference of two like pieces of one lot, fraction of green. */
+    public static final double PAIR_SHRINK_SD = 0.012;
+
+    public static final double PAIR_TRIM_SD = 0.03;
+    public static final double PAIR_STEAK_SD = 0.03;
+    public static final double PAIR_COST_SD = 0.06;
+
+    /** How many differences the pair deviations above are worth against those that were found. */
+    public static final double PAIR_WEIGHT = 4;
 }

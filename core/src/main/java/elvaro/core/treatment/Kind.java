@@ -28,11 +28,13 @@ public enum Kind {
             Coating.NONE,
             new Dose(250, MILLILITRE, KILOGRAM),
             null,
-            List.of(
-                    before(0, "Lay it in the liquid, covered and cold."),
-                    before(3, "Turn it in the liquid."),
-                    before(7, "Drain it; nobody tastes or reuses the liquid."),
-                    before(7, "Rack it, dry its faces and weigh it: its green weight is what is hung.")),
+            Course.of(
+                    new Course.Count("days in the liquid", 7, 1, 30),
+                    days -> List.of(
+                            before(0, "Lay it in the liquid, covered and cold."),
+                            before(days / 2, "Turn it in the liquid."),
+                            before(days, "Drain it; nobody tastes or reuses the liquid."),
+                            before(days, "Rack it, dry its faces and weigh it: its green weight is what is hung."))),
             "A grey, soft rim where the acid went in: it may want a deeper trim.",
             "Half as many days, or thin the liquid."),
     SOAKED_CLOTH(
@@ -41,12 +43,16 @@ public enum Kind {
             Coating.CLOTH,
             new Dose(900, MILLILITRE, SQUARE_METRE),
             null,
-            List.of(
-                    before(0, "Wring the cloth till it no longer drips; weigh the piece before it is on and after."),
-                    hanging(
-                            3,
-                            "Feel the cloth: one that stays wet keeps air away. Wet it again only if that is the trial."),
-                    hanging(14, "Take the cloth off, weigh it and the piece.")),
+            Course.of(
+                    new Course.Count("days under the cloth", 14, 2, 60),
+                    days -> List.of(
+                            before(
+                                    0,
+                                    "Wring the cloth till it no longer drips; weigh the piece before it is on and after."),
+                            hanging(
+                                    Math.min(3, days - 1),
+                                    "Feel the cloth: one that stays wet keeps air away. Wet it again only if that is the trial."),
+                            hanging(days, "Take the cloth off, weigh it and the piece."))),
             "Weave marks, damp folds and mould under the cloth.",
             "A thinner cloth, or shorter."),
     PASTE(
@@ -55,7 +61,7 @@ public enum Kind {
             Coating.PASTE,
             new Dose(300, GRAM, SQUARE_METRE),
             null,
-            List.of(
+            Course.fixed(
                     before(0, "Weigh the piece, rub all faces evenly, weigh it again: the difference is the coat."),
                     hanging(7, "Look where it cracked or fell; note it, put nothing on again.")),
             "Bitter or burnt-smelling crust; grit that stays after trimming.",
@@ -66,7 +72,7 @@ public enum Kind {
             Coating.SYRUP,
             new Dose(250, GRAM, SQUARE_METRE),
             null,
-            List.of(
+            Course.fixed(
                     before(
                             0,
                             "Weigh the piece, brush it on warm and thin, weigh it again: the difference is the coat."),
@@ -80,7 +86,7 @@ public enum Kind {
             Coating.SYRUP,
             new Dose(120, GRAM, SQUARE_METRE),
             null,
-            List.of(
+            Course.fixed(
                     before(0, "Weigh the piece, dust it thin and even, weigh it again: the difference is the coat."),
                     hanging(2, "Wipe off what it drew.")),
             "Strong shrink and a very strong taste.",
@@ -91,7 +97,7 @@ public enum Kind {
             Coating.NONE,
             new Dose(2, GRAM, KILOGRAM),
             null,
-            List.of(before(0, "Weigh the powder out, mix it into a little salt, dust all faces.")),
+            Course.fixed(before(0, "Weigh the powder out, mix it into a little salt, dust all faces.")),
             "Bitter, ashy crust.",
             "Half the dose."),
     LIQUID_SMOKE(
@@ -100,7 +106,7 @@ public enum Kind {
             Coating.NONE,
             new Dose(1, TEASPOON, FIVE_POUNDS),
             new Dose(1, TEASPOON, FIVE_POUNDS),
-            List.of(
+            Course.fixed(
                     before(0, "Measure it out and brush it on evenly."),
                     before(0, "Let it dry for an hour in the cold.")),
             "A smoke that covers the meat.",
@@ -111,10 +117,9 @@ public enum Kind {
             Coating.NONE,
             null,
             null,
-            List.of(
-                    before(0, "Two bursts of 10 minutes; an hour in the cold after each. Measure the meat."),
-                    hanging(7, "Two bursts of 10 minutes; an hour in the cold after each. Measure the meat."),
-                    hanging(14, "Two bursts of 10 minutes; an hour in the cold after each. Measure the meat.")),
+            Course.weekly(
+                    new Course.Count("sessions", 3, 1, 12),
+                    "Two bursts of 10 minutes; an hour in the cold after each. Measure the meat."),
             "One hour in all is faint after 70 days.",
             "Two to four hours in all."),
     FAT_SEAL(
@@ -123,7 +128,7 @@ public enum Kind {
             Coating.FAT_SEAL,
             new Dose(4_000, GRAM, SQUARE_METRE),
             null,
-            List.of(
+            Course.fixed(
                     before(0, "Weigh the piece bare: its green weight."),
                     before(0, "Seal it without a pocket of air, weigh it again: the difference is the seal."),
                     after(0, "Take the seal off and weigh both before anything is trimmed.")),
@@ -135,10 +140,7 @@ public enum Kind {
             Coating.NONE,
             new Dose(40, MILLILITRE, SQUARE_METRE),
             null,
-            List.of(
-                    before(0, "Mist all faces; away from any flame."),
-                    hanging(7, "Mist again."),
-                    hanging(14, "Mist again.")),
+            Course.weekly(new Course.Count("sprays", 3, 1, 12), "Mist all faces; away from any flame."),
             "Scent in its neighbours.",
             "Once only, or a refrigerator of its own."),
     MARINADE(
@@ -147,9 +149,11 @@ public enum Kind {
             Coating.NONE,
             new Dose(300, MILLILITRE, KILOGRAM),
             null,
-            List.of(
-                    after(0, "Trim it, lay it in the juice, covered and cold."),
-                    after(1, "Take it out, dry it, and throw the juice away.")),
+            Course.of(
+                    new Course.Count("days in the juice", 1, 1, 5),
+                    days -> List.of(
+                            after(0, "Trim it, lay it in the juice, covered and cold."),
+                            after(days, "Take it out, dry it, and throw the juice away."))),
             "A mealy face where it lay too long.",
             "Half as long."),
     TABLE_BUTTER(
@@ -158,7 +162,7 @@ public enum Kind {
             Coating.NONE,
             new Dose(8, GRAM, PERCENT),
             null,
-            List.of(table("Weigh it out for each steak; plain steaks get plain butter, as much.")),
+            Course.fixed(table("Weigh it out for each steak; plain steaks get plain butter, as much.")),
             "Whether a month of coating gave more than a spoon of butter.",
             "The winner with the loser's dose.");
 
@@ -167,7 +171,7 @@ public enum Kind {
     private final Coating coating;
     private final @Nullable Dose first;
     private final @Nullable Dose onLabel;
-    private final List<Step> steps;
+    private final Course course;
     private final String lookFor;
     private final String nextTime;
 
@@ -177,7 +181,7 @@ public enum Kind {
             Coating coating,
             @Nullable Dose first,
             @Nullable Dose onLabel,
-            List<Step> steps,
+            Course course,
             String lookFor,
             String nextTime) {
         this.label = label;
@@ -185,7 +189,7 @@ public enum Kind {
         this.coating = coating;
         this.first = first;
         this.onLabel = onLabel;
-        this.steps = steps;
+        this.course = course;
         this.lookFor = lookFor;
         this.nextTime = nextTime;
     }
@@ -214,9 +218,9 @@ public enum Kind {
         return Optional.ofNullable(onLabel);
     }
 
-    /** In the order they are done. */
-    public List<Step> steps() {
-        return steps;
+    /** Its steps, and what of them may be more or less. */
+    public Course course() {
+        return course;
     }
 
     /** What to look for when it is pulled. */

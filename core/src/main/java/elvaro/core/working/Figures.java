@@ -30,4 +30,9 @@ public final class Figures {
     public static String money(double minor) {
         return BigDecimal.valueOf(minor / 100).setScale(2, RoundingMode.HALF_UP).toPlainString();
     }
+
+    /** A number to the nearest whole, {@code 12}. */
+    public static String whole(double number) {
+        return String.valueOf(Math.round(number));
+    }
 }

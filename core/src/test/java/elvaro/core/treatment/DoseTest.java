@@ -71,7 +71,7 @@ class DoseTest {
     @ParameterizedTest
     @EnumSource
     void every_kind_says_what_to_do_in_order_and_what_to_look_for(Kind kind) {
-        assertThat(kind.steps())
+        assertThat(kind.course().steps())
                 .isNotEmpty()
                 .isSortedAccordingTo((one, other) -> one.moment() == other.moment()
                         ? Integer.compare(one.day(), other.day())
@@ -79,7 +79,7 @@ class DoseTest {
         assertThat(kind.lookFor()).endsWith(".");
         assertThat(kind.nextTime()).endsWith(".");
         if (kind.coating() != Coating.NONE) {
-            assertThat(kind.steps())
+            assertThat(kind.course().steps())
                     .as("what a coat weighs on and off")
                     .anyMatch(step -> step.words().matches("(?i).*weigh.*"));
         }

@@ -58,7 +58,7 @@ record TreatmentView(
                 kind.coating().label(),
                 kind.first().map(DoseView::of).orElse(null),
                 kind.onLabel().map(DoseView::of).orElse(null),
-                kind.steps().stream()
+                kind.course().steps().stream()
                         .map(step -> new TreatmentStep(step.day(), step.moment(), step.words()))
                         .toList(),
                 kind.lookFor(),

@@ -1,0 +1,99 @@
+package elvaro.core.treatment;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.IntFunction;
+import java.util.stream.IntStream;
+
+/** The steps of a treatment in the order they are done. Some are so many days long, or done so many times. */
+public final class Course {
+    private static final int WEEK = 7;
+
+    private final Optional<Count> count;
+    private final IntFunction<List<Step>> steps;
+
+    private Course(Optional<Count> count, IntFunction<List<Step>> steps) {
+        this.count = count;
+        this.steps = steps;
+    }
+
+    /**
+     * What may be more or less of a course.
+     *
+     * @param label what is counted
+     * @param usual where to start from
+     */
+    public record Count(String label, int usual, int least, int most) {}
+
+    /**
+     * A step with its day.
+     *
+     * @param number from 0, in the order of the course
+     * @param on empty while the day it counts from is not known
+     */
+    public record Planned(int number, Step step, Optional<LocalDate> on) {}
+
+    static Course fixed(Step... steps) {
+        List<Step> all = List.copyOf(Arrays.asList(steps));
+        return new Course(Optional.empty(), count -> all);
+    }
+
+    static Course of(Count count, IntFunction<List<Step>> steps) {
+        return new Course(Optional.of(count), steps);
+    }
+
+    /** The same every week, first before it is hung. */
+    static Course weekly(Count count, String words) {
+        return of(
+                count,
+                times -> IntStream.range(0, times)
+                        .mapToObj(time -> time == 0 ? Step.before(0, words) : Step.hanging(time * WEEK, words))
+                        .toList());
+    }
+
+    /** What may be more or less; empty where nothing may. */
+    public Optional<Count> count() {
+        return count;
+    }
+
+    /** As usually done. */
+    public List<Step> steps() {
+        return steps(count.map(Count::usual).orElse(1));
+    }
+
+    /**
+     * @param number of what is counted; of no matter where nothing is
+     * @throws IllegalArgumentException if it is out of range; the sentence says so
+     */
+    public List<Step> steps(int number) {
+        count.filter(range -> number < range.least || number > range.most).ifPresent(range -> {
+            throw new IllegalArgumentException("From %d to %d %s.".formatted(range.least, range.most, range.label));
+        });
+        return steps.apply(number);
+    }
+
+    /**
+     * The steps on their days.
+     *
+     * @param number of what is counted
+     * @param beganOn day 0 of what is done before the hanging
+     * @param hungOn day 0 of what is done while it hangs
+     * @param pulledOn day 0 of what is done after, once it was pulled
+     */
+    public List<Planned> from(int number, LocalDate beganOn, LocalDate hungOn, Optional<LocalDate> pulledOn) {
+        List<Planned> planned = new ArrayList<>();
+        for (Step step : steps(number)) {
+            Optional<LocalDate> zero = switch (step.moment()) {
+                case BEFORE_HANGING -> Optional.of(beganOn);
+                case HANGING -> Optional.of(hungOn);
+                case AFTER_PULL -> pulledOn;
+                case AT_THE_TABLE -> Optional.empty();
+            };
+            planned.add(new Planned(planned.size(), step, zero.map(day -> day.plusDays(step.day()))));
+        }
+        return List.copyOf(planned);
+    }
+}

@@ -1,0 +1,138 @@
+package elvaro.core.trial;
+
+import static elvaro.core.trial.Design.Kind.ALSO_DIFFERS;
+import static elvaro.core.trial.Design.Kind.ANECDOTE;
+import static elvaro.core.trial.Design.Kind.EMPTY_ARM;
+import static elvaro.core.trial.Design.Kind.MIXED_ARM;
+import static elvaro.core.trial.Design.Kind.NOTHING_COMPARED;
+import static elvaro.core.trial.Design.Kind.NO_CONTROL;
+import static elvaro.core.trial.Design.Kind.OTHER_ANIMALS;
+import static elvaro.core.trial.Design.Kind.OTHER_START;
+import static elvaro.core.trial.Design.Kind.SEVERAL_CHANGES;
+import static elvaro.core.trial.Design.Kind.SIZES;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.params.provider.Arguments.arguments;
+
+import elvaro.core.drying.Method;
+import elvaro.core.trial.Design.Arm;
+import elvaro.core.trial.Design.Flaw;
+import elvaro.core.trial.Design.Kind;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What makes a trial fair: common practice of comparative trials, no source for the limits. */
+class DesignTest {
+
+    /** A piece, as words that say how it differs from a plain striploin of lot 41. */
+    private static Facts piece(String words) {
+        return new Facts(
+                "41A",
+                words.contains("otherLot") ? "44" : "41",
+                words.contains("otherFarm") ? "Sallow Estate" : "Hollin Farm",
+                words.contains("oldCow") ? "old cow" : "young steer",
+                words.contains("ribeye") ? "Ribeye" : "Striploin",
+                words.contains("bone"),
+                5,
+                words.contains("heavy") ? 4700 : words.contains("heavier") ? 4600 : 4000,
+                LocalDate.of(2026, 3, 2).plusDays(words.contains("later") ? 2 : words.contains("nextDay") ? 1 : 0),
+                words.contains("longer") ? 48 : 38,
+                words.contains("locker") ? "Stone Locker" : words.contains("chest") ? "Long chest" : "North Room",
+                words.contains("ice") ? Method.ON_ICE : words.contains("bag") ? Method.MEMBRANE : Method.OPEN_AIR,
+                words.contains("honey") ? "honey" : Facts.PLAIN,
+                words.contains("trimFirst") ? "trim first" : "slice first");
+    }
+
+    private static Arm arm(String name, boolean control, String... pieces) {
+        return new Arm(
+                name, control, Arrays.stream(pieces).map(DesignTest::piece).toList());
+    }
+
+    private static Design two(Factor factor, String control, String other) {
+        return new Design(factor, List.of(arm("Plain", true, control, control), arm("Other", false, other, other)));
+    }
+
+    static Stream<Arguments> designs() {
+        Design three = new Design(
+                Factor.TREATMENT,
+                List.of(
+                        arm("Plain", true, "", ""),
+                        arm("Honey", false, "honey", "honey"),
+                        arm("Bag", false, "bag", "bag")));
+        return Stream.of(
+                arguments("halves of one lot, honey on one", two(Factor.TREATMENT, "", "honey"), List.of()),
+                arguments("a day apart", two(Factor.TREATMENT, "", "honey nextDay"), List.of()),
+                arguments("a little heavier", two(Factor.TREATMENT, "", "honey heavier"), List.of()),
+                arguments("ten days more", two(Factor.DAYS, "", "longer"), List.of()),
+                arguments("another chamber", two(Factor.CHAMBER, "", "locker"), List.of()),
+                arguments("a bag", two(Factor.METHOD, "", "bag"), List.of()),
+                arguments("on ice, in the chest it needs", two(Factor.HANG_OR_ICE, "", "ice chest"), List.of()),
+                arguments("cut another way", two(Factor.BENCH_ORDER, "", "trimFirst"), List.of()),
+                arguments(
+                        "two lots, each in both arms",
+                        new Design(
+                                Factor.TREATMENT,
+                                List.of(
+                                        arm("Plain", true, "", "otherLot"),
+                                        arm("Honey", false, "honey", "honey otherLot"))),
+                        List.of()),
+                arguments(
+                        "no control",
+                        new Design(
+                                Factor.TREATMENT, List.of(arm("A", false, "", ""), arm("B", false, "honey", "honey"))),
+                        List.of(NO_CONTROL)),
+                arguments("nothing changed", two(Factor.TREATMENT, "", ""), List.of(NOTHING_COMPARED)),
+                arguments(
+                        "honey on one piece of the arm only",
+                        new Design(
+                                Factor.TREATMENT,
+                                List.of(arm("Plain", true, "", ""), arm("Honey", false, "honey", ""))),
+                        List.of(MIXED_ARM)),
+                arguments("another animal", two(Factor.TREATMENT, "", "honey otherLot"), List.of(OTHER_ANIMALS)),
+                arguments(
+                        "an old cow: the animal is the question",
+                        two(Factor.GRADE, "", "oldCow otherLot"),
+                        List.of(OTHER_ANIMALS)),
+                arguments("two days later", two(Factor.TREATMENT, "", "honey later"), List.of(OTHER_START)),
+                arguments("more than 15 % heavier", two(Factor.TREATMENT, "", "honey heavy"), List.of(SIZES)),
+                arguments(
+                        "honey and ten days more",
+                        two(Factor.TREATMENT, "", "honey longer"),
+                        List.of(SEVERAL_CHANGES, ALSO_DIFFERS)),
+                arguments(
+                        "honey in another chamber on another cut of another animal",
+                        two(Factor.TREATMENT, "", "honey locker ribeye otherLot"),
+                        List.of(SEVERAL_CHANGES, OTHER_ANIMALS, ALSO_DIFFERS, ALSO_DIFFERS)),
+                arguments(
+                        "asked about days, changed the chamber",
+                        two(Factor.DAYS, "", "locker"),
+                        List.of(NOTHING_COMPARED, ALSO_DIFFERS)),
+                arguments("a third arm in a bag", three, List.of(SEVERAL_CHANGES, ALSO_DIFFERS)),
+                arguments(
+                        "one piece each",
+                        new Design(Factor.TREATMENT, List.of(arm("Plain", true, ""), arm("Honey", false, "honey"))),
+                        List.of(ANECDOTE)),
+                arguments(
+                        "an arm without a piece",
+                        new Design(Factor.TREATMENT, List.of(arm("Plain", true, ""), arm("Honey", false))),
+                        List.of(EMPTY_ARM)));
+    }
+
+    @ParameterizedTest(name = "{0}: {2}")
+    @MethodSource("designs")
+    void a_design_has_these_flaws_and_no_others(String what, Design design, List<Kind> flaws) {
+        assertThat(design.flaws()).extracting(Flaw::kind).containsExactlyElementsOf(flaws);
+    }
+
+    @Test
+    void a_flaw_names_what_differs_in_which_arm() {
+        Flaw flaw = two(Factor.TREATMENT, "", "honey locker").flaws().get(1);
+        assertThat(flaw.sentence()).isEqualTo("The arms also differ in chamber: Plain North Room; Other Stone Locker.");
+        assertThat(flaw.mend()).isEqualTo("Make chamber the same in all arms.");
+    }
+}

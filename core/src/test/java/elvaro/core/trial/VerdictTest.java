@@ -1,0 +1,70 @@
+package elvaro.core.trial;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.core.forecast.Forecast;
+import elvaro.core.trial.Effect.Found;
+import elvaro.core.trial.Effect.Strength;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+class VerdictTest {
+
+    private static List<Found> blocks(double... values) {
+        return IntStream.range(0, values.length)
+                .mapToObj(block -> new Found("41/" + block, values[block]))
+                .toList();
+    }
+
+    @Test
+    void one_pair_is_an_anecdote_and_says_so() {
+        Effect effect = Effect.of(blocks(0.160), blocks(0.148));
+        assertThat(Verdict.of(Measure.SHRINK, effect, "Honey", "Plain").sentence())
+                .isEqualTo("Shrink: Honey 1.2 points less than Plain. An anecdote: nothing was done twice.");
+        assertThat(effect.band(0.8)).isEmpty();
+    }
+
+    @Test
+    void pairs_of_one_lot_give_an_interval_and_no_verdict_calls_arms_equal() {
+        Effect shown = Effect.of(blocks(0.160, 0.171, 0.155, 0.166), blocks(0.150, 0.160, 0.146, 0.155));
+        assertThat(shown.strength()).isEqualTo(Strength.SHOWN);
+        Effect nothing = Effect.of(blocks(0.160, 0.171, 0.155), blocks(0.170, 0.161, 0.156));
+        Verdict verdict = Verdict.of(Measure.SHRINK, nothing, "Honey", "Plain");
+        assertThat(verdict.strength()).isEqualTo(Strength.NOT_SHOWN);
+        assertThat(verdict.sentence()).endsWith("No difference is shown, which is not to say there is none.");
+    }
+
+    @Test
+    void what_the_animal_adds_to_both_arms_does_not_widen_a_paired_interval() {
+        List<Found> control = blocks(0.10, 0.15, 0.20);
+        Effect paired = Effect.of(control, blocks(0.09, 0.141, 0.191));
+        Effect apart = Effect.of(control, List.of(new Found("x", 0.09), new Found("y", 0.141), new Found("z", 0.191)));
+        assertThat(paired.strength()).isEqualTo(Strength.SHOWN);
+        assertThat(apart.strength()).isEqualTo(Strength.NOT_SHOWN);
+    }
+
+    @Test
+    void the_cost_is_told_in_money_and_in_parts_of_it() {
+        Effect effect = Effect.of(blocks(Math.log(3000), Math.log(3200)), blocks(Math.log(3190), Math.log(3390)));
+        assertThat(Verdict.ofCost(effect, 190, "EUR", "Honey", "Plain").sentence())
+                .startsWith("Cost: Honey 1.90 EUR a kg dearer than Plain, +6 % (80 %: +6 % to +7 %).");
+    }
+
+    @Test
+    void a_running_trial_says_how_much_slower_an_arm_dries_and_within_what() {
+        Drying drying = Drying.of(List.of(day(0.100, 0.004)), List.of(day(0.088, 0.004)))
+                .orElseThrow();
+        assertThat(drying.words("Honey", "Plain")).isEqualTo("Honey dries 12 % slower than Plain (80 %: 5 to 19).");
+        assertThat(Drying.of(List.of(day(0.1, 0.01)), List.of(day(0.097, 0.01)))
+                        .orElseThrow()
+                        .words("Honey", "Plain"))
+                .isEqualTo("Honey dries 3 % slower than Plain (80 %: 17 % faster to 19 % slower).");
+        assertThat(Drying.of(List.of(day(0.004, 0.001)), List.of(day(0.1, 0.01))))
+                .isEmpty();
+    }
+
+    private static Forecast.Day day(double lost, double sd) {
+        return new Forecast.Day(9, lost, lost - sd, lost + sd, sd);
+    }
+}
