@@ -191,3 +191,13 @@ export const useScaled = (body: Schema['TreatmentPlan'] | null) =>
     placeholderData: (before) => before,
     retry: false,
   });
+
+export const useRecipes = () =>
+  useQuery({ queryKey: ['recipes'], queryFn: () => answer(api.GET('/api/recipes')) });
+
+/** What was given to a piece. */
+export const useGiven = (pieceId: string) =>
+  useQuery({
+    queryKey: ['given', pieceId],
+    queryFn: () => answer(api.GET('/api/pieces/{pieceId}/treatments', { params: { path: { pieceId } } })),
+  });

@@ -10,6 +10,7 @@ export const workWords: Record<Work, string> = {
   RESEAL: 'Reseal',
   REST: 'Unwrap',
   TRIM: 'Trim',
+  TREAT: 'Treat',
   CUT: 'Cut',
   BUY: 'Buy',
   HANG: 'Hang',
@@ -48,6 +49,8 @@ export function dueWords(due: Schema['DueView']): string {
       return 'unwrap, a day in the cold';
     case 'TRIM':
       return 'trim folds and cuts even';
+    case 'TREAT':
+      return due.words ?? '';
     case 'PULL_OVERDUE':
       return `${late} past its target`;
     case 'PULL':
@@ -100,6 +103,8 @@ export const kindWords: Record<Schema['EntryView']['kind'], string> = {
   RESEALED: 'Resealed',
   RESTED: 'Unwrapped to rest',
   TRIMMED: 'Trimmed even',
+  TREATED: 'Treated',
+  STEP_DONE: 'Step done',
   MOVED: 'Moved',
   PULLED: 'Pulled',
   PILE: 'Pile',

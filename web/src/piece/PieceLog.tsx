@@ -26,7 +26,14 @@ const correctable: ReadonlySet<string> = new Set<EntryKind>([
 ]);
 
 /** What is not taken back: it is undone by what comes after. */
-const standsForGood = new Set<Entry['kind']>(['TAKEN_BACK', 'MOVED', 'CLOSED', 'REOPENED', 'PILE']);
+const standsForGood = new Set<Entry['kind']>([
+  'TAKEN_BACK',
+  'TREATED',
+  'MOVED',
+  'CLOSED',
+  'REOPENED',
+  'PILE',
+]);
 
 /** Everything that happened, the newest first. A wrong entry is corrected by another; both stay. */
 export function PieceLog({ piece }: { piece: PieceView }) {

@@ -19,6 +19,8 @@ import { PieceLog } from './PieceLog';
 import { Target } from './Target';
 import { AtTheTarget, DriftNotice, ExpectedAndFound, Reach } from './Ahead';
 import { ForecastCurve } from './ForecastCurve';
+import { Given } from '../treatment/Given';
+import { GiveDialog } from '../treatment/GiveDialog';
 
 /** Is it drying as it should, and what happened to it. */
 export default function PiecePage() {
@@ -33,6 +35,7 @@ export default function PiecePage() {
 function PieceSheet({ piece }: { piece: PieceView }) {
   const { card } = piece;
   const [doing, setDoing] = useState<EntryKind | null>(null);
+  const [treating, setTreating] = useState(false);
   const place =
     card.state === 'HANGING'
       ? `${card.chamberName}, rail ${card.rail}, place ${card.slot}`
@@ -73,7 +76,7 @@ function PieceSheet({ piece }: { piece: PieceView }) {
             <DriftNotice advice={piece.ahead.driftAdvice} />
           )}
           <Facts piece={piece} />
-          <Actions piece={piece} onDo={setDoing} />
+          <Actions piece={piece} onDo={setDoing} onTreat={() => setTreating(true)} />
           <ForecastCurve piece={piece} />
           {card.state === 'HANGING' && piece.ahead && (
             <>
@@ -95,10 +98,12 @@ function PieceSheet({ piece }: { piece: PieceView }) {
               />
             </Box>
           )}
+          <Given piece={piece} onCoat={() => setDoing('COAT_ON')} />
           <PieceLog piece={piece} />
           <Workings workings={piece.workings} />
         </Box>
       </Box>
+      {treating && <GiveDialog piece={piece} onClose={() => setTreating(false)} />}
       {doing && <EntryDialog pieceId={card.id} kind={doing} onClose={() => setDoing(null)} />}
     </Page>
   );
@@ -171,7 +176,13 @@ function Facts({ piece }: { piece: PieceView }) {
   );
 }
 
-function Actions({ piece, onDo }: { piece: PieceView; onDo: (kind: EntryKind) => void }) {
+interface ActionsProps {
+  piece: PieceView;
+  onDo: (kind: EntryKind) => void;
+  onTreat: () => void;
+}
+
+function Actions({ piece, onDo, onTreat }: ActionsProps) {
   const { card } = piece;
   const hanging = card.state === 'HANGING';
   const due = hanging && (card.dayNumber ?? 0) >= (card.targetDays ?? Infinity);
@@ -200,6 +211,7 @@ function Actions({ piece, onDo }: { piece: PieceView; onDo: (kind: EntryKind) =>
       )}
       <Button onClick={() => onDo('NOTE')}>Note</Button>
       {hanging && <Events piece={piece} onDo={onDo} />}
+      {card.state !== 'FRESH' && <Button onClick={onTreat}>Treat …</Button>}
       {hanging && <Target piece={piece} />}
       {card.state !== 'FRESH' && (
         <Button component={Link} to={`/pieces/${card.id}/prepare`}>

@@ -47,6 +47,7 @@ function Days() {
                 {workWords[work].toLowerCase()}{' '}
                 {ahead
                   .filter((task) => task.on === day && task.work === work)
+                  .filter((task, index, all) => all.findIndex(({ tag }) => tag === task.tag) === index)
                   .map((task, index) => (
                     <span key={task.tag}>
                       {index > 0 && ', '}

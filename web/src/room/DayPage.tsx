@@ -59,7 +59,7 @@ function OfChamber({ sheet, expected }: { sheet: Sheet; expected: Map<string, nu
         const weighs = due.work === 'WEIGH' || due.work === 'PULL' || due.work === 'PULL_OVERDUE';
         return (
           <Box
-            key={`${due.work} ${due.tag} ${due.cutName}`}
+            key={`${due.work} ${due.tag} ${due.cutName} ${due.words ?? ''}`}
             sx={{
               display: 'grid',
               gridTemplateColumns: '22px 5.5rem 4.5rem minmax(0, 1fr) auto',

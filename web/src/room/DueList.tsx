@@ -36,7 +36,7 @@ export function DueList({ due }: { due: Due[] }) {
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {shown.map((each) => (
           <DueRow
-            key={`${each.work} ${each.planId ?? each.tag} ${each.cutName} ${each.days}`}
+            key={`${each.work} ${each.planId ?? each.tag} ${each.cutName} ${each.days} ${each.words ?? ''}`}
             due={each}
             onDo={() => (isWeighed(each) ? setDoing(each) : decide.mutate({ due: each, verdict: 'DONE' }))}
             onDecide={() => setDeciding(each)}
@@ -74,6 +74,8 @@ function placeOf(due: Due): string | null {
       return '/plan#kept';
     case 'DECIDE':
       return `/chambers/${due.chamberId}`;
+    case 'TREAT':
+      return `/pieces/${due.pieceId}#treatments`;
     case 'LOOK':
     case 'STOP':
       return `/look?piece=${due.pieceId}`;

@@ -2,71 +2,27 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { Caution } from '../kit/Notices';
-import { useUnits } from '../kit/units';
-import { measured } from './draft';
+import { Amounts } from './Amounts';
+import { Clashes } from './Clashes';
+import { whenWords } from './moments';
 
 interface Props {
   kind: Schema['TreatmentView'];
+  /** Whether it is a recipe of the workshop's own. */
+  own: boolean;
   scaled?: Schema['ScaledView'];
 }
 
-const moments = {
-  BEFORE_HANGING: 'before hanging, day',
-  HANGING: 'hanging, day',
-  AFTER_PULL: 'after the pull, day',
-  AT_THE_TABLE: 'at the table',
-} as const;
-
-/** Nobody counts more. */
-const MOST_SPOONS = 24;
-
 /** How much, what stands against it, what to do when, and what to look for. */
-export function Advice({ kind, scaled }: Props) {
-  const units = useUnits();
-  const [whole, ...others] = scaled?.amounts ?? [];
-  const spoons = others.filter((each) => each.amount >= 0.1 && each.amount <= MOST_SPOONS);
+export function Advice({ kind, own, scaled }: Props) {
   return (
     <>
-      {whole && scaled && (
-        <Box component="section" aria-label="Amount">
-          <Typography sx={{ fontSize: 44, fontWeight: 640, lineHeight: 1.1 }} role="status">
-            {measured(whole.amount)} {whole.symbol}
-          </Typography>
-          <Typography sx={{ color: 'text.secondary' }}>
-            {spoons.map((each) => `${measured(each.amount)} ${each.symbol}`).join(' · ')}
-            {spoons.length > 0 && ' · '}
-            {measured(scaled.squareMetres)} m² of surface
-          </Typography>
-          {scaled.timesLabel && (
-            <Typography
-              sx={{ mt: 1, fontWeight: 620, color: scaled.overLabel ? 'error.main' : 'text.primary' }}
-            >
-              {measured(scaled.timesLabel)} × the dose on the label
-              {scaled.overLabel && ': more than three times. Use less.'}
-            </Typography>
-          )}
-          {!kind.onLabel && (
-            <Typography variant="body2" sx={{ mt: 1, color: 'text.secondary' }}>
-              There is no label. {kind.first?.words} is where to start from; the first trial shows more.
-            </Typography>
-          )}
-        </Box>
+      {scaled && (
+        <>
+          <Amounts scaled={scaled} unlabelled={kind.onLabel || own ? undefined : kind.first?.words} />
+          <Clashes clashes={scaled.clashes} />
+        </>
       )}
-      {scaled?.clashes.map((each) => (
-        <Box
-          key={each.clash}
-          role={each.answer === 'STOP' ? 'alert' : 'note'}
-          sx={{
-            borderLeft: '8px solid',
-            borderColor: each.answer === 'STOP' ? 'error.main' : 'warning.main',
-            bgcolor: 'background.paper',
-            px: 2,
-            py: 1.25,
-          }}
-        >
-          <strong>{each.answer === 'STOP' ? 'Stop.' : 'Think of it.'}</strong> {units.sentence(each.reason)}
-        </Box>
-      ))}
       <Box component="section" aria-label="Steps">
         <Typography variant="h2" sx={{ mb: 1 }}>
           What to do when
@@ -85,7 +41,8 @@ export function Advice({ kind, scaled }: Props) {
               }}
             >
               <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {moments[step.moment]} {step.moment !== 'AT_THE_TABLE' && step.day}
+                {whenWords[step.moment]}
+                {step.moment !== 'AT_THE_TABLE' && `, day ${step.day}`}
               </Typography>
               <Typography>{step.words}</Typography>
             </Box>

@@ -2,37 +2,38 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import InputAdornment from '@mui/material/InputAdornment';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Schema } from '../api/client';
-import { readNumber, useUnits } from '../kit/units';
 import { asCuts, methodChoices } from '../kit/choices';
 import { WeightField } from '../kit/WeightField';
-import { basisWords, firstOf, measureWords, type Draft } from './draft';
+import { DoseFields } from './DoseFields';
+import type { Draft } from './draft';
+import { InIt } from './InIt';
+import { KindSelect } from './KindSelect';
+import { MeatTemperature } from './MeatTemperature';
 
-interface Props {
-  draft: Draft;
-  kind: Schema['TreatmentView'];
-  kinds: Schema['TreatmentView'][];
-  cuts: Schema['CutView'][];
-  methods: Schema['MethodView'][];
-  onChange: (part: Partial<Draft>) => void;
+/** A treatment, and the piece somebody thinks of giving it. */
+export interface OnAPiece extends Draft {
+  cutCode: string;
+  weight: string;
+  method: Schema['TreatmentPlan']['method'];
+  sharedChamber: boolean;
+  celsius: string;
 }
 
-const inIt = [
-  ['rawGarlicOrHerbs', 'raw garlic or fresh herbs in it'],
-  ['oil', 'oil in it'],
-  ['spirit', 'a strong spirit in it'],
-  ['sharedChamber', 'other meat or food in the chamber'],
-] as const;
-
-const unread = (text: string) =>
-  text.trim() !== '' && readNumber(text) === null ? { error: true, helperText: 'Not a number.' } : {};
+interface Props {
+  draft: OnAPiece;
+  kinds: Schema['TreatmentView'][];
+  recipes: Schema['RecipeView'][];
+  cuts: Schema['CutView'][];
+  methods: Schema['MethodView'][];
+  onChange: (part: Partial<OnAPiece>) => void;
+}
 
 /** What is put on which piece. */
-export function TreatmentFields({ draft, kind, kinds, cuts, methods, onChange }: Props) {
-  const units = useUnits();
+export function TreatmentFields({ draft, kinds, recipes, cuts, methods, onChange }: Props) {
+  const kind = kinds.find((each) => each.kind === draft.kind);
+  const own = draft.recipeId !== '';
   return (
     <Box
       sx={{
@@ -42,25 +43,7 @@ export function TreatmentFields({ draft, kind, kinds, cuts, methods, onChange }:
         '& .whole': { gridColumn: '1 / -1' },
       }}
     >
-      <TextField
-        select
-        className="whole"
-        label="Treatment"
-        value={kind.kind}
-        onChange={(event) => {
-          const next = kinds.find((each) => each.kind === event.target.value);
-          if (next) {
-            onChange(firstOf(next));
-          }
-        }}
-        helperText={kind.what}
-      >
-        {kinds.map((each) => (
-          <MenuItem key={each.kind} value={each.kind}>
-            {each.label}
-          </MenuItem>
-        ))}
-      </TextField>
+      <KindSelect draft={draft} kinds={kinds} recipes={recipes} onChange={onChange} />
       <Autocomplete
         className="whole"
         size="small"
@@ -82,74 +65,25 @@ export function TreatmentFields({ draft, kind, kinds, cuts, methods, onChange }:
         size="small"
         label="Method"
         value={draft.method}
-        onChange={(event) => onChange({ method: event.target.value as Draft['method'] })}
+        onChange={(event) => onChange({ method: event.target.value as OnAPiece['method'] })}
       >
         {methodChoices(methods)}
       </TextField>
-      {kind.first && (
-        <>
-          <TextField
-            size="small"
-            label="Dose"
-            value={draft.amount}
-            onChange={(event) => onChange({ amount: event.target.value })}
-            {...unread(draft.amount)}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          />
-          <TextField
-            select
-            size="small"
-            label="Measured in"
-            value={draft.measure}
-            onChange={(event) => onChange({ measure: event.target.value as Draft['measure'] })}
-          >
-            {Object.entries(measureWords).map(([measure, words]) => (
-              <MenuItem key={measure} value={measure}>
-                {words}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextField
-            select
-            className="whole"
-            size="small"
-            label="For"
-            value={draft.basis}
-            onChange={(event) => onChange({ basis: event.target.value as Draft['basis'] })}
-          >
-            {Object.entries(basisWords).map(([basis, words]) => (
-              <MenuItem key={basis} value={basis}>
-                {words}
-              </MenuItem>
-            ))}
-          </TextField>
-        </>
+      {!own && kind?.first && <DoseFields dose={draft} onChange={onChange} />}
+      {draft.kind === 'COLD_SMOKE' && (
+        <MeatTemperature text={draft.celsius} onText={(celsius) => onChange({ celsius })} />
       )}
-      {kind.kind === 'COLD_SMOKE' && (
-        <TextField
-          className="whole"
-          size="small"
-          label="The meat measures"
-          value={draft.celsius}
-          onChange={(event) => onChange({ celsius: event.target.value })}
-          {...unread(draft.celsius)}
-          slotProps={{
-            htmlInput: { inputMode: 'decimal' },
-            input: { endAdornment: <InputAdornment position="end">{units.temperatureUnit}</InputAdornment> },
-          }}
-        />
-      )}
-      <Box className="whole" sx={{ display: 'grid' }}>
-        {inIt.map(([part, words]) => (
-          <FormControlLabel
-            key={part}
-            control={
-              <Checkbox checked={draft[part]} onChange={(_, checked) => onChange({ [part]: checked })} />
-            }
-            label={words}
+      {!own && kind?.first && <InIt contents={draft} onChange={onChange} />}
+      <FormControlLabel
+        className="whole"
+        control={
+          <Checkbox
+            checked={draft.sharedChamber}
+            onChange={(_, checked) => onChange({ sharedChamber: checked })}
           />
-        ))}
-      </Box>
+        }
+        label="other meat or food in the chamber"
+      />
     </Box>
   );
 }

@@ -1,63 +1,67 @@
 import Box from '@mui/material/Box';
-import { useCuts, useMethods, useScaled, useTreatments } from '../api/queries';
+import { useCuts, useMethods, useRecipes, useScaled, useTreatments } from '../api/queries';
 import type { Schema } from '../api/client';
 import { useDraft } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
-import { readNumber, useUnits } from '../kit/units';
+import { useUnits } from '../kit/units';
 import { Advice } from './Advice';
-import { firstOf, type Draft } from './draft';
-import { TreatmentFields } from './TreatmentFields';
+import { firstOf } from './draft';
+import { doseBody } from './GiveFields';
+import { Recipes } from './Recipes';
+import { TreatmentFields, type OnAPiece } from './TreatmentFields';
 
 /** What can be put on a piece, how much of it, and what it must not meet. */
 export default function TreatmentsPage() {
   const kinds = useTreatments();
   const cuts = useCuts();
   const methods = useMethods();
+  const recipes = useRecipes();
   const kind = kinds.data?.[0];
   const cut = cuts.data?.[0];
-  if (!kinds.data || !kind || !cuts.data || !cut || !methods.data) {
-    return <Waiting failure={kinds.error ?? cuts.error ?? methods.error} />;
+  if (!kinds.data || !kind || !cuts.data || !cut || !methods.data || !recipes.data) {
+    return <Waiting failure={kinds.error ?? cuts.error ?? methods.error ?? recipes.error} />;
   }
-  return <Chooser kinds={kinds.data} cuts={cuts.data} methods={methods.data} first={{ kind, cut }} />;
+  return (
+    <Chooser
+      kinds={kinds.data}
+      recipes={recipes.data}
+      cuts={cuts.data}
+      methods={methods.data}
+      first={{ kind, cut }}
+    />
+  );
 }
 
 interface Props {
   kinds: Schema['TreatmentView'][];
+  recipes: Schema['RecipeView'][];
   cuts: Schema['CutView'][];
   methods: Schema['MethodView'][];
   first: { kind: Schema['TreatmentView']; cut: Schema['CutView'] };
 }
 
-function Chooser({ kinds, cuts, methods, first }: Props) {
+function Chooser({ kinds, recipes, cuts, methods, first }: Props) {
   const units = useUnits();
-  const [draft, setDraft] = useDraft<Draft>('treatment', () => ({
+  const [draft, setDraft] = useDraft<OnAPiece>('treatment on a piece', () => ({
     ...firstOf(first.kind),
     cutCode: first.cut.code,
     weight: units.weightForField(3400),
     method: 'OPEN_AIR',
-    rawGarlicOrHerbs: false,
-    oil: false,
-    spirit: false,
     sharedChamber: false,
     celsius: '',
   }));
   const kind = kinds.find((each) => each.kind === draft.kind) ?? first.kind;
+  const own = recipes.find((each) => each.id === draft.recipeId);
   const grams = units.readWeight(draft.weight);
-  const amount = readNumber(draft.amount);
-  const dosed = Boolean(kind.first) && amount !== null;
   const scaled = useScaled(
     grams === null
       ? null
       : {
-          kind: kind.kind,
+          ...doseBody(draft),
           cutCode: draft.cutCode,
           grams,
           method: draft.method,
-          ...(dosed && { amount, measure: draft.measure, basis: draft.basis }),
-          rawGarlicOrHerbs: draft.rawGarlicOrHerbs,
-          oil: draft.oil,
-          spirit: draft.spirit,
           sharedChamber: draft.sharedChamber,
           ...(draft.celsius.trim() !== '' && {
             meatCelsius: units.readTemperature(draft.celsius) ?? undefined,
@@ -76,17 +80,18 @@ function Chooser({ kinds, cuts, methods, first }: Props) {
       >
         <TreatmentFields
           draft={draft}
-          kind={kind}
           kinds={kinds}
+          recipes={recipes}
           cuts={cuts}
           methods={methods}
           onChange={(part) => setDraft((before) => ({ ...before, ...part }))}
         />
         <Box sx={{ display: 'grid', gap: 3 }}>
           <ProblemNotice failure={scaled.error} />
-          <Advice kind={kind} scaled={grams === null ? undefined : scaled.data} />
+          <Advice kind={kind} own={own !== undefined} scaled={grams === null ? undefined : scaled.data} />
         </Box>
       </Box>
+      <Recipes recipes={recipes} kinds={kinds} />
     </Page>
   );
 }

@@ -29,5 +29,9 @@ test('a kind begins with its own dose; one that goes by time has none', () => {
     amount: '1',
     measure: 'TEASPOON',
     basis: 'FIVE_POUNDS',
+    recipeId: '',
+    rawGarlicOrHerbs: false,
+    oil: false,
+    spirit: false,
   });
 });

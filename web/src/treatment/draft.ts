@@ -2,20 +2,17 @@ import type { Schema } from '../api/client';
 
 type Plan = Schema['TreatmentPlan'];
 
-/** What stands in the fields, as it was typed. */
+/** A treatment as it stands in the fields. */
 export interface Draft {
   kind: Plan['kind'];
-  cutCode: string;
-  weight: string;
-  method: Plan['method'];
+  /** The workshop's own mixture, or ''. */
+  recipeId: string;
   amount: string;
   measure: NonNullable<Plan['measure']>;
   basis: NonNullable<Plan['basis']>;
   rawGarlicOrHerbs: boolean;
   oil: boolean;
   spirit: boolean;
-  sharedChamber: boolean;
-  celsius: string;
 }
 
 export const measureWords: Record<Draft['measure'], string> = {
@@ -33,13 +30,27 @@ export const basisWords: Record<Draft['basis'], string> = {
 };
 
 /** A kind with the dose to start from. */
-export const firstOf = (
-  kind: Schema['TreatmentView'],
-): Pick<Draft, 'kind' | 'amount' | 'measure' | 'basis'> => ({
+export const firstOf = (kind: Schema['TreatmentView']): Draft => ({
   kind: kind.kind,
+  recipeId: '',
   amount: kind.first ? String(kind.first.amount) : '',
   measure: kind.first?.measure ?? 'GRAM',
   basis: kind.first?.basis ?? 'KILOGRAM',
+  rawGarlicOrHerbs: false,
+  oil: false,
+  spirit: false,
+});
+
+/** A recipe of the workshop's own, with its dose and what is in it. */
+export const ofRecipe = (recipe: Schema['RecipeView']): Draft => ({
+  kind: recipe.kind,
+  recipeId: recipe.id,
+  amount: String(recipe.amount),
+  measure: 'GRAM',
+  basis: recipe.basis,
+  rawGarlicOrHerbs: recipe.rawGarlicOrHerbs,
+  oil: recipe.oil,
+  spirit: recipe.spirit,
 });
 
 /** As spoons and scales are read: three figures, no more. */

@@ -51,6 +51,10 @@ public record LogFact(
         RESTED,
         /** Folds and cuts trimmed even, and what came off not weighed. */
         TRIMMED,
+        /** Given a treatment; which one stands elsewhere under the same id. */
+        TREATED,
+        /** A step of a treatment done. */
+        STEP_DONE,
         /** Hung in another chamber. */
         MOVED,
         /** Words only. */

@@ -35,6 +35,8 @@ public record Due(Work work, long days, Optional<LocalDate> plannedOn) {
         REST,
         /** Folds and cuts: trim them even. */
         TRIM,
+        /** A step of a treatment. */
+        TREAT,
         CUT,
         /** A purchase that was planned. */
         BUY,

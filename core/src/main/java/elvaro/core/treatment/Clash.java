@@ -1,8 +1,11 @@
 package elvaro.core.treatment;
 
+import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
+import elvaro.core.question.Question;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.function.Predicate;
 
@@ -98,8 +101,22 @@ public enum Clash {
         return reason;
     }
 
+    /** What a person is asked, where it asks. */
+    public Question question() {
+        return Question.confirm("clash-" + name().toLowerCase(Locale.ROOT).replace('_', '-'), "kind", reason);
+    }
+
     /** All there are, those that stop it first. */
     public static List<Clash> in(Plan plan) {
         return Arrays.stream(values()).filter(clash -> clash.holds.test(plan)).toList();
+    }
+
+    /** The same for a piece of which only its coat is known; none where it has none. */
+    public static List<Clash> ofCoat(Coating coating, Method method) {
+        return Arrays.stream(Kind.values())
+                .filter(kind -> coating != Coating.NONE && kind.coating() == coating)
+                .findFirst()
+                .map(kind -> in(new Plan(kind, method, false, false, false, false, OptionalDouble.empty())))
+                .orElse(List.of());
     }
 }

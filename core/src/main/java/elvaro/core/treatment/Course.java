@@ -80,7 +80,7 @@ public final class Course {
      *
      * @param number of what is counted
      * @param beganOn day 0 of what is done before the hanging
-     * @param hungOn day 0 of what is done while it hangs
+     * @param hungOn day 0 of what is done while it hangs, unless it hung already when it began
      * @param pulledOn day 0 of what is done after, once it was pulled
      */
     public List<Planned> from(int number, LocalDate beganOn, LocalDate hungOn, Optional<LocalDate> pulledOn) {
@@ -88,7 +88,7 @@ public final class Course {
         for (Step step : steps(number)) {
             Optional<LocalDate> zero = switch (step.moment()) {
                 case BEFORE_HANGING -> Optional.of(beganOn);
-                case HANGING -> Optional.of(hungOn);
+                case HANGING -> Optional.of(beganOn.isAfter(hungOn) ? beganOn : hungOn);
                 case AFTER_PULL -> pulledOn;
                 case AT_THE_TABLE -> Optional.empty();
             };

@@ -66,4 +66,12 @@ public record Dose(double amount, Measure measure, Basis basis) {
     public double times(Dose label, int grams, double squareMetres) {
         return measure.in(label.measure, forPiece(grams, squareMetres)) / label.forPiece(grams, squareMetres);
     }
+
+    /** As it stands on a label, {@code 22 g per kg green weight}; whole doses without a point. */
+    public String words() {
+        String figure = amount == Math.rint(amount) ? String.valueOf((long) amount) : String.valueOf(amount);
+        return basis == Basis.PERCENT
+                ? figure + " " + basis.label()
+                : "%s %s %s".formatted(figure, measure.symbol(), basis.label());
+    }
 }

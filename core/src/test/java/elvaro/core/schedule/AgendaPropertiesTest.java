@@ -2,6 +2,7 @@ package elvaro.core.schedule;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.schedule.Agenda.Decision;
 import elvaro.core.schedule.Agenda.Item;
@@ -31,7 +32,7 @@ class AgendaPropertiesTest {
             int target = 1 + random.nextInt(90);
             Method method = Method.values()[random.nextInt(Method.values().length)];
             List<Decision> decisions = new ArrayList<>();
-            for (Task task : Task.of(method, HUNG, target)) {
+            for (Task task : Task.of(method, Coating.NONE, HUNG, target)) {
                 if (task.work() != Work.PULL && random.nextInt(3) == 0) {
                     Verdict verdict = Verdict.values()[random.nextInt(3)];
                     Optional<LocalDate> to = verdict == Verdict.MOVED
@@ -42,7 +43,8 @@ class AgendaPropertiesTest {
             }
             Map<Work, LocalDate> weighed =
                     random.nextBoolean() ? Map.of(Work.WEIGH, HUNG.plusDays(random.nextInt(target + 1))) : Map.of();
-            return new Any(Agenda.of(method, HUNG, target, decisions, weighed), decisions, target, random);
+            return new Any(
+                    Agenda.of(method, Coating.NONE, HUNG, target, decisions, weighed), decisions, target, random);
         }
     }
 

@@ -2,6 +2,7 @@ package elvaro.core.schedule;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.schedule.Agenda.Decision;
 import elvaro.core.schedule.Agenda.Verdict;
@@ -20,7 +21,7 @@ class AgendaTest {
 
     private static Agenda agenda(Integer weighedOn, Decision... decisions) {
         Map<Work, LocalDate> last = weighedOn == null ? Map.of() : Map.of(Work.WEIGH, HUNG.plusDays(weighedOn));
-        return Agenda.of(Method.OPEN_AIR, HUNG, 28, List.of(decisions), last);
+        return Agenda.of(Method.OPEN_AIR, Coating.NONE, HUNG, 28, List.of(decisions), last);
     }
 
     private static Decision decided(Work work, int plannedOn, Verdict verdict, Integer movedTo) {
@@ -106,5 +107,14 @@ class AgendaTest {
                 new Due(Work.PULL_OVERDUE, 2, Optional.empty()),
                 new Due(Work.PULL_OVERDUE, 40, Optional.empty()));
         assertThat(due.stream().sorted(Due.BY_URGENCY).map(Due::days)).containsExactly(40L, 2L, 0L, 9L, 30L);
+    }
+
+    @Test
+    void a_sugar_coat_is_looked_at_every_three_days() {
+        Agenda honey = Agenda.of(Method.OPEN_AIR, Coating.SYRUP, HUNG, 10, List.of(), Map.of());
+        assertThat(honey.tasks())
+                .filteredOn(item -> item.work() == Work.LOOK)
+                .extracting(Agenda.Item::on)
+                .containsExactly(HUNG.plusDays(3), HUNG.plusDays(6), HUNG.plusDays(9));
     }
 }

@@ -3,6 +3,7 @@ package elvaro.core.schedule;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.schedule.Load.Limits;
 import elvaro.core.schedule.Load.Stay;
@@ -104,7 +105,7 @@ class LoadTest {
 
     @Test
     void the_work_of_a_piece_is_weighing_turning_looking_and_its_pull() {
-        List<Task> tasks = Task.of(Method.OPEN_AIR, DAY, 28);
+        List<Task> tasks = Task.of(Method.OPEN_AIR, Coating.NONE, DAY, 28);
         assertThat(days(tasks, Due.Work.WEIGH)).containsExactly(1L, 3L, 7L, 14L, 21L);
         assertThat(days(tasks, Due.Work.TURN)).containsExactly(7L);
         assertThat(days(tasks, Due.Work.LOOK)).containsExactly(7L, 14L, 21L);
@@ -114,7 +115,7 @@ class LoadTest {
 
     @Test
     void what_lies_on_ice_is_drained_every_second_day_and_not_turned() {
-        List<Task> tasks = Task.of(Method.ON_ICE, DAY, 10);
+        List<Task> tasks = Task.of(Method.ON_ICE, Coating.NONE, DAY, 10);
         assertThat(days(tasks, Due.Work.CHANGE_ICE)).containsExactly(2L, 4L, 6L, 8L);
         assertThat(days(tasks, Due.Work.TURN)).isEmpty();
     }

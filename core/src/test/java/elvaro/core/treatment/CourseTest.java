@@ -39,6 +39,13 @@ class CourseTest {
     }
 
     @Test
+    void what_begins_while_it_hangs_counts_from_its_own_beginning() {
+        assertThat(Kind.COLD_SMOKE.course().from(2, HUNG.plusDays(30), HUNG, Optional.empty()))
+                .extracting(Planned::on)
+                .containsExactly(Optional.of(HUNG.plusDays(30)), Optional.of(HUNG.plusDays(37)));
+    }
+
+    @Test
     void what_is_done_after_the_pull_has_no_day_before_it() {
         LocalDate pulled = HUNG.plusDays(40);
         assertThat(days(Kind.MARINADE, 2, Optional.empty())).containsOnly(Optional.empty());

@@ -8,6 +8,7 @@ import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.Split;
 import elvaro.core.question.Question;
+import elvaro.core.treatment.Clash;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.DecisionService;
@@ -100,6 +101,11 @@ public class HangingService {
         List<Question> questions = new ArrayList<>();
         split.question().ifPresent(questions::add);
         where.values().forEach(chamber -> questions.addAll(questions(chamber, form)));
+        form.pieces().stream()
+                .filter(piece -> piece.method() != null)
+                .flatMap(piece -> Clash.ofCoat(piece.coating(), piece.method()).stream())
+                .distinct()
+                .forEach(clash -> questions.add(clash.question()));
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions);
         make(lot, form, where);
         decisions.keep(lotId, null, settled);

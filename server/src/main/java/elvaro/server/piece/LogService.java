@@ -84,6 +84,7 @@ public class LogService {
             case CLOSED, REOPENED -> "The bench is closed and opened at the bench.";
             case LOOKED, LEAKED -> "A look says what was seen.";
             case MOVED -> "A move says where to.";
+            case TREATED, STEP_DONE -> "A treatment says which one, and which step.";
             default -> null;
         };
         if (elsewhere != null) {

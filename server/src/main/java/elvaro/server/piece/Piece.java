@@ -126,6 +126,11 @@ public class Piece extends EditedRow {
         return this;
     }
 
+    /** Given a coat, or rid of it, while it hangs. */
+    public void coated(Coating coat) {
+        coating = coat;
+    }
+
     /** Its length, width and height by tape measure. */
     public Piece measuring(@Nullable Integer length, @Nullable Integer width, @Nullable Integer height) {
         lengthMm = length;

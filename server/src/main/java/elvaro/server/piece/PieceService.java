@@ -246,8 +246,20 @@ public class PieceService {
     /** Everything that hangs or waits for the bench; no costs. */
     @Transactional(readOnly = true)
     public List<Hanging> inTheRoom(ZoneId zone) {
-        Collection<PieceState> states = EnumSet.of(PieceState.HANGING, PieceState.PULLED);
-        List<Piece> found = pieces.in(states);
+        return read(pieces.in(EnumSet.of(PieceState.HANGING, PieceState.PULLED)), zone);
+    }
+
+    /** Of these pieces the ones that are cut, as the first screen has pieces. */
+    @Transactional(readOnly = true)
+    public List<Hanging> cutOf(Collection<UUID> ids, ZoneId zone) {
+        return read(
+                pieces.findAll(ids).stream()
+                        .filter(piece -> piece.state() == PieceState.CUT)
+                        .toList(),
+                zone);
+    }
+
+    private List<Hanging> read(List<Piece> found, ZoneId zone) {
         Map<UUID, PieceLog> read = logs.of(found);
         Forecaster forecaster = forecasts.forecaster();
         Instant now = clock.instant();

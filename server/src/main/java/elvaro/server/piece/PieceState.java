@@ -19,11 +19,13 @@ public enum PieceState {
             Kind.RESEALED,
             Kind.RESTED,
             Kind.TRIMMED,
+            Kind.TREATED,
+            Kind.STEP_DONE,
             Kind.MOVED,
             Kind.PULLED,
             Kind.NOTE),
-    PULLED(Kind.COAT_OFF, Kind.PILE, Kind.NOTE, Kind.CLOSED),
-    CUT(Kind.NOTE, Kind.REOPENED),
+    PULLED(Kind.COAT_OFF, Kind.PILE, Kind.TREATED, Kind.STEP_DONE, Kind.NOTE, Kind.CLOSED),
+    CUT(Kind.TREATED, Kind.STEP_DONE, Kind.NOTE, Kind.REOPENED),
     FRESH(Kind.NOTE);
 
     private final Set<Kind> next;

@@ -125,6 +125,7 @@ public class RoomService {
      * @param pieceId the piece, or absent where a lot waits
      * @param planId the planned purchase, if it is one
      * @param chamberId the chamber, where its air is to be decided about
+     * @param words what exactly, where the work alone does not say
      */
     public record DueView(
             Work work,
@@ -136,7 +137,8 @@ public class RoomService {
             @Nullable UUID chamberId,
             String tag,
             String cutName,
-            @Nullable String chamberName) {}
+            @Nullable String chamberName,
+            @Nullable String words) {}
 
     private record Task(Due due, DueView view) {}
 
@@ -159,12 +161,12 @@ public class RoomService {
         List<Task> due = new ArrayList<>();
         tasks.due(all, today, zone)
                 .forEach(each -> due.add(
-                        new Task(each.due(), dueView(each.due(), each.hanging().card()))));
+                        new Task(each.due(), dueView(each.due(), each.hanging().card(), each.words()))));
         all.stream()
                 .filter(hanging -> hanging.piece().state() == PieceState.PULLED)
                 .forEach(hanging -> {
                     Due cut = toCut(hanging, today, zone);
-                    due.add(new Task(cut, dueView(cut, hanging.card())));
+                    due.add(new Task(cut, dueView(cut, hanging.card(), null)));
                 });
         plans.open().stream()
                 .filter(plan -> !plan.hangOn().isAfter(today.plusDays(DAYS_TO_BUY)))
@@ -188,6 +190,7 @@ public class RoomService {
                             null,
                             String.valueOf(lot.number()),
                             name,
+                            null,
                             null)));
         }
         air.undecided().forEach(event -> {
@@ -219,7 +222,7 @@ public class RoomService {
         return new Due(Work.CUT, ChronoUnit.DAYS.between(pulledOn, today), Optional.empty());
     }
 
-    private static DueView dueView(Due due, PieceCard card) {
+    private static DueView dueView(Due due, PieceCard card, @Nullable String words) {
         return new DueView(
                 due.work(),
                 due.days(),
@@ -230,7 +233,8 @@ public class RoomService {
                 null,
                 card.tag(),
                 card.cutName(),
-                card.chamberName());
+                card.chamberName(),
+                words);
     }
 
     private static DueView dueView(Due due, Plan plan) {
@@ -244,7 +248,8 @@ public class RoomService {
                 null,
                 plan.name(),
                 plan.cut().name(),
-                plan.chamber().name());
+                plan.chamber().name(),
+                null);
     }
 
     private static DueView dueView(Due due, Undecided event) {
@@ -259,7 +264,8 @@ public class RoomService {
                 chamber.id(),
                 chamber.name(),
                 event.kind().label(),
-                chamber.name());
+                chamber.name(),
+                null);
     }
 
     private static ChamberView chamberView(

@@ -52,7 +52,8 @@ public class CalendarService {
         VEvent event = new VEvent(task.on(), summary(task));
         event.replace(new DtStamp(clock.instant()));
         event.add(new Uid(uid(task)));
-        event.add(new Description(task.cutName()));
+        event.add(new Description(
+                task.words() == null ? task.cutName() : "%s. %s".formatted(task.cutName(), task.words())));
         if (task.chamberName() != null) {
             event.add(new Location(task.chamberName()));
         }
@@ -70,7 +71,12 @@ public class CalendarService {
         if (task.planId() != null) {
             name = task.planId().toString();
         } else if (task.pieceId() != null) {
-            name = "%s-%s-%s".formatted(task.pieceId(), task.work(), task.plannedOn());
+            // Steps of a treatment have no other name than their words.
+            String named = task.words() == null
+                    ? String.valueOf(task.plannedOn())
+                    : UUID.nameUUIDFromBytes((task.on() + task.words()).getBytes(StandardCharsets.UTF_8))
+                            .toString();
+            name = "%s-%s-%s".formatted(task.pieceId(), task.work(), named);
         } else {
             // Two events of one chamber and day are told apart by what they are.
             String event = "%s %s %s %s".formatted(task.tag(), task.work(), task.on(), task.cutName());

@@ -23,6 +23,8 @@ import elvaro.server.reading.AirService.Undecided;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
+import elvaro.server.treatment.Treated;
+import elvaro.server.treatment.Treated.OpenStep;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -59,6 +61,7 @@ public class TaskService {
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final PieceService pieces;
     private final LookService looks;
+    private final Treated treated;
     private final PlanService plans;
     private final AirService air;
     private final WorkshopService workshops;
@@ -69,6 +72,7 @@ public class TaskService {
     TaskService(
             PieceService pieces,
             LookService looks,
+            Treated treated,
             PlanService plans,
             AirService air,
             WorkshopService workshops,
@@ -77,6 +81,7 @@ public class TaskService {
             Clock clock) {
         this.pieces = pieces;
         this.looks = looks;
+        this.treated = treated;
         this.plans = plans;
         this.air = air;
         this.workshops = workshops;
@@ -85,23 +90,34 @@ public class TaskService {
         this.clock = clock;
     }
 
-    /** What a hanging piece needs now. */
-    public record PieceDue(Hanging hanging, Due due) {}
+    /**
+     * What a piece needs now.
+     *
+     * @param words what exactly, where the work alone does not say
+     */
+    public record PieceDue(
+            Hanging hanging, Due due, @Nullable String words) {}
 
     /** @param hanging pieces that hang, as the first screen has them */
     @Transactional(readOnly = true)
     public List<PieceDue> due(List<Hanging> hanging, LocalDate today, ZoneId zone) {
         Map<UUID, List<Decision>> decisions = decisions();
         Map<UUID, List<FollowUp>> followUps = looks.followUps(hanging, zone);
-        return hanging.stream()
+        Stream<PieceDue> steps = treated.open(hanging, zone).stream()
+                .filter(step -> !step.on().isAfter(today))
+                .map(step -> new PieceDue(
+                        step.hanging(),
+                        new Due(Work.TREAT, ChronoUnit.DAYS.between(step.on(), today), Optional.empty()),
+                        step.words()));
+        Stream<PieceDue> planned = hanging.stream()
                 .filter(each -> each.piece().state() == PieceState.HANGING)
                 .flatMap(each -> {
-                    List<Due> planned = agenda(each, decisions, zone).due(today);
+                    List<Due> byPlan = agenda(each, decisions, zone).due(today);
                     List<FollowUp> made = followUps.getOrDefault(each.piece().id(), List.of());
-                    return Stream.concat(planned.stream(), madeByLooks(made, planned, today, zone))
-                            .map(due -> new PieceDue(each, due));
-                })
-                .toList();
+                    return Stream.concat(byPlan.stream(), madeByLooks(made, byPlan, today, zone))
+                            .map(due -> new PieceDue(each, due, null));
+                });
+        return Stream.concat(planned, steps).toList();
     }
 
     /** What looks made and the plan does not ask for anyway. */
@@ -131,6 +147,7 @@ public class TaskService {
                         .forEach(each -> made.stream()
                                 .filter(one -> !day(one, zone).isAfter(to))
                                 .forEach(one -> tasks.add(view(one, each.card(), day(one, zone))))));
+        treated.open(room, zone).stream().filter(step -> !step.on().isAfter(to)).forEach(step -> tasks.add(view(step)));
         for (Hanging hanging : room) {
             if (hanging.piece().state() != PieceState.HANGING) {
                 continue;
@@ -162,11 +179,27 @@ public class TaskService {
                 null,
                 card.tag(),
                 card.cutName(),
-                card.chamberName());
+                card.chamberName(),
+                null);
     }
 
     private static TaskView view(FollowUp made, PieceCard card, LocalDate on) {
-        return new TaskView(made.work(), on, null, card.id(), null, card.tag(), card.cutName(), card.chamberName());
+        return new TaskView(
+                made.work(), on, null, card.id(), null, card.tag(), card.cutName(), card.chamberName(), null);
+    }
+
+    private static TaskView view(OpenStep step) {
+        PieceCard card = step.hanging().card();
+        return new TaskView(
+                Work.TREAT,
+                step.on(),
+                null,
+                card.id(),
+                null,
+                card.tag(),
+                card.cutName(),
+                card.chamberName(),
+                step.words());
     }
 
     private static TaskView view(Undecided event, ZoneId zone) {
@@ -179,7 +212,8 @@ public class TaskService {
                 null,
                 chamber,
                 event.kind().label(),
-                chamber);
+                chamber,
+                null);
     }
 
     private static TaskView view(Plan plan) {
@@ -191,7 +225,8 @@ public class TaskService {
                 plan.id(),
                 plan.name(),
                 plan.cut().name(),
-                plan.chamber().name());
+                plan.chamber().name(),
+                null);
     }
 
     /**
@@ -263,6 +298,7 @@ public class TaskService {
                         fact -> lastDone.put(Work.LOOK, fact.at().atZone(zone).toLocalDate()));
         return Agenda.of(
                 piece.method().orElseThrow(),
+                piece.coating(),
                 piece.hungOn().orElseThrow(),
                 piece.targetDays().orElseThrow(),
                 decisions.getOrDefault(piece.id(), List.of()),

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param plannedOn the day the plan put it, by which it is named; absent for a purchase
  * @param pieceId the piece, or absent for a purchase
  * @param planId the planned purchase, if it is one
+ * @param words what exactly, where the work alone does not say
  */
 public record TaskView(
         Work work,
@@ -21,4 +22,5 @@ public record TaskView(
         @Nullable UUID planId,
         String tag,
         String cutName,
-        @Nullable String chamberName) {}
+        @Nullable String chamberName,
+        @Nullable String words) {}

@@ -8,6 +8,7 @@ import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.Kind;
 import elvaro.core.treatment.Measure;
 import elvaro.server.shared.Refusal;
+import elvaro.server.treatment.Treated.GivenShare;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -15,7 +16,9 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -24,15 +27,22 @@ import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 class TreatmentController {
+    private final RecipeService recipes;
+
+    TreatmentController(RecipeService recipes) {
+        this.recipes = recipes;
+    }
 
     /**
      * A treatment somebody thinks of giving a piece.
      *
+     * @param recipeId the workshop's own mixture, which then says kind, dose and what is in it
      * @param amount of the measure for each unit of the basis; absent for what is dosed by time
      * @param meatCelsius of the meat, where it was measured
      */
     record TreatmentPlan(
             @NotNull Kind kind,
+            @Nullable UUID recipeId,
             @NotBlank(message = "Choose the cut.") String cutCode,
 
             @NotNull(message = "The weight is needed.")
@@ -62,6 +72,8 @@ class TreatmentController {
      * What a piece gets.
      *
      * @param amounts the same amount in every measure it can be measured in; empty for what is dosed by time
+     * @param shares what of each part of the recipe; empty without one
+     * @param costMinor what the recipe's parts cost together
      * @param timesLabel how many times the dose on the label; absent without one
      * @param overLabel whether that is asked about
      * @param clashes those that stop it first
@@ -69,6 +81,8 @@ class TreatmentController {
     record ScaledView(
             List<AmountView> amounts,
             double squareMetres,
+            List<GivenShare> shares,
+            double costMinor,
             @Nullable Double timesLabel,
             boolean overLabel,
             List<ClashView> clashes) {}
@@ -85,43 +99,38 @@ class TreatmentController {
         Cut cut = CutCatalogue.find(plan.cutCode)
                 .orElseThrow(() -> Refusal.wrong("unknown-cut", "cutCode", "Choose a cut from the list."));
         double squareMetres = cut.surface().squareMetres(plan.grams);
+        Optional<OwnRecipe> own = Optional.ofNullable(plan.recipeId).map(recipes::find);
+        Kind kind = own.map(OwnRecipe::kind).orElse(plan.kind);
         List<ClashView> clashes = Clash.in(new Clash.Plan(
-                        plan.kind,
+                        kind,
                         plan.method,
-                        plan.rawGarlicOrHerbs,
-                        plan.oil,
-                        plan.spirit,
+                        own.map(OwnRecipe::rawGarlicOrHerbs).orElse(plan.rawGarlicOrHerbs),
+                        own.map(OwnRecipe::oil).orElse(plan.oil),
+                        own.map(OwnRecipe::spirit).orElse(plan.spirit),
                         plan.sharedChamber,
                         plan.meatCelsius == null ? OptionalDouble.empty() : OptionalDouble.of(plan.meatCelsius)))
                 .stream()
                 .map(clash -> new ClashView(clash, clash.answer(), clash.reason()))
                 .toList();
-        Dose dose = dose(plan);
+        Dose dose = own.isPresent() ? own.get().dose() : Doses.of(plan.amount, plan.measure, plan.basis);
         if (dose == null) {
-            return new ScaledView(List.of(), squareMetres, null, false, clashes);
+            return new ScaledView(List.of(), squareMetres, List.of(), 0, null, false, clashes);
         }
-        Double times = plan.kind
-                .onLabel()
+        double whole = dose.forPiece(plan.grams, squareMetres);
+        List<GivenShare> shares =
+                own.map(recipe -> GivenShare.of(recipe.recipe(), whole)).orElse(List.of());
+        Double times = kind.onLabel()
                 .filter(label -> label.measure().weighs() == dose.measure().weighs())
                 .map(label -> dose.times(label, plan.grams, squareMetres))
                 .orElse(null);
         return new ScaledView(
-                amounts(dose.measure(), dose.forPiece(plan.grams, squareMetres)),
+                amounts(dose.measure(), whole),
                 squareMetres,
+                shares,
+                shares.stream().mapToDouble(GivenShare::costMinor).sum(),
                 times,
                 times != null && times > Dose.LABEL_TIMES,
                 clashes);
-    }
-
-    private static @Nullable Dose dose(TreatmentPlan plan) {
-        if (plan.amount == null || plan.measure == null || plan.basis == null) {
-            return null;
-        }
-        try {
-            return new Dose(plan.amount, plan.measure, plan.basis);
-        } catch (IllegalArgumentException wrong) {
-            throw Refusal.wrong("invalid", "amount", String.valueOf(wrong.getMessage()));
-        }
     }
 
     private static List<AmountView> amounts(Measure measure, double amount) {

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param onTheSurface what the drying reckons with, as it stands in a sentence
  * @param first the dose to start from; absent for what is dosed by time
  * @param onLabel absent where there is no label
+ * @param count what of its course may be more or less; absent where nothing may
  */
 record TreatmentView(
         Kind kind,
@@ -24,28 +25,17 @@ record TreatmentView(
         @Nullable DoseView first,
         @Nullable DoseView onLabel,
         List<TreatmentStep> steps,
+        @Nullable CountView count,
         String lookFor,
         String nextTime) {
 
     record DoseView(double amount, Measure measure, Dose.Basis basis, String words) {
         private static DoseView of(Dose dose) {
-            return new DoseView(
-                    dose.amount(),
-                    dose.measure(),
-                    dose.basis(),
-                    "%s %s %s"
-                            .formatted(
-                                    // whole doses without a point
-                                    dose.amount() == Math.rint(dose.amount())
-                                            ? String.valueOf((long) dose.amount())
-                                            : String.valueOf(dose.amount()),
-                                    dose.basis() == Dose.Basis.PERCENT
-                                            ? ""
-                                            : dose.measure().symbol(),
-                                    dose.basis().label())
-                            .replaceAll(" +", " "));
+            return new DoseView(dose.amount(), dose.measure(), dose.basis(), dose.words());
         }
     }
+
+    record CountView(String label, int usual, int least, int most) {}
 
     record TreatmentStep(int day, Step.Moment moment, String words) {}
 
@@ -61,6 +51,10 @@ record TreatmentView(
                 kind.course().steps().stream()
                         .map(step -> new TreatmentStep(step.day(), step.moment(), step.words()))
                         .toList(),
+                kind.course()
+                        .count()
+                        .map(count -> new CountView(count.label(), count.usual(), count.least(), count.most()))
+                        .orElse(null),
                 kind.lookFor(),
                 kind.nextTime());
     }

@@ -35,9 +35,11 @@ class WorkshopsApartIT {
             String plan,
             String device,
             String scale,
-            String look) {
+            String look,
+            String recipe,
+            String treatment) {
         List<String> ids() {
-            return List.of(chamber, lot, hanging, pulled, entry, person, plan, device, scale, look);
+            return List.of(chamber, lot, hanging, pulled, entry, person, plan, device, scale, look, recipe, treatment);
         }
     }
 
@@ -59,6 +61,12 @@ class WorkshopsApartIT {
         client.must(client.put("/api/pieces/%s/looks/%s".formatted(pieces.get(0), look), Client.lookBody()));
         String scale = UUID.randomUUID().toString();
         client.deviceToken(scale, null);
+        String recipe = UUID.randomUUID().toString();
+        client.must(client.put("/api/recipes/" + recipe, Client.recipeBody()));
+        String treatment = UUID.randomUUID().toString();
+        Map<String, Object> rub = Client.treatmentBody("PASTE");
+        rub.put("recipeId", recipe);
+        client.must(client.put("/api/pieces/%s/treatments/%s".formatted(pieces.get(0), treatment), rub));
         String lot = client.get("/api/pieces/" + pieces.get(0))
                 .body()
                 .at("/card/lotId")
@@ -73,7 +81,9 @@ class WorkshopsApartIT {
                 plan,
                 device,
                 scale,
-                look);
+                look,
+                recipe,
+                treatment);
     }
 
     /** A body each writing endpoint accepts, naming the other workshop's things. */
@@ -140,6 +150,12 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/pieces/{id}/looks/{entryId}/photos/{photoId}", Map.of());
         bodies.put(
                 "PUT /api/pieces/{id}/discard/{entryId}", Map.of("grams", 3000, "words", "mine", "answers", Map.of()));
+        bodies.put("PUT /api/recipes/{id}", Client.recipeBody());
+        bodies.put("PUT /api/pieces/{pieceId}/treatments/{entryId}", Client.treatmentBody("SPIRIT_SPRAY"));
+        bodies.put(
+                "PUT /api/pieces/{pieceId}/treatments/{treatmentId}/steps/{entryId}",
+                Map.of("number", 0, "words", "mine", "answers", Map.of()));
+        bodies.put("PUT /api/pieces/{pieceId}/treatments/{treatmentId}/back/{entryId}", Map.of("words", "mine"));
         bodies.put("PUT /api/bench/{pieceId}/order", Map.of("order", "SLICE_FIRST"));
         bodies.put("PUT /api/bench/{pieceId}/close/{entryId}", Map.of("answers", Map.of()));
         bodies.put("PUT /api/bench/{pieceId}/reopen/{entryId}", Map.of("reason", "mine"));
@@ -191,7 +207,8 @@ class WorkshopsApartIT {
                 "people", house.person(),
                 "plans", house.plan(),
                 "devices", house.device(),
-                "scales", house.scale());
+                "scales", house.scale(),
+                "recipes", house.recipe());
         String id = ids.getOrDefault(pattern.split("/")[2], piece);
         return pattern.replace("{id}", id)
                         .replace("{pieceId}", piece)
@@ -200,6 +217,7 @@ class WorkshopsApartIT {
                                 pattern.contains("/photos/")
                                         ? house.look()
                                         : UUID.randomUUID().toString())
+                        .replace("{treatmentId}", house.treatment())
                         .replace("{photoId}", UUID.randomUUID().toString())
                         .replace("{decisionId}", UUID.randomUUID().toString())
                         .replace("{tickId}", UUID.randomUUID().toString())
@@ -227,6 +245,9 @@ class WorkshopsApartIT {
                 "look",
                 "look_photo",
                 "piece_move",
+                "recipe",
+                "treatment",
+                "treatment_step",
                 "decision",
                 "piece_plan",
                 "plan",

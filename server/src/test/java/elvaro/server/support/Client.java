@@ -251,6 +251,44 @@ public final class Client {
         return must(put("/api/devices/" + id, body)).body().path("token").asString();
     }
 
+    /** A treatment of a kind, nothing measured and nothing weighed on yet. */
+    public static Map<String, Object> treatmentBody(String kind) {
+        return new java.util.HashMap<>(Map.of(
+                "kind",
+                kind,
+                "exactly",
+                "",
+                "coatGrams",
+                0,
+                "rawGarlicOrHerbs",
+                false,
+                "oil",
+                false,
+                "spirit",
+                false,
+                "answers",
+                Map.of("no-dose", "")));
+    }
+
+    /** Ten grams a kilogram, three parts of porcini powder to one of salt. */
+    public static Map<String, Object> recipeBody() {
+        return new java.util.HashMap<>(Map.ofEntries(
+                Map.entry("version", 0),
+                Map.entry("name", "Porcini rub"),
+                Map.entry("kind", "PASTE"),
+                Map.entry("amount", 10),
+                Map.entry("basis", "KILOGRAM"),
+                Map.entry(
+                        "parts",
+                        List.of(
+                                Map.of("name", "porcini powder", "parts", 3, "priceMinorPerKg", 9000),
+                                Map.of("name", "salt", "parts", 1, "priceMinorPerKg", 100))),
+                Map.entry("rawGarlicOrHerbs", false),
+                Map.entry("oil", false),
+                Map.entry("spirit", false),
+                Map.entry("note", "")));
+    }
+
     /** A purchase of two striploins, to be hung in ten days. */
     public static Map<String, Object> planBody(String id, String chamberId) {
         return new java.util.HashMap<>(Map.ofEntries(

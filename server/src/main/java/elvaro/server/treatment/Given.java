@@ -1,0 +1,42 @@
+package elvaro.server.treatment;
+
+import elvaro.core.treatment.Dose;
+import elvaro.core.treatment.Kind;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A treatment as it can be given to any piece.
+ *
+ * @param recipeId the workshop's own mixture, if it is one
+ * @param exactly what was used, in words
+ * @param dose absent for what is dosed by time, or by nobody
+ * @param number how many days or times; absent for as usual
+ */
+public record Given(
+        Kind kind,
+        @Nullable UUID recipeId,
+        String exactly,
+        @Nullable Dose dose,
+        @Nullable Integer number,
+        boolean rawGarlicOrHerbs,
+        boolean oil,
+        boolean spirit) {
+
+    /** As it stands in a list: {@code Sugar or syrup coat, buckwheat honey, 22 g per kg green weight}. */
+    public String words() {
+        StringBuilder words = new StringBuilder(kind.label());
+        if (!exactly.isEmpty()) {
+            words.append(", ").append(exactly);
+        }
+        if (dose != null) {
+            words.append(", ").append(dose.words());
+        }
+        kind.course()
+                .count()
+                .filter(count -> number != null && number != count.usual())
+                .ifPresent(
+                        count -> words.append(", ").append(number).append(' ').append(count.label()));
+        return words.toString();
+    }
+}

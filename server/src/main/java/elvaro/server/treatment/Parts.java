@@ -1,0 +1,23 @@
+package elvaro.server.treatment;
+
+import elvaro.core.treatment.Recipe.Part;
+import jakarta.persistence.AttributeConverter;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The parts of a recipe as one column of JSON: they are read and changed as a whole. */
+class Parts implements AttributeConverter<List<Part>, String> {
+    private static final JsonMapper JSON = new JsonMapper();
+
+    @Override
+    public String convertToDatabaseColumn(@Nullable List<Part> parts) {
+        return JSON.writeValueAsString(parts == null ? List.of() : parts);
+    }
+
+    @Override
+    public List<Part> convertToEntityAttribute(@Nullable String column) {
+        return column == null ? List.of() : JSON.readValue(column, new TypeReference<>() {});
+    }
+}

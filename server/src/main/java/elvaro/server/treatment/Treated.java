@@ -1,0 +1,299 @@
+package elvaro.server.treatment;
+
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.treatment.Course.Planned;
+import elvaro.core.treatment.Dose;
+import elvaro.core.treatment.Measure;
+import elvaro.core.treatment.Recipe;
+import elvaro.core.treatment.Step;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceService.Hanging;
+import elvaro.server.piece.PieceView.EntryView;
+import elvaro.server.settings.WorkshopService;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What was given to pieces, and which of its steps are done. */
+@Service
+@Transactional(readOnly = true)
+public class Treated {
+    /** Nobody goes on with a treatment that began longer ago. */
+    private static final int LONGEST_AFTER_DAYS = 120;
+
+    /** Kinds that go on after the day of the pull. */
+    private static final Set<elvaro.core.treatment.Kind> BEYOND_THE_PULL = Arrays.stream(
+                    elvaro.core.treatment.Kind.values())
+            .filter(kind -> kind.course().steps().stream()
+                    .anyMatch(step -> step.moment() == Step.Moment.AFTER_PULL && step.day() > 0))
+            .collect(Collectors.toSet());
+
+    private final TreatmentRepository rows;
+    private final RecipeService recipes;
+    private final PieceService pieces;
+    private final WorkshopService workshops;
+
+    Treated(TreatmentRepository rows, RecipeService recipes, PieceService pieces, WorkshopService workshops) {
+        this.rows = rows;
+        this.recipes = recipes;
+        this.pieces = pieces;
+        this.workshops = workshops;
+    }
+
+    /**
+     * A treatment of a piece.
+     *
+     * @param words what was done, in one line
+     * @param amount of the dose for this piece, with its measure; absent where there is none
+     * @param shares what of each part of the recipe
+     */
+    public record GivenView(
+            UUID id,
+            elvaro.core.treatment.Kind kind,
+            String label,
+            String words,
+            @Nullable String amount,
+            List<GivenShare> shares,
+            LocalDate beganOn,
+            Instant at,
+            String by,
+            int costMinor,
+            List<GivenStep> steps,
+            String lookFor,
+            String nextTime) {}
+
+    /** What of one part of a recipe. */
+    public record GivenShare(String name, double grams, double costMinor) {
+        static List<GivenShare> of(Recipe recipe, double grams) {
+            return recipe.amounts(grams).stream()
+                    .map(part -> new GivenShare(part.name(), part.grams(), part.costMinor()))
+                    .toList();
+        }
+    }
+
+    /**
+     * A step of it.
+     *
+     * @param on the day it is to be done; absent while that is not known
+     * @param doneAt absent while it is not done
+     */
+    public record GivenStep(
+            int number,
+            String words,
+            Step.Moment moment,
+            @Nullable LocalDate on,
+            boolean measuresMeat,
+            boolean done,
+            @Nullable Instant doneAt,
+            @Nullable String by) {}
+
+    /** A step that is to be done. */
+    public record OpenStep(Hanging hanging, String words, LocalDate on) {}
+
+    /** What was given to a piece and not taken back, in the order it was given. */
+    List<Treatment> standing(UUID pieceId) {
+        Map<UUID, EntryView> entries = standingEntries(pieceId);
+        return rows.ofPieces(List.of(pieceId)).stream()
+                .filter(each -> entries.containsKey(each.id()))
+                .sorted(Comparator.comparing(each -> entries.get(each.id()).happenedAt()))
+                .toList();
+    }
+
+    /** The numbers of the steps that are done. */
+    Set<Integer> done(Treatment treatment) {
+        Map<UUID, EntryView> entries = standingEntries(treatment.pieceId());
+        return rows.stepsOfPieces(List.of(treatment.pieceId())).stream()
+                .filter(step -> step.treatmentId().equals(treatment.id()) && entries.containsKey(step.id()))
+                .map(StepDone::number)
+                .collect(Collectors.toSet());
+    }
+
+    /** The steps of a treatment on their days. */
+    List<Planned> steps(Piece piece, Treatment treatment) {
+        return steps(piece, treatment, pulledOn(piece.id()));
+    }
+
+    private static List<Planned> steps(Piece piece, Treatment treatment, Optional<LocalDate> pulledOn) {
+        LocalDate hungOn = piece.hungOn().orElse(treatment.beganOn());
+        return treatment.kind().course().from(treatment.number(), treatment.beganOn(), hungOn, pulledOn);
+    }
+
+    private Optional<LocalDate> pulledOn(UUID pieceId) {
+        ZoneId zone = workshops.mine().zone();
+        return pieces.log(pieceId).stream()
+                .filter(entry -> entry.stands() && entry.kind() == Kind.PULLED)
+                .map(entry -> entry.happenedAt().atZone(zone).toLocalDate())
+                .findFirst();
+    }
+
+    private Map<UUID, EntryView> standingEntries(UUID pieceId) {
+        return pieces.log(pieceId).stream()
+                .filter(EntryView::stands)
+                .collect(Collectors.toMap(EntryView::id, Function.identity()));
+    }
+
+    /** Every treatment of a piece, with its steps, in the order they were given. */
+    public List<GivenView> of(UUID pieceId) {
+        Piece piece = pieces.find(pieceId);
+        Map<UUID, EntryView> entries = standingEntries(pieceId);
+        List<StepDone> done = rows.stepsOfPieces(List.of(pieceId)).stream()
+                .filter(step -> entries.containsKey(step.id()))
+                .toList();
+        return standing(pieceId).stream()
+                .map(each -> view(piece, each, entries, done))
+                .toList();
+    }
+
+    private GivenView view(Piece piece, Treatment treatment, Map<UUID, EntryView> entries, List<StepDone> done) {
+        Given given = treatment.given();
+        EntryView entry = entries.get(treatment.id());
+        Dose dose = given.dose();
+        double whole = dose == null ? 0 : dose.forPiece(piece.greenGrams(), TreatmentService.squareMetres(piece));
+        boolean smoke = treatment.kind() == elvaro.core.treatment.Kind.COLD_SMOKE;
+        List<GivenStep> steps = steps(piece, treatment).stream()
+                .map(step -> done.stream()
+                        .filter(each -> each.treatmentId().equals(treatment.id()) && each.number() == step.number())
+                        .findFirst()
+                        .map(each -> entries.get(each.id()))
+                        .map(over -> view(step, smoke, over))
+                        .orElseGet(() -> view(step, smoke, null)))
+                .toList();
+        return new GivenView(
+                treatment.id(),
+                treatment.kind(),
+                treatment.kind().label(),
+                given.words(),
+                dose == null ? null : measured(whole, dose.measure()),
+                given.recipeId() == null
+                        ? List.of()
+                        : GivenShare.of(recipes.find(given.recipeId()).recipe(), whole),
+                treatment.beganOn(),
+                entry.happenedAt(),
+                entry.by(),
+                treatment.costMinor(),
+                steps,
+                treatment.kind().lookFor(),
+                treatment.kind().nextTime());
+    }
+
+    private static GivenStep view(Planned step, boolean smoke, @Nullable EntryView over) {
+        return new GivenStep(
+                step.number(),
+                step.step().words(),
+                step.step().moment(),
+                step.on().orElse(null),
+                smoke,
+                over != null,
+                over == null ? null : over.happenedAt(),
+                over == null ? null : over.by());
+    }
+
+    /** As spoons and scales are read: three figures, no more. */
+    private static String measured(double amount, Measure measure) {
+        return BigDecimal.valueOf(amount)
+                        .round(new MathContext(3))
+                        .stripTrailingZeros()
+                        .toPlainString()
+                + " " + measure.symbol();
+    }
+
+    /** What each of these pieces was given, in words; pieces that were given nothing are left out. */
+    public Map<UUID, String> words(Collection<UUID> pieceIds) {
+        Map<UUID, List<Given>> given = given(pieceIds);
+        return given.entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey,
+                        each -> each.getValue().stream().map(Given::words).collect(Collectors.joining("; "))));
+    }
+
+    /** What each of these pieces was given; pieces that were given nothing are left out. */
+    public Map<UUID, List<Given>> given(Collection<UUID> pieceIds) {
+        Map<UUID, List<EntryView>> logs = pieces.logs(pieceIds);
+        Map<UUID, List<Given>> given = new HashMap<>();
+        for (Treatment treatment : rows.ofPieces(pieceIds)) {
+            logs.getOrDefault(treatment.pieceId(), List.of()).stream()
+                    .filter(entry -> entry.id().equals(treatment.id()) && entry.stands())
+                    .findFirst()
+                    .ifPresent(entry -> given.computeIfAbsent(treatment.pieceId(), piece -> new ArrayList<>())
+                            .add(treatment.given()));
+        }
+        return given;
+    }
+
+    /**
+     * Steps that are not done and have their day, the earliest first: of what hangs or waits for the bench, and of what was cut
+     * lately and is not done with.
+     *
+     * @param room what hangs or waits, as the first screen has it
+     */
+    public List<OpenStep> open(List<Hanging> room, ZoneId zone) {
+        LocalDate since = workshops.today().minusDays(LONGEST_AFTER_DAYS);
+        List<Hanging> hanging = new ArrayList<>(room);
+        List<UUID> given = rows.piecesGiven(BEYOND_THE_PULL, since);
+        if (!given.isEmpty()) {
+            hanging.addAll(pieces.cutOf(given, zone));
+        }
+        return openOf(hanging, zone);
+    }
+
+    private List<OpenStep> openOf(List<Hanging> hanging, ZoneId zone) {
+        List<UUID> ids = hanging.stream()
+                .filter(each -> each.log().last(Kind.TREATED).isPresent())
+                .map(each -> each.piece().id())
+                .toList();
+        if (ids.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, List<Treatment>> given =
+                rows.ofPieces(ids).stream().collect(Collectors.groupingBy(Treatment::pieceId));
+        Map<UUID, List<StepDone>> done =
+                rows.stepsOfPieces(ids).stream().collect(Collectors.groupingBy(StepDone::treatmentId));
+        List<OpenStep> open = new ArrayList<>();
+        for (Hanging each : hanging) {
+            PieceLog log = each.log();
+            Set<UUID> standing = log.standing().stream().map(LogFact::id).collect(Collectors.toSet());
+            Optional<LocalDate> pulledOn =
+                    log.pull().map(pull -> pull.at().atZone(zone).toLocalDate());
+            given.getOrDefault(each.piece().id(), List.of()).stream()
+                    .filter(treatment -> standing.contains(treatment.id()))
+                    .forEach(treatment -> {
+                        Set<Integer> over = done.getOrDefault(treatment.id(), List.of()).stream()
+                                .filter(step -> standing.contains(step.id()))
+                                .map(StepDone::number)
+                                .collect(Collectors.toSet());
+                        steps(each.piece(), treatment, pulledOn).stream()
+                                .filter(step -> !over.contains(step.number()) && suits(step, pulledOn))
+                                .forEach(step -> step.on()
+                                        .ifPresent(on -> open.add(
+                                                new OpenStep(each, step.step().words(), on))));
+                    });
+        }
+        open.sort(Comparator.comparing(OpenStep::on));
+        return open;
+    }
+
+    /** What was to be done before the pull and was not is no longer to be done after it. */
+    private static boolean suits(Planned step, Optional<LocalDate> pulledOn) {
+        return pulledOn.isEmpty() || step.step().moment() == Step.Moment.AFTER_PULL;
+    }
+}

@@ -1,0 +1,96 @@
+package elvaro.server.treatment;
+
+import elvaro.core.treatment.Dose;
+import elvaro.core.treatment.Kind;
+import elvaro.core.treatment.Measure;
+import elvaro.server.shared.WorkshopRow;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
+
+/** What was done to a piece, under the id of the log entry that says when and by whom. Written once. */
+@Entity
+@Immutable
+@Table(name = "treatment")
+@NullUnmarked
+class Treatment extends WorkshopRow {
+    private UUID pieceId;
+
+    @Enumerated(EnumType.STRING)
+    private Kind kind;
+
+    private UUID recipeId;
+    private String exactly;
+    private Double amount;
+
+    @Enumerated(EnumType.STRING)
+    private Measure measure;
+
+    @Enumerated(EnumType.STRING)
+    private Dose.Basis basis;
+
+    private Integer number;
+    private LocalDate beganOn;
+    private int costMinor;
+    private boolean rawGarlicOrHerbs;
+    private boolean oil;
+    private boolean spirit;
+
+    protected Treatment() {}
+
+    Treatment(UUID entryId, UUID pieceId, Given given, LocalDate beganOn, int costMinor) {
+        super(entryId);
+        this.pieceId = pieceId;
+        this.kind = given.kind();
+        this.recipeId = given.recipeId();
+        this.exactly = given.exactly();
+        this.amount = given.dose() == null ? null : given.dose().amount();
+        this.measure = given.dose() == null ? null : given.dose().measure();
+        this.basis = given.dose() == null ? null : given.dose().basis();
+        this.number = given.number();
+        this.beganOn = beganOn;
+        this.costMinor = costMinor;
+        this.rawGarlicOrHerbs = given.rawGarlicOrHerbs();
+        this.oil = given.oil();
+        this.spirit = given.spirit();
+    }
+
+    /** What was done, apart from to which piece and when. */
+    Given given() {
+        return new Given(kind, recipeId, exactly, dose(), number, rawGarlicOrHerbs, oil, spirit);
+    }
+
+    private @Nullable Dose dose() {
+        return amount == null ? null : new Dose(amount, measure, basis);
+    }
+
+    UUID pieceId() {
+        return pieceId;
+    }
+
+    Kind kind() {
+        return kind;
+    }
+
+    /** How many days or times; as usual where nobody said. */
+    int number() {
+        return Optional.ofNullable(number)
+                .or(() -> kind.course().count().map(count -> count.usual()))
+                .orElse(1);
+    }
+
+    LocalDate beganOn() {
+        return beganOn;
+    }
+
+    int costMinor() {
+        return costMinor;
+    }
+}

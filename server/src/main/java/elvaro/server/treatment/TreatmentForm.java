@@ -1,0 +1,50 @@
+package elvaro.server.treatment;
+
+import elvaro.core.treatment.Dose;
+import elvaro.core.treatment.Kind;
+import elvaro.core.treatment.Measure;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A treatment to be given to a piece.
+ *
+ * @param recipeId the workshop's own mixture, which then says the dose and what is in it
+ * @param exactly what is used, in words
+ * @param number how many days or times; absent for as usual
+ * @param beganOn the day it begins; absent for today
+ * @param coatGrams what was weighed on already, 0 for nothing yet
+ * @param costMinor what it costs; absent to have it worked out of the recipe
+ * @param answers to questions it raised, by question
+ */
+public record TreatmentForm(
+        @NotNull(message = "Choose the treatment.") Kind kind,
+        @Nullable UUID recipeId,
+
+        @NotNull @Size(max = 200, message = "Say it in fewer words.")
+        String exactly,
+
+        @Nullable @Max(value = 100_000, message = "That is more than any piece takes.")
+        Double amount,
+
+        @Nullable Measure measure,
+        Dose.@Nullable Basis basis,
+        @Nullable Integer number,
+        @Nullable LocalDate beganOn,
+
+        @NotNull @Min(value = 0, message = "A coat weighs 0 g or more.") @Max(value = 200_000, message = "Too heavy.")
+        Integer coatGrams,
+
+        @Nullable @Min(value = 0, message = "The cost is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
+        Integer costMinor,
+
+        boolean rawGarlicOrHerbs,
+        boolean oil,
+        boolean spirit,
+        @NotNull Map<String, String> answers) {}

@@ -1,0 +1,25 @@
+package elvaro.server.treatment;
+
+import elvaro.core.treatment.Kind;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface TreatmentRepository extends Repository<Treatment, UUID> {
+    Optional<Treatment> findById(UUID id);
+
+    @Query("select t from Treatment t where t.pieceId in :pieceIds")
+    List<Treatment> ofPieces(Collection<UUID> pieceIds);
+
+    @Query("select s from StepDone s where s.pieceId in :pieceIds")
+    List<StepDone> stepsOfPieces(Collection<UUID> pieceIds);
+
+    @Query("select distinct t.pieceId from Treatment t where t.kind in :kinds and t.beganOn >= :since")
+    List<UUID> piecesGiven(Collection<Kind> kinds, LocalDate since);
+
+    Treatment save(Treatment treatment);
+}

@@ -1,0 +1,304 @@
+package elvaro.server.treatment;
+
+import static elvaro.core.working.Figures.whole;
+
+import elvaro.core.drying.Coating;
+import elvaro.core.drying.Method;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.question.Question;
+import elvaro.core.treatment.Clash;
+import elvaro.core.treatment.Course.Planned;
+import elvaro.core.treatment.Dose;
+import elvaro.server.lot.DecisionService;
+import elvaro.server.piece.EntryForm;
+import elvaro.server.piece.LogService;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceState;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Answers;
+import elvaro.server.shared.Refusal;
+import jakarta.persistence.EntityManager;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Giving treatments to pieces, and doing their steps. A treatment is an entry of the piece's log with more under its id; it is
+ * taken back by an entry.
+ */
+@Service
+@Transactional
+public class TreatmentService {
+    private final TreatmentRepository rows;
+    private final RecipeService recipes;
+    private final PieceService pieces;
+    private final LogService log;
+    private final DecisionService decisions;
+    private final WorkshopService workshops;
+    private final Treated treated;
+    private final EntityManager entities;
+
+    TreatmentService(
+            TreatmentRepository rows,
+            RecipeService recipes,
+            PieceService pieces,
+            LogService log,
+            DecisionService decisions,
+            WorkshopService workshops,
+            Treated treated,
+            EntityManager entities) {
+        this.rows = rows;
+        this.recipes = recipes;
+        this.pieces = pieces;
+        this.log = log;
+        this.decisions = decisions;
+        this.workshops = workshops;
+        this.treated = treated;
+        this.entities = entities;
+    }
+
+    /**
+     * Gives a treatment to a piece; sent again, it is given once.
+     *
+     * @throws Refusal if the piece does not take it, a clash stops it, or a question is open
+     */
+    public void give(UUID pieceId, UUID entryId, TreatmentForm form) {
+        Piece piece = log.lock(pieceId); // A retry finds what the first one kept.
+        if (rows.findById(entryId).isPresent()) {
+            return;
+        }
+        Given given = given(form);
+        LocalDate beganOn = beganOn(piece, given, form);
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(piece, given));
+        log.writeFor(pieceId, entryId, entry(Kind.TREATED, 0, given.words()));
+        int cost = cost(piece, given, form);
+        rows.save(new Treatment(entryId, pieceId, given, beganOn, cost));
+        piece.costing(piece.consumablesMinor() + cost);
+        if (piece.state() == PieceState.HANGING && heavier(given.kind().coating(), piece.coating())) {
+            piece.coated(given.kind().coating());
+        }
+        if (form.coatGrams() > 0) {
+            log.writeFor(pieceId, after(entryId, "coat"), entry(Kind.COAT_ON, form.coatGrams(), ""));
+        }
+        decisions.keep(piece.lot().id(), pieceId, settled);
+    }
+
+    private Given given(TreatmentForm form) {
+        if (form.recipeId() != null) {
+            OwnRecipe own = recipes.find(form.recipeId());
+            String exactly = (own.name() + " " + form.exactly()).strip();
+            return new Given(
+                    own.kind(),
+                    own.id(),
+                    exactly.substring(0, Math.min(200, exactly.length())),
+                    own.dose(),
+                    form.number(),
+                    own.rawGarlicOrHerbs(),
+                    own.oil(),
+                    own.spirit());
+        }
+        Dose dose = Doses.of(form.amount(), form.measure(), form.basis());
+        return new Given(
+                form.kind(),
+                null,
+                form.exactly().strip(),
+                dose,
+                form.number(),
+                form.rawGarlicOrHerbs(),
+                form.oil(),
+                form.spirit());
+    }
+
+    private LocalDate beganOn(Piece piece, Given given, TreatmentForm form) {
+        LocalDate today = workshops.today();
+        LocalDate beganOn = form.beganOn() == null ? today : form.beganOn();
+        if (beganOn.isAfter(today)) {
+            throw Refusal.wrong("future-date", "beganOn", "It cannot have begun in the future.");
+        }
+        if (beganOn.isBefore(piece.lot().receivedOn())) {
+            throw Refusal.wrong("before-arrival", "beganOn", "It cannot have begun before the lot came.");
+        }
+        try {
+            given.kind().course().steps(number(given));
+        } catch (IllegalArgumentException wrong) {
+            throw Refusal.wrong("invalid", "number", String.valueOf(wrong.getMessage()));
+        }
+        return beganOn;
+    }
+
+    private static int number(Given given) {
+        return Optional.ofNullable(given.number())
+                .or(() -> given.kind().course().count().map(count -> count.usual()))
+                .orElse(1);
+    }
+
+    /** What is to be asked before it is given; what stops it is refused. */
+    private List<Question> questions(Piece piece, Given given) {
+        List<Question> questions = new ArrayList<>();
+        piece.method()
+                .ifPresent(method -> questions.addAll(clashes(new Clash.Plan(
+                        given.kind(),
+                        method,
+                        given.rawGarlicOrHerbs(),
+                        given.oil(),
+                        given.spirit(),
+                        inCompany(piece),
+                        OptionalDouble.of(0))))); // The meat is measured at each burst of smoke, not now.
+        Dose dose = given.dose();
+        if (dose == null && given.kind().first().isPresent()) {
+            questions.add(Question.confirm(
+                    "no-dose", "amount", "No dose is written down: next time nobody will know how much it was."));
+        }
+        given.kind()
+                .onLabel()
+                .filter(label -> dose != null
+                        && label.measure().weighs() == dose.measure().weighs())
+                .map(label -> dose.times(label, piece.greenGrams(), squareMetres(piece)))
+                .filter(times -> times > Dose.LABEL_TIMES)
+                .ifPresent(times -> questions.add(Question.reason(
+                        "over-label",
+                        "amount",
+                        "That is %s times the dose on the label; more than three times covers the meat. Why so much?"
+                                .formatted(whole(times)))));
+        return questions;
+    }
+
+    private boolean inCompany(Piece piece) {
+        return piece.chamber()
+                .map(chamber -> pieces.hangingNow().stream()
+                        .anyMatch(other -> !other.id().equals(piece.id())
+                                && other.chamber()
+                                        .filter(each -> each.id().equals(chamber.id()))
+                                        .isPresent()))
+                .orElse(false);
+    }
+
+    private static List<Question> clashes(Clash.Plan plan) {
+        List<Question> asked = new ArrayList<>();
+        for (Clash clash : Clash.in(plan)) {
+            if (clash.answer() == Clash.Answer.STOP) {
+                throw Refusal.wrong("clash", "kind", clash.reason());
+            }
+            asked.add(clash.question());
+        }
+        return asked;
+    }
+
+    static double squareMetres(Piece piece) {
+        return piece.hanging()
+                .map(hanging -> hanging.surface().squareMetres())
+                .orElseGet(() -> piece.lot().cut().surface().squareMetres(piece.greenGrams()));
+    }
+
+    private int cost(Piece piece, Given given, TreatmentForm form) {
+        if (form.costMinor() != null) {
+            return form.costMinor();
+        }
+        Dose dose = given.dose();
+        return given.recipeId() == null || dose == null
+                ? 0
+                : (int) Math.round(recipes.find(given.recipeId())
+                        .recipe()
+                        .cost(dose.forPiece(piece.greenGrams(), squareMetres(piece))));
+    }
+
+    /**
+     * Takes a treatment back that was never given; sent again, it happens once.
+     *
+     * @throws Refusal if it was taken back already
+     */
+    public void takeBack(UUID pieceId, UUID treatmentId, UUID entryId, String words) {
+        Piece piece = log.lock(pieceId);
+        Treatment taken = find(pieceId, treatmentId);
+        if (log.isRetry(pieceId, entryId, Kind.TAKEN_BACK, 0, null)) {
+            return;
+        }
+        log.writeFor(pieceId, entryId, new EntryForm(Kind.TAKEN_BACK, 0, null, words, null, treatmentId, Map.of()));
+        piece.costing(piece.consumablesMinor() - taken.costMinor());
+        if (piece.state() == PieceState.HANGING
+                && piece.coating() == taken.kind().coating()) {
+            piece.coated(treated.standing(pieceId).stream()
+                    .map(each -> each.kind().coating())
+                    .reduce(Coating.NONE, (one, other) -> heavier(other, one) ? other : one));
+        }
+    }
+
+    /** Of two coats the drying reckons with the one that holds more. */
+    private static boolean heavier(Coating coating, Coating than) {
+        return coating != Coating.NONE && (than == Coating.NONE || coating.resistance() > than.resistance());
+    }
+
+    /**
+     * Does a step; sent again, it is done once.
+     *
+     * @param meatCelsius of the meat, where it was measured
+     * @throws Refusal if there is no such step, it was done already, or the meat is too warm for it
+     */
+    public void step(UUID pieceId, UUID treatmentId, UUID entryId, StepForm form) {
+        Piece piece = log.lock(pieceId);
+        Treatment treatment = find(pieceId, treatmentId);
+        if (entities.find(StepDone.class, entryId) != null) {
+            return;
+        }
+        if (treated.standing(pieceId).stream().noneMatch(each -> each.id().equals(treatmentId))) {
+            throw Refusal.conflict("taken-back", "This treatment was taken back.");
+        }
+        Planned step = treated.steps(piece, treatment).stream()
+                .filter(each -> each.number() == form.number())
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound("step"));
+        if (treated.done(treatment).contains(form.number())) {
+            throw Refusal.conflict("done-already", "That step was done already.");
+        }
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(smoke(treatment, form.meatCelsius()));
+        String words = "%s %s %s"
+                .formatted(
+                        step.step().words(),
+                        form.meatCelsius() == null ? "" : "Meat at %s °C.".formatted(form.meatCelsius()),
+                        form.words().strip())
+                .strip()
+                .replaceAll(" +", " ");
+        log.writeFor(pieceId, entryId, entry(Kind.STEP_DONE, 0, words));
+        entities.persist(new StepDone(entryId, treatment, form.number(), form.meatCelsius()));
+        decisions.keep(piece.lot().id(), pieceId, settled);
+    }
+
+    /** Smoke is the treatment whose every step may stop. */
+    private static List<Question> smoke(Treatment treatment, @Nullable Double meatCelsius) {
+        if (treatment.kind() != elvaro.core.treatment.Kind.COLD_SMOKE) {
+            return List.of();
+        }
+        return clashes(new Clash.Plan(
+                treatment.kind(),
+                Method.OPEN_AIR,
+                false,
+                false,
+                false,
+                false,
+                meatCelsius == null ? OptionalDouble.empty() : OptionalDouble.of(meatCelsius)));
+    }
+
+    private Treatment find(UUID pieceId, UUID treatmentId) {
+        return rows.findById(treatmentId)
+                .filter(each -> each.pieceId().equals(pieceId))
+                .orElseThrow(() -> Refusal.notFound("treatment"));
+    }
+
+    private static EntryForm entry(Kind kind, int grams, String words) {
+        return new EntryForm(kind, grams, null, words, null, null, Map.of());
+    }
+
+    /** An id that follows from another, so that a retry makes the same. */
+    private static UUID after(UUID id, String what) {
+        return UUID.nameUUIDFromBytes((id + what).getBytes(StandardCharsets.UTF_8));
+    }
+}

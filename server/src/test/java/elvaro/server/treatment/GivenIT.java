@@ -1,0 +1,231 @@
+package elvaro.server.treatment;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elvaro.server.support.Client;
+import elvaro.server.support.Client.Answer;
+import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Treatments as they are given, done step by step, and taken back. */
+@ExtendWith(RunningApp.class)
+class GivenIT {
+
+    private static Answer give(Client client, String piece, Map<String, ?> body) {
+        return client.put("/api/pieces/%s/treatments/%s".formatted(piece, UUID.randomUUID()), body);
+    }
+
+    private static JsonNode only(Client client, String piece) {
+        return client.get("/api/pieces/%s/treatments".formatted(piece)).body().path(0);
+    }
+
+    private static List<String> toDo(Client client, String piece) {
+        return client.get("/api/room")
+                .body()
+                .path("due")
+                .valueStream()
+                .filter(due -> due.path("work").asString().equals("TREAT")
+                        && due.path("pieceId").asString().equals(piece))
+                .map(due -> due.path("words").asString())
+                .toList();
+    }
+
+    private static Answer step(Client client, String piece, int number, Double celsius, Map<String, String> answers) {
+        Map<String, Object> body = new HashMap<>(Map.of("number", number, "words", "", "answers", answers));
+        body.put("meatCelsius", celsius);
+        String id = only(client, piece).path("id").asString();
+        return client.put("/api/pieces/%s/treatments/%s/steps/%s".formatted(piece, id, UUID.randomUUID()), body);
+    }
+
+    private static double share(JsonNode view, String name) {
+        return Math.round(view.at("/ledger/" + name).asDouble() * 1000) / 10.0;
+    }
+
+    /** The two rib pieces of one animal of the trade's table, pounds turned into whole grams. Common practice, no source. */
+    @Test
+    void the_fat_sealed_piece_and_its_twin_come_out_as_the_trade_knows_them(Someone owner) {
+        Client client = owner.client();
+        List<String> twins = client.hangAgo(35, client.chamber("Walk-in", 100_000), 35, 4808, 4899);
+        String plain = twins.get(0);
+        String sealed = twins.get(1);
+        Map<String, Object> seal = Client.treatmentBody("FAT_SEAL");
+        seal.put("coatGrams", 905);
+        client.must(give(client, sealed, seal));
+        client.must(client.write(plain, Client.entry("PULLED", 4264)));
+        client.must(client.write(plain, Client.pile("STEAK", 2722)));
+        client.must(client.write(plain, Client.pile("USABLE_TRIM", 1361)));
+        client.must(client.write(plain, Client.pile("DISCARD", 181)));
+        client.must(client.write(sealed, Client.entry("PULLED", 4717 + 880)));
+        assertThat(toDo(client, sealed)).singleElement().asString().startsWith("Take the seal off and weigh both");
+        client.must(client.write(sealed, Client.entry("COAT_OFF", 880)));
+        client.must(client.write(sealed, Client.pile("STEAK", 2631)));
+        client.must(client.write(sealed, Client.pile("DISCARD", 2086)));
+
+        JsonNode bare = client.get("/api/pieces/" + plain).body();
+        assertThat(share(bare, "shrinkFraction")).isEqualTo(11.3);
+        assertThat(share(bare, "steakYield")).isEqualTo(56.6);
+        assertThat(share(bare, "usableYield")).isEqualTo(84.9);
+        JsonNode fat = client.get("/api/pieces/" + sealed).body();
+        assertThat(share(fat, "shrinkFraction")).isEqualTo(3.7);
+        assertThat(share(fat, "steakYield")).isEqualTo(53.7);
+        assertThat(share(fat, "usableYield")).isEqualTo(53.7);
+        assertThat(fat.at("/ledger/piles/discard").asInt() / 453.59237).isCloseTo(4.6, within(0.01));
+        assertThat(bare.at("/ledger/shrinkGrams").asInt()
+                        - fat.at("/ledger/shrinkGrams").asInt())
+                .isEqualTo(362); // the seal saved 0.8 lb of water
+    }
+
+    @Test
+    void honey_is_weighed_on_costs_its_price_and_slows_the_drying(Someone owner) {
+        Client client = owner.client();
+        String piece =
+                client.hangToday(client.chamber("Walk-in", 100_000), 38, 4000).get(0);
+        double plain = client.get("/api/pieces/" + piece)
+                .body()
+                .at("/ahead/atTarget/lost")
+                .asDouble();
+        Map<String, Object> honey = Client.treatmentBody("SUGAR_COAT");
+        honey.putAll(Map.of("exactly", "buckwheat honey", "amount", 22, "measure", "GRAM", "basis", "KILOGRAM"));
+        honey.putAll(Map.of("coatGrams", 85, "costMinor", 140, "answers", Map.of()));
+        String path = "/api/pieces/%s/treatments/%s".formatted(piece, UUID.randomUUID());
+        assertThat(client.put(path, honey).questions()).containsExactly("clash-sugar-hides-mould");
+        honey.put("answers", Map.of("clash-sugar-hides-mould", ""));
+        client.must(client.put(path, honey));
+        client.must(client.put(path, honey)); // a lost answer, tried again
+
+        assertThat(client.get("/api/pieces/%s/treatments".formatted(piece))
+                        .body()
+                        .size())
+                .isEqualTo(1);
+        JsonNode given = only(client, piece);
+        assertThat(given.path("words").asString())
+                .isEqualTo("Sugar or syrup coat, buckwheat honey, 22 g per kg green weight");
+        assertThat(given.path("amount").asString()).isEqualTo("88 g");
+        JsonNode view = client.get("/api/pieces/" + piece).body();
+        assertThat(view.at("/card/coatGrams").asInt()).isEqualTo(85);
+        assertThat(view.at("/coating").asString()).isEqualTo("SYRUP");
+        assertThat(view.at("/consumablesMinor").asInt()).isEqualTo(140);
+        assertThat(view.at("/ahead/atTarget/lost").asDouble()).isLessThan(plain * 0.95);
+        assertThat(view.path("decisions").toString()).contains("A sticky face hides mould");
+        assertThat(client.get("/api/tasks?days=20")
+                        .body()
+                        .valueStream()
+                        .filter(task -> task.path("work").asString().equals("LOOK"))
+                        .count())
+                .isEqualTo(6); // every three days
+
+        String back = "/api/pieces/%s/treatments/%s/back/%s"
+                .formatted(piece, given.path("id").asString(), UUID.randomUUID());
+        client.must(client.put(back, Map.of("words", "That was its twin.")));
+        client.must(client.put(back, Map.of("words", "That was its twin.")));
+        JsonNode bare = client.get("/api/pieces/" + piece).body();
+        assertThat(bare.at("/coating").asString()).isEqualTo("NONE");
+        assertThat(bare.at("/consumablesMinor").asInt()).isZero();
+        assertThat(toDo(client, piece)).isEmpty();
+    }
+
+    @Test
+    void steps_are_due_on_their_day_until_they_are_done_and_again_when_that_is_taken_back(Someone owner) {
+        Client client = owner.client();
+        String piece =
+                client.hangAgo(8, client.chamber("Walk-in", 100_000), 40, 4000).get(0);
+        Map<String, Object> smoke = Client.treatmentBody("COLD_SMOKE");
+        smoke.put("number", 2);
+        smoke.put(
+                "beganOn",
+                client.get("/api/pieces/" + piece).body().at("/card/hungOn").asString());
+        client.must(give(client, piece, smoke));
+        assertThat(toDo(client, piece)).hasSize(2);
+
+        assertThat(step(client, piece, 0, 4.6, Map.of()).body().path("detail").asString())
+                .startsWith("The meat is above 4 °C.");
+        assertThat(step(client, piece, 0, null, Map.of()).questions()).containsExactly("clash-smoke-unmeasured");
+        assertThat(toDo(client, piece)).hasSize(2);
+        client.must(step(client, piece, 0, 3.1, Map.of()));
+        client.must(step(client, piece, 1, null, Map.of("clash-smoke-unmeasured", "")));
+        assertThat(toDo(client, piece)).isEmpty();
+        assertThat(step(client, piece, 1, 3.0, Map.of()).type()).isEqualTo("done-already");
+        JsonNode log = client.get("/api/pieces/" + piece).body().path("log");
+        JsonNode done = log.valueStream()
+                .filter(entry -> entry.path("words").asString().contains("Meat at 3.1 °C."))
+                .findFirst()
+                .orElseThrow();
+        client.must(client.write(
+                piece,
+                Map.of(
+                        "kind",
+                        "TAKEN_BACK",
+                        "grams",
+                        0,
+                        "words",
+                        "",
+                        "answers",
+                        Map.of(),
+                        "corrects",
+                        done.path("id").asString())));
+        assertThat(toDo(client, piece)).hasSize(1);
+    }
+
+    @Test
+    void what_clashes_stops_or_asks_where_it_is_given(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Walk-in", 100_000);
+        List<String> pieces = client.hangToday(chamber, 38, 4000, 4000);
+        String piece = pieces.get(0);
+        Map<String, Object> garlic = Client.treatmentBody("PASTE");
+        garlic.putAll(Map.of("rawGarlicOrHerbs", true, "oil", true));
+        Map<String, Object> seal = Client.treatmentBody("FAT_SEAL");
+        seal.putAll(Map.of("rawGarlicOrHerbs", true, "oil", true));
+        assertThat(give(client, piece, seal).type()).isEqualTo("clash");
+        assertThat(give(client, piece, garlic).status()).isEqualTo(200); // in the open air there is no clash
+        assertThat(give(client, piece, Client.treatmentBody("SPIRIT_SPRAY")).questions())
+                .containsExactly("clash-spirit-in-company");
+
+        Map<String, Object> liquid = Client.treatmentBody("LIQUID_SMOKE");
+        liquid.putAll(Map.of("amount", 4, "measure", "TEASPOON", "basis", "FIVE_POUNDS"));
+        Answer over = give(client, piece, liquid);
+        assertThat(over.questions()).containsExactly("over-label");
+        liquid.put("answers", Map.of("over-label", ""));
+        assertThat(give(client, piece, liquid).questions()).containsExactly("over-label"); // it wants a reason
+        liquid.put("number", 3);
+        liquid.put("amount", -1);
+        assertThat(give(client, piece, liquid).body().path("field").asString()).isEqualTo("amount");
+        Map<String, Object> late = Client.treatmentBody("LIQUID_SOAK");
+        late.put("number", 90);
+        assertThat(give(client, piece, late).body().path("field").asString()).isEqualTo("number");
+    }
+
+    @Test
+    void a_recipe_is_scaled_to_the_piece_and_priced(Someone owner) {
+        Client client = owner.client();
+        String recipe = UUID.randomUUID().toString();
+        Map<String, Object> porcini = Client.recipeBody();
+        client.must(client.put("/api/recipes/" + recipe, porcini));
+        assertThat(client.put("/api/recipes/" + recipe, porcini).status()).isEqualTo(200);
+        porcini.put("version", 7);
+        assertThat(client.put("/api/recipes/" + recipe, porcini).type()).isEqualTo("changed-meanwhile");
+
+        String piece =
+                client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
+        Map<String, Object> rub = Client.treatmentBody("PASTE");
+        rub.put("recipeId", recipe);
+        client.must(give(client, piece, rub));
+        JsonNode given = only(client, piece);
+        // 10 g a kilogram of 4 kg: 40 g, three parts of four porcini at 90 a kg and one salt at 1: 2.70 + 0.01.
+        assertThat(given.path("amount").asString()).isEqualTo("40 g");
+        assertThat(Stream.of(0, 1)
+                        .map(part ->
+                                given.at("/shares/%d/grams".formatted(part)).asDouble()))
+                .containsExactly(30.0, 10.0);
+        assertThat(given.path("costMinor").asInt()).isEqualTo(271);
+    }
+}
