@@ -51,6 +51,14 @@ public record Verdict(Measure measure, Effect effect, Optional<Band> band, Stren
         return new Verdict(Measure.COST, effect, effect.band(LEVEL), effect.strength(), sentence);
     }
 
+    /** In two or three words: {@code less shrink}. */
+    String direction() {
+        boolean less = effect.value() < 0;
+        return measure == Measure.COST
+                ? (less ? "a cheaper steak" : "a dearer steak")
+                : "%s %s".formatted(less ? "less" : "more", measure.label());
+    }
+
     private static String interval(Effect effect) {
         return effect.band(LEVEL)
                 .map(band -> " (80 %%: %s to %s)".formatted(signed(band.low()), signed(band.high())))

@@ -3,6 +3,9 @@ package elvaro.core.trial;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.forecast.Forecast;
+import elvaro.core.treatment.Course;
+import elvaro.core.treatment.Dose;
+import elvaro.core.treatment.Kind;
 import elvaro.core.trial.Effect.Found;
 import elvaro.core.trial.Effect.Strength;
 import java.util.List;
@@ -62,6 +65,34 @@ class VerdictTest {
                 .isEqualTo("Honey dries 3 % slower than Plain (80 %: 17 % faster to 19 % slower).");
         assertThat(Drying.of(List.of(day(0.004, 0.001)), List.of(day(0.1, 0.01))))
                 .isEmpty();
+    }
+
+    @Test
+    void a_conclusion_parts_what_is_shown_from_what_is_not_and_names_what_weakens_it() {
+        Verdict shrink = Verdict.of(
+                Measure.SHRINK,
+                Effect.of(blocks(0.160, 0.171, 0.155, 0.166), blocks(0.150, 0.160, 0.146, 0.155)),
+                "Honey",
+                "Plain");
+        Verdict trim = Verdict.of(
+                Measure.TRIM, Effect.of(blocks(0.160, 0.171, 0.155), blocks(0.170, 0.161, 0.156)), "Honey", "Plain");
+        Design.Flaw flaw = new Design.Flaw(Design.Kind.SIZES, "Too heavy.", "Cut it.");
+        Conclusion conclusion = Conclusion.of("Honey", "Plain", List.of(shrink, trim), List.of(flaw));
+        assertThat(conclusion.sentence())
+                .isEqualTo("Honey against Plain: shown less shrink; no difference shown in trim.");
+        assertThat(conclusion.weakenedBy()).containsExactly("Too heavy.");
+    }
+
+    @Test
+    void a_next_trial_changes_one_thing_within_what_is_possible() {
+        Dose dose = new Dose(22, elvaro.core.treatment.Measure.GRAM, Dose.Basis.KILOGRAM);
+        Course.Count sessions = Kind.COLD_SMOKE.course().count().orElseThrow();
+        assertThat(Change.HALF_DOSE.of(dose).amount()).isEqualTo(11);
+        assertThat(Change.HALF_DOSE.number(3, sessions)).isEqualTo(3);
+        assertThat(Change.TWICE_AS_OFTEN.number(3, sessions)).isEqualTo(6);
+        assertThat(Change.TWICE_AS_OFTEN.number(9, sessions)).isEqualTo(12);
+        assertThat(Change.TEN_DAYS_LESS.days(38)).isEqualTo(28);
+        assertThat(Change.TEN_DAYS_LESS.days(8)).isEqualTo(1);
     }
 
     private static Forecast.Day day(double lost, double sd) {

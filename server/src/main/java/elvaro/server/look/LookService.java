@@ -18,9 +18,9 @@ import elvaro.server.piece.PieceState;
 import elvaro.server.piece.PieceView.EntryView;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -172,14 +172,9 @@ public class LookService {
         int net = pieces.figures(List.of(pieceId)).get(0).ledger().aged();
         log.writeFor(
                 pieceId,
-                after(entryId, "pile"),
+                Ids.after(entryId, "pile"),
                 new EntryForm(Kind.PILE, net, Stream.DISCARD, words, null, null, Map.of()));
-        log.turn(log.lock(pieceId), after(entryId, "closed"), Kind.CLOSED, words);
-    }
-
-    /** An id that follows from another, so that a retry makes the same. */
-    private static UUID after(UUID id, String what) {
-        return UUID.nameUUIDFromBytes((id + what).getBytes(StandardCharsets.UTF_8));
+        log.turn(log.lock(pieceId), Ids.after(entryId, "closed"), Kind.CLOSED, words);
     }
 
     /**

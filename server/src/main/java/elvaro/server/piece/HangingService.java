@@ -18,8 +18,8 @@ import elvaro.server.piece.SplitForm.NewPiece;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -229,7 +229,7 @@ public class HangingService {
 
     /** The coat's entry has an id made from the piece's, so that it is the same one however often it is sent. */
     private void coat(Piece piece, int grams, LocalDate hungOn) {
-        UUID id = UUID.nameUUIDFromBytes((piece.id() + " coat").getBytes(StandardCharsets.UTF_8));
+        UUID id = Ids.after(piece.id(), " coat");
         Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
         Instant at = hungOn.equals(workshops.today())
                 ? now

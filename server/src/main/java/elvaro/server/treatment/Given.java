@@ -2,6 +2,7 @@ package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.Kind;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -38,5 +39,24 @@ public record Given(
                 .ifPresent(
                         count -> words.append(", ").append(number).append(' ').append(count.label()));
         return words.toString();
+    }
+
+    /** The same as a form, to be given to another piece. */
+    public TreatmentForm form() {
+        return new TreatmentForm(
+                kind,
+                recipeId,
+                recipeId == null ? exactly : "",
+                dose == null ? null : dose.amount(),
+                dose == null ? null : dose.measure(),
+                dose == null ? null : dose.basis(),
+                number,
+                null,
+                0,
+                null,
+                rawGarlicOrHerbs,
+                oil,
+                spirit,
+                Map.of());
     }
 }

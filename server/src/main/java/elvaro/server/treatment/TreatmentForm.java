@@ -47,4 +47,43 @@ public record TreatmentForm(
         boolean rawGarlicOrHerbs,
         boolean oil,
         boolean spirit,
-        @NotNull Map<String, String> answers) {}
+        @NotNull Map<String, String> answers) {
+
+    /** The same, begun on a day, with what was answered elsewhere. */
+    public TreatmentForm beginning(LocalDate day, Map<String, String> answered) {
+        return new TreatmentForm(
+                kind,
+                recipeId,
+                exactly,
+                amount,
+                measure,
+                basis,
+                number,
+                day,
+                coatGrams,
+                costMinor,
+                rawGarlicOrHerbs,
+                oil,
+                spirit,
+                answered);
+    }
+
+    /** The same with another dose and another number of days or times, for another piece. */
+    public TreatmentForm changed(@Nullable Double dose, @Nullable Integer days) {
+        return new TreatmentForm(
+                kind,
+                recipeId,
+                exactly,
+                dose,
+                measure,
+                basis,
+                days,
+                null,
+                0,
+                null,
+                rawGarlicOrHerbs,
+                oil,
+                spirit,
+                Map.of());
+    }
+}

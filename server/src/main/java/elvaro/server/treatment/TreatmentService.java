@@ -9,6 +9,7 @@ import elvaro.core.question.Question;
 import elvaro.core.treatment.Clash;
 import elvaro.core.treatment.Course.Planned;
 import elvaro.core.treatment.Dose;
+import elvaro.core.treatment.Step;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.piece.EntryForm;
 import elvaro.server.piece.LogService;
@@ -17,9 +18,9 @@ import elvaro.server.piece.PieceService;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
+import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -87,12 +88,18 @@ public class TreatmentService {
             piece.coated(given.kind().coating());
         }
         if (form.coatGrams() > 0) {
-            log.writeFor(pieceId, after(entryId, "coat"), entry(Kind.COAT_ON, form.coatGrams(), ""));
+            log.writeFor(pieceId, Ids.after(entryId, "coat"), entry(Kind.COAT_ON, form.coatGrams(), ""));
         }
         decisions.keep(piece.lot().id(), pieceId, settled);
     }
 
-    private Given given(TreatmentForm form) {
+    /**
+     * What a form asks to be given.
+     *
+     * @throws Refusal if it is no dose, or there is no such recipe
+     */
+    @Transactional(readOnly = true)
+    public Given given(TreatmentForm form) {
         if (form.recipeId() != null) {
             OwnRecipe own = recipes.find(form.recipeId());
             String exactly = (own.name() + " " + form.exactly()).strip();
@@ -132,7 +139,26 @@ public class TreatmentService {
         } catch (IllegalArgumentException wrong) {
             throw Refusal.wrong("invalid", "number", String.valueOf(wrong.getMessage()));
         }
+        mustBeOverBeforeHanging(piece, given, beganOn);
         return beganOn;
+    }
+
+    /** What hangs is not laid into a liquid. */
+    private static void mustBeOverBeforeHanging(Piece piece, Given given, LocalDate beganOn) {
+        int days = given.kind().course().steps(number(given)).stream()
+                .filter(step -> step.moment() == Step.Moment.BEFORE_HANGING)
+                .mapToInt(Step::day)
+                .max()
+                .orElse(0);
+        piece.hungOn()
+                .filter(hungOn -> days > 0 && beganOn.plusDays(days).isAfter(hungOn))
+                .ifPresent(hungOn -> {
+                    throw Refusal.wrong(
+                            "hangs-already",
+                            "beganOn",
+                            "It takes %d days before the hanging, and the piece hangs since %s. Say on which day it began."
+                                    .formatted(days, hungOn));
+                });
     }
 
     private static int number(Given given) {
@@ -295,10 +321,5 @@ public class TreatmentService {
 
     private static EntryForm entry(Kind kind, int grams, String words) {
         return new EntryForm(kind, grams, null, words, null, null, Map.of());
-    }
-
-    /** An id that follows from another, so that a retry makes the same. */
-    private static UUID after(UUID id, String what) {
-        return UUID.nameUUIDFromBytes((id + what).getBytes(StandardCharsets.UTF_8));
     }
 }

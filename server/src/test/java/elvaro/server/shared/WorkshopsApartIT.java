@@ -37,9 +37,11 @@ class WorkshopsApartIT {
             String scale,
             String look,
             String recipe,
-            String treatment) {
+            String treatment,
+            String trial) {
         List<String> ids() {
-            return List.of(chamber, lot, hanging, pulled, entry, person, plan, device, scale, look, recipe, treatment);
+            return List.of(
+                    chamber, lot, hanging, pulled, entry, person, plan, device, scale, look, recipe, treatment, trial);
         }
     }
 
@@ -67,6 +69,8 @@ class WorkshopsApartIT {
         Map<String, Object> rub = Client.treatmentBody("PASTE");
         rub.put("recipeId", recipe);
         client.must(client.put("/api/pieces/%s/treatments/%s".formatted(pieces.get(0), treatment), rub));
+        String trial = UUID.randomUUID().toString();
+        client.must(client.put("/api/trials/" + trial, trialBody(pieces.get(0), pieces.get(1))));
         String lot = client.get("/api/pieces/" + pieces.get(0))
                 .body()
                 .at("/card/lotId")
@@ -83,7 +87,42 @@ class WorkshopsApartIT {
                 scale,
                 look,
                 recipe,
-                treatment);
+                treatment,
+                trial);
+    }
+
+    private static Map<String, Object> trialBody(String one, String other) {
+        return Map.of(
+                "question",
+                "Mine?",
+                "factor",
+                "TREATMENT",
+                "parts",
+                List.of(),
+                "arms",
+                List.of(
+                        Map.of(
+                                "id",
+                                UUID.randomUUID().toString(),
+                                "name",
+                                "A",
+                                "control",
+                                true,
+                                "pieces",
+                                List.of(one)),
+                        Map.of(
+                                "id",
+                                UUID.randomUUID().toString(),
+                                "name",
+                                "B",
+                                "control",
+                                false,
+                                "pieces",
+                                List.of(other))),
+                "changed",
+                "",
+                "answers",
+                Map.of());
     }
 
     /** A body each writing endpoint accepts, naming the other workshop's things. */
@@ -150,6 +189,8 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/pieces/{id}/looks/{entryId}/photos/{photoId}", Map.of());
         bodies.put(
                 "PUT /api/pieces/{id}/discard/{entryId}", Map.of("grams", 3000, "words", "mine", "answers", Map.of()));
+        bodies.put("PUT /api/trials/{id}", trialBody(house.hanging(), house.pulled()));
+        bodies.put("PUT /api/trials/{id}/learnt", Map.of("version", 0, "words", "mine"));
         bodies.put("PUT /api/recipes/{id}", Client.recipeBody());
         bodies.put("PUT /api/pieces/{pieceId}/treatments/{entryId}", Client.treatmentBody("SPIRIT_SPRAY"));
         bodies.put(
@@ -208,7 +249,8 @@ class WorkshopsApartIT {
                 "plans", house.plan(),
                 "devices", house.device(),
                 "scales", house.scale(),
-                "recipes", house.recipe());
+                "recipes", house.recipe(),
+                "trials", house.trial());
         String id = ids.getOrDefault(pattern.split("/")[2], piece);
         return pattern.replace("{id}", id)
                         .replace("{pieceId}", piece)
@@ -217,6 +259,7 @@ class WorkshopsApartIT {
                                 pattern.contains("/photos/")
                                         ? house.look()
                                         : UUID.randomUUID().toString())
+                        .replace("{change}", "AGAIN")
                         .replace("{treatmentId}", house.treatment())
                         .replace("{photoId}", UUID.randomUUID().toString())
                         .replace("{decisionId}", UUID.randomUUID().toString())
@@ -248,6 +291,9 @@ class WorkshopsApartIT {
                 "recipe",
                 "treatment",
                 "treatment_step",
+                "trial",
+                "trial_arm",
+                "trial_piece",
                 "decision",
                 "piece_plan",
                 "plan",

@@ -1,0 +1,158 @@
+package elvaro.server.trial;
+
+import elvaro.core.treatment.Kind;
+import elvaro.core.trial.Band;
+import elvaro.core.trial.Design;
+import elvaro.core.trial.Effect;
+import elvaro.core.trial.Effect.Found;
+import elvaro.core.trial.Evidence;
+import elvaro.core.trial.Factor;
+import elvaro.core.trial.Measure;
+import elvaro.server.piece.Figures;
+import elvaro.server.treatment.Given;
+import elvaro.server.treatment.Treated;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What the shop has learnt of each treatment, over all its trials. */
+@Service
+@Transactional(readOnly = true)
+class Lessons {
+    private static final double LEVEL = 0.8;
+
+    /** A trial that changed more than the treatment says nothing about it. */
+    private static final Set<Design.Kind> LEAVES_OUT =
+            EnumSet.of(Design.Kind.SEVERAL_CHANGES, Design.Kind.MIXED_ARM, Design.Kind.NO_CONTROL);
+
+    private final TrialRepository trials;
+    private final TrialReading reading;
+    private final Treated treated;
+
+    Lessons(TrialRepository trials, TrialReading reading, Treated treated) {
+        this.trials = trials;
+        this.reading = reading;
+        this.treated = treated;
+    }
+
+    /**
+     * A treatment.
+     *
+     * @param pieces treated pieces that are cut
+     */
+    record LessonView(Kind kind, String label, int trials, int pieces, List<LessonOf> measures) {}
+
+    /**
+     * Its effect in one measure against the control, fraction of green; of the cost a ratio less 1.
+     *
+     * @param value shrunk towards zero
+     * @param unshrunk as the trials say by themselves
+     */
+    record LessonOf(Measure measure, String label, double value, Band band, double unshrunk, int pairs) {}
+
+    /** @param leftOut trials that changed more than the treatment, or have no control */
+    record LessonsView(List<LessonView> treatments, int leftOut) {}
+
+    /** The differences of the trials of one kind, by measure. */
+    private static final class Heard {
+        private final Map<Measure, List<List<Double>>> differences = new EnumMap<>(Measure.class);
+        private int trials;
+        private int pieces;
+    }
+
+    LessonsView all() {
+        Map<Kind, Heard> heard = new EnumMap<>(Kind.class);
+        int leftOut = 0;
+        List<Trial> asked = trials.newest().stream()
+                .filter(trial -> trial.factor() == Factor.TREATMENT)
+                .toList();
+        for (Gathered trial : reading.gather(asked)) {
+            if (trial.all().noneMatch(Gathered::cut)) {
+                continue;
+            }
+            boolean unfair = reading.flaws(trial).stream().anyMatch(flaw -> LEAVES_OUT.contains(flaw.kind()));
+            if (unfair) {
+                leftOut++;
+            } else {
+                hear(trial, heard);
+            }
+        }
+        return new LessonsView(
+                heard.entrySet().stream()
+                        .map(each -> view(each.getKey(), each.getValue()))
+                        .toList(),
+                leftOut);
+    }
+
+    private void hear(Gathered trial, Map<Kind, Heard> heard) {
+        Map<UUID, List<Given>> given =
+                treated.given(trial.all().map(each -> each.piece().id()).toList());
+        for (TrialArm arm : trial.others()) {
+            List<Figures> cut = trial.of(arm).stream().filter(Gathered::cut).toList();
+            Optional<Kind> kind = cut.stream()
+                    .flatMap(each -> given.getOrDefault(each.piece().id(), List.of()).stream())
+                    .map(Given::kind)
+                    .findFirst();
+            if (kind.isEmpty()) {
+                continue;
+            }
+            Heard own = heard.computeIfAbsent(kind.get(), each -> new Heard());
+            boolean any = false;
+            for (Measure measure : Measure.values()) {
+                List<Double> differences = differences(trial, measure, arm);
+                if (!differences.isEmpty()) {
+                    any = true;
+                    own.differences
+                            .computeIfAbsent(measure, each -> new ArrayList<>())
+                            .add(differences);
+                }
+            }
+            own.trials += any ? 1 : 0;
+            own.pieces += any ? cut.size() : 0;
+        }
+    }
+
+    /** Pair by pair; one difference of means where nothing is paired. */
+    private static List<Double> differences(Gathered trial, Measure measure, TrialArm arm) {
+        List<Found> there = TrialVerdicts.found(trial, measure, trial.control());
+        List<Found> here = TrialVerdicts.found(trial, measure, arm);
+        if (there.isEmpty() || here.isEmpty()) {
+            return List.of();
+        }
+        List<Double> paired = Effect.differences(there, here);
+        return paired.isEmpty() ? List.of(Effect.of(there, here).value()) : paired;
+    }
+
+    private static LessonView view(Kind kind, Heard heard) {
+        return new LessonView(
+                kind,
+                kind.label(),
+                heard.trials,
+                heard.pieces,
+                heard.differences.entrySet().stream()
+                        .map(each -> of(each.getKey(), Evidence.of(each.getKey(), each.getValue())))
+                        .toList());
+    }
+
+    private static LessonOf of(Measure measure, Evidence evidence) {
+        Band band = evidence.band(LEVEL);
+        return new LessonOf(
+                measure,
+                measure.label(),
+                shown(measure, evidence.value()),
+                new Band(shown(measure, band.low()), shown(measure, band.high())),
+                shown(measure, evidence.unshrunk()),
+                evidence.pairs());
+    }
+
+    private static double shown(Measure measure, double value) {
+        return measure == Measure.COST ? Math.exp(value) - 1 : value;
+    }
+}

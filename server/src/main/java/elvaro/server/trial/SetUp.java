@@ -1,0 +1,36 @@
+package elvaro.server.trial;
+
+import elvaro.core.drying.Method;
+import elvaro.server.treatment.TreatmentForm;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is done with the pieces of an arm.
+ *
+ * @param contactPercent share of a membrane that touches meat, if somebody looked
+ * @param consumablesMinor what bag, seal or salt cost for each piece
+ * @param treatment absent for a plain arm
+ */
+record SetUp(
+        @NotNull(message = "Say how the arm is aged.") Method method,
+        @NotNull(message = "Choose the chamber.") UUID chamberId,
+
+        @NotNull(message = "Say for how many days.")
+        @Min(value = 1, message = "At least one day.")
+        @Max(value = 400, message = "At most 400 days.")
+        Integer targetDays,
+
+        @Nullable
+        @Min(value = 1, message = "Contact is 1 to 100 % of the film.")
+        @Max(value = 100, message = "Contact is 1 to 100 % of the film.")
+        Integer contactPercent,
+
+        @NotNull @Min(value = 0, message = "The cost is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
+        Integer consumablesMinor,
+
+        @Nullable @Valid TreatmentForm treatment) {}

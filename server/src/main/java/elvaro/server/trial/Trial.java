@@ -1,0 +1,89 @@
+package elvaro.server.trial;
+
+import elvaro.core.trial.Factor;
+import elvaro.server.shared.EditedRow;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
+
+/** A question put to pieces: what is compared, how it was drawn, which trial it follows, and what somebody wrote about it. */
+@Entity
+@Table(name = "trial")
+@Audited
+@NullUnmarked
+class Trial extends EditedRow {
+    private String question;
+
+    @Enumerated(EnumType.STRING)
+    private Factor factor;
+
+    private Long seed;
+    private UUID fromId;
+    private String changed;
+    private String learnt = "";
+    private LocalDate startedOn;
+
+    protected Trial() {}
+
+    /**
+     * @param seed of the draw; absent where the pieces were chosen by hand
+     * @param from the trial it follows
+     * @param changed from that one, in words
+     */
+    Trial(
+            UUID id,
+            String question,
+            Factor factor,
+            @Nullable Long seed,
+            @Nullable UUID from,
+            String changed,
+            LocalDate startedOn) {
+        super(id);
+        this.question = question;
+        this.factor = factor;
+        this.seed = seed;
+        this.fromId = from;
+        this.changed = changed;
+        this.startedOn = startedOn;
+    }
+
+    void teaches(String words) {
+        learnt = words;
+    }
+
+    String question() {
+        return question;
+    }
+
+    Factor factor() {
+        return factor;
+    }
+
+    @Nullable
+    Long seed() {
+        return seed;
+    }
+
+    Optional<UUID> from() {
+        return Optional.ofNullable(fromId);
+    }
+
+    String changed() {
+        return changed;
+    }
+
+    String learnt() {
+        return learnt;
+    }
+
+    LocalDate startedOn() {
+        return startedOn;
+    }
+}

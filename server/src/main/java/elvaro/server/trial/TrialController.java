@@ -1,0 +1,92 @@
+package elvaro.server.trial;
+
+import elvaro.core.trial.Change;
+import elvaro.core.trial.Design.Flaw;
+import elvaro.core.trial.Factor;
+import elvaro.server.trial.Lessons.LessonsView;
+import elvaro.server.trial.NextTrial.NextForm;
+import elvaro.server.trial.TrialView.TrialLine;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/trials")
+class TrialController {
+    private final TrialService service;
+    private final TrialReading reading;
+    private final Lessons lessons;
+
+    TrialController(TrialService service, TrialReading reading, Lessons lessons) {
+        this.service = service;
+        this.reading = reading;
+        this.lessons = lessons;
+    }
+
+    /** What a trial may change. */
+    record FactorView(Factor factor, String label) {}
+
+    record LearntForm(
+            @NotNull Integer version,
+
+            @NotNull @Size(max = 2000, message = "Say it in fewer words.")
+            String words) {}
+
+    @GetMapping
+    List<TrialLine> trials() {
+        return reading.all();
+    }
+
+    @GetMapping("/factors")
+    List<FactorView> factors() {
+        return Arrays.stream(Factor.values())
+                .map(factor -> new FactorView(factor, factor.label()))
+                .toList();
+    }
+
+    /** What was learnt of each treatment, over all trials. */
+    @GetMapping("/lessons")
+    LessonsView lessons() {
+        return lessons.all();
+    }
+
+    /** What weakens a trial that is only planned; nothing is kept. */
+    @PostMapping("/check")
+    List<Flaw> check(@RequestBody @Valid TrialForm form) {
+        return service.check(form);
+    }
+
+    @GetMapping("/{id}")
+    TrialView trial(@PathVariable UUID id) {
+        return reading.view(id);
+    }
+
+    /** Sets a trial up; sent again, it happens once. */
+    @PutMapping("/{id}")
+    TrialView create(@PathVariable UUID id, @RequestBody @Valid TrialForm form) {
+        service.create(id, form);
+        return reading.view(id);
+    }
+
+    @PutMapping("/{id}/learnt")
+    TrialView learn(@PathVariable UUID id, @RequestBody @Valid LearntForm form) {
+        service.learn(id, form.version(), form.words());
+        return reading.view(id);
+    }
+
+    /** The set-up of a next trial from this one. */
+    @GetMapping("/{id}/next/{change}")
+    NextForm next(@PathVariable UUID id, @PathVariable Change change) {
+        return reading.next(id, change);
+    }
+}

@@ -1,0 +1,69 @@
+package elvaro.server.trial;
+
+import elvaro.core.trial.Factor;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A trial to be set up: a lot to be split into the arms, or arms of pieces that hang or hung already.
+ *
+ * @param lotId the lot; absent where the pieces are there
+ * @param parts weights of the parts of the lot, in the order they lie
+ * @param hungOn the day they are hung; absent for today
+ * @param fromId the trial it follows
+ * @param changed from that one, in words
+ * @param answers to questions it raised, by question
+ */
+record TrialForm(
+        @NotBlank(message = "Put the question in words.") @Size(max = 300, message = "Ask in fewer words.")
+        String question,
+
+        @NotNull(message = "Say what is compared.") Factor factor,
+        @Nullable UUID lotId,
+
+        @NotNull @Size(max = 26, message = "At most 26 pieces from one lot.")
+        List<
+                        @NotNull(message = "Each part needs its weight.")
+                        @Min(value = 20, message = "A piece weighs at least 20 g.")
+                        @Max(value = 1_000_000, message = "A piece weighs at most 1000 kg.") Integer>
+                parts,
+
+        @Nullable LocalDate hungOn,
+
+        @NotNull @Size(min = 2, max = 6, message = "A trial has two to six arms.")
+        List<@Valid ArmForm> arms,
+
+        @Nullable UUID fromId,
+
+        @NotNull @Size(max = 300, message = "Say it in fewer words.")
+        String changed,
+
+        @NotNull Map<String, String> answers) {
+
+    /**
+     * An arm.
+     *
+     * @param setUp what is done with its pieces, where a lot is split
+     * @param pieces its pieces, where they are there
+     */
+    record ArmForm(
+            @NotNull UUID id,
+
+            @NotBlank(message = "Every arm has a name.") @Size(max = 80, message = "The name is too long.")
+            String name,
+
+            boolean control,
+            @Nullable @Valid SetUp setUp,
+
+            @NotNull @Size(max = 26, message = "At most 26 pieces in an arm.")
+            List<@NotNull UUID> pieces) {}
+}

@@ -1,0 +1,216 @@
+package elvaro.server.trial;
+
+import elvaro.core.drying.Coating;
+import elvaro.core.trial.Design.Flaw;
+import elvaro.core.trial.Draw;
+import elvaro.server.lot.Lot;
+import elvaro.server.lot.LotService;
+import elvaro.server.piece.Figures;
+import elvaro.server.piece.HangingService;
+import elvaro.server.piece.PieceRole;
+import elvaro.server.piece.PieceService;
+import elvaro.server.piece.SplitForm;
+import elvaro.server.piece.SplitForm.NewPiece;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Ids;
+import elvaro.server.shared.Refusal;
+import elvaro.server.treatment.TreatmentForm;
+import elvaro.server.treatment.TreatmentService;
+import elvaro.server.trial.TrialForm.ArmForm;
+import jakarta.persistence.EntityManager;
+import java.security.SecureRandom;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Setting trials up. */
+@Service
+@Transactional
+class TrialService {
+    private final TrialRepository trials;
+    private final TrialDesigns designs;
+    private final LotService lots;
+    private final HangingService hanging;
+    private final PieceService pieces;
+    private final TreatmentService treatments;
+    private final WorkshopService workshops;
+    private final EntityManager entities;
+    private final SecureRandom seeds = new SecureRandom();
+
+    TrialService(
+            TrialRepository trials,
+            TrialDesigns designs,
+            LotService lots,
+            HangingService hanging,
+            PieceService pieces,
+            TreatmentService treatments,
+            WorkshopService workshops,
+            EntityManager entities) {
+        this.trials = trials;
+        this.designs = designs;
+        this.lots = lots;
+        this.hanging = hanging;
+        this.pieces = pieces;
+        this.treatments = treatments;
+        this.workshops = workshops;
+        this.entities = entities;
+    }
+
+    /** What weakens a trial that is only planned, with how to mend it. */
+    @Transactional(readOnly = true)
+    List<Flaw> check(TrialForm form) {
+        return designs.planned(form).flaws();
+    }
+
+    /**
+     * Sets a trial up; a lot is drawn, split, hung and treated in the same step. Sent again, it happens once.
+     *
+     * @throws Refusal if it cannot be, or a question about hanging or treating is open
+     */
+    void create(UUID id, TrialForm form) {
+        workshops.lock(); // A retry finds what the first one kept; places of chambers are counted.
+        if (trials.findById(id).isPresent()) {
+            return;
+        }
+        if (form.fromId() != null && trials.findById(form.fromId()).isEmpty()) {
+            throw Refusal.notFound("trial");
+        }
+        if (form.lotId() == null) {
+            ofPieces(id, form);
+        } else {
+            ofLot(id, form, lots.get(form.lotId()));
+        }
+    }
+
+    private void ofPieces(UUID id, TrialForm form) {
+        List<UUID> ids =
+                form.arms().stream().flatMap(arm -> arm.pieces().stream()).toList();
+        Set<UUID> distinct = new HashSet<>(ids);
+        if (distinct.size() < ids.size()) {
+            throw Refusal.wrong("twice", "pieces", "A piece stands in one arm only.");
+        }
+        if (form.arms().stream().anyMatch(arm -> arm.pieces().isEmpty())) {
+            throw Refusal.wrong("empty-arm", "pieces", "Give every arm a piece at least.");
+        }
+        Map<UUID, Figures> found = pieces.figures(ids).stream()
+                .collect(Collectors.toMap(each -> each.piece().id(), Function.identity()));
+        designs.planned(form); // Refuses what cannot be an arm.
+        LocalDate first = found.values().stream()
+                .flatMap(each -> each.piece().hungOn().stream())
+                .min(LocalDate::compareTo)
+                .orElseThrow();
+        List<TrialArm> arms = save(
+                new Trial(
+                        id,
+                        form.question().strip(),
+                        form.factor(),
+                        null,
+                        form.fromId(),
+                        form.changed().strip(),
+                        first),
+                form);
+        for (int index = 0; index < arms.size(); index++) {
+            for (UUID piece : form.arms().get(index).pieces()) {
+                String lot = String.valueOf(found.get(piece).piece().lot().number());
+                entities.persist(new TrialPiece(arms.get(index), piece, lot));
+            }
+        }
+    }
+
+    private void ofLot(UUID id, TrialForm form, Lot lot) {
+        int count = form.arms().size();
+        if (form.parts().size() < count) {
+            throw Refusal.wrong("too-few-parts", "parts", "Cut the lot into a part for every arm at least.");
+        }
+        if (form.arms().stream().anyMatch(arm -> arm.setUp() == null)) {
+            throw Refusal.wrong("missing", "setUp", "Say what is done with the pieces of every arm.");
+        }
+        long seed = seeds.nextLong();
+        List<Integer> drawn = Draw.of(count, form.parts().size(), seed);
+        LocalDate hungOn = form.hungOn() == null ? workshops.today() : form.hungOn();
+        List<NewPiece> parts = new ArrayList<>();
+        for (int part = 0; part < drawn.size(); part++) {
+            parts.add(part(id, part, form.parts().get(part), form.arms().get(drawn.get(part)), hungOn));
+        }
+        hanging.split(lot.id(), new SplitForm(parts, form.answers()));
+        List<TrialArm> arms = save(
+                new Trial(
+                        id,
+                        form.question().strip(),
+                        form.factor(),
+                        seed,
+                        form.fromId(),
+                        form.changed().strip(),
+                        hungOn),
+                form);
+        for (int part = 0; part < drawn.size(); part++) {
+            UUID piece = parts.get(part).id();
+            ArmForm arm = form.arms().get(drawn.get(part));
+            TreatmentForm asked = arm.setUp() == null ? null : arm.setUp().treatment();
+            if (asked != null) {
+                treatments.give(piece, Ids.after(piece, "treated"), asked.beginning(hungOn, form.answers()));
+            }
+            String block = "%d/%d".formatted(lot.number(), Draw.block(count, part) + 1);
+            entities.persist(new TrialPiece(arms.get(drawn.get(part)), piece, block));
+        }
+    }
+
+    private static NewPiece part(UUID trial, int part, int grams, ArmForm arm, LocalDate hungOn) {
+        SetUp setUp = arm.setUp();
+        if (setUp == null) {
+            throw new IllegalArgumentException("An arm of a lot has a set-up");
+        }
+        PieceRole role =
+                arm.control() ? PieceRole.CONTROL : setUp.treatment() == null ? PieceRole.PLAIN : PieceRole.TREATED;
+        return new NewPiece(
+                Ids.after(trial, "part " + part),
+                role,
+                grams,
+                setUp.method(),
+                setUp.chamberId(),
+                hungOn,
+                setUp.targetDays(),
+                0,
+                Coating.NONE,
+                setUp.contactPercent(),
+                null,
+                null,
+                null,
+                setUp.consumablesMinor());
+    }
+
+    /** What its rows point at is written first. */
+    private List<TrialArm> save(Trial trial, TrialForm form) {
+        trials.save(trial);
+        entities.flush();
+        List<TrialArm> arms = new ArrayList<>();
+        for (ArmForm asked : form.arms()) {
+            SetUp setUp = form.lotId() == null ? null : asked.setUp();
+            arms.add(new TrialArm(
+                    asked.id(), trial.id(), arms.size(), asked.name().strip(), asked.control(), setUp));
+        }
+        arms.forEach(entities::persist);
+        entities.flush();
+        return arms;
+    }
+
+    /**
+     * Writes down what somebody learnt from it.
+     *
+     * @throws Refusal if somebody changed it meanwhile
+     */
+    void learn(UUID id, int version, String words) {
+        Trial trial = trials.findById(id).orElseThrow(() -> Refusal.notFound("trial"));
+        trial.mustStillBe(version);
+        trial.teaches(words.strip());
+        trials.save(trial);
+    }
+}

@@ -1,0 +1,173 @@
+package elvaro.server.trial;
+
+import elvaro.core.forecast.Forecast;
+import elvaro.core.trial.Conclusion;
+import elvaro.core.trial.Design.Flaw;
+import elvaro.core.trial.Drying;
+import elvaro.core.trial.Effect;
+import elvaro.core.trial.Effect.Found;
+import elvaro.core.trial.Measure;
+import elvaro.core.trial.Verdict;
+import elvaro.server.piece.Ahead;
+import elvaro.server.piece.Figures;
+import elvaro.server.settings.WorkshopService;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** What the pieces of a trial say, worked out by core from what was weighed. */
+@Component
+class TrialVerdicts {
+    private final WorkshopService workshops;
+    private final Clock clock;
+
+    TrialVerdicts(WorkshopService workshops, Clock clock) {
+        this.workshops = workshops;
+        this.clock = clock;
+    }
+
+    /** A verdict with the arm it is about. */
+    record OfArm(TrialArm arm, Verdict verdict) {}
+
+    /** Of every arm against the control, of what is cut; none for arms nothing of which is. */
+    List<OfArm> of(Gathered trial) {
+        List<OfArm> all = new ArrayList<>();
+        TrialArm control = trial.control();
+        for (TrialArm arm : trial.others()) {
+            for (Measure measure : Measure.values()) {
+                verdict(trial, measure, control, arm).ifPresent(verdict -> all.add(new OfArm(arm, verdict)));
+            }
+        }
+        return all;
+    }
+
+    /** In one line for each arm that has a verdict. */
+    static List<Conclusion> conclusions(Gathered trial, List<OfArm> verdicts, List<Flaw> flaws) {
+        return trial.others().stream()
+                .map(arm -> verdicts.stream()
+                        .filter(each -> each.arm() == arm)
+                        .map(OfArm::verdict)
+                        .toList())
+                .filter(own -> !own.isEmpty())
+                .map(own -> Conclusion.of(
+                        verdicts.stream()
+                                .filter(each -> own.contains(each.verdict()))
+                                .findFirst()
+                                .orElseThrow()
+                                .arm()
+                                .name(),
+                        trial.control().name(),
+                        own,
+                        flaws))
+                .toList();
+    }
+
+    /** What each cut piece of an arm has of a measure; empty where nothing is cut or has a cost. */
+    static List<Found> found(Gathered trial, Measure measure, TrialArm arm) {
+        return trial.of(arm).stream()
+                .filter(Gathered::cut)
+                .flatMap(each -> value(each, measure).stream()
+                        .mapToObj(value ->
+                                new Found(trial.blocks().get(each.piece().id()), value)))
+                .toList();
+    }
+
+    private static OptionalDouble value(Figures figures, Measure measure) {
+        return switch (measure) {
+            case SHRINK -> OptionalDouble.of(figures.ledger().shrinkFraction());
+            case TRIM -> OptionalDouble.of(figures.ledger().trimFraction());
+            case STEAK_YIELD -> OptionalDouble.of(figures.ledger().steakYield());
+            case COST ->
+                figures.steak()
+                        .perKilogram()
+                        .filter(cost -> cost > 0)
+                        .map(cost -> OptionalDouble.of(Math.log(cost)))
+                        .orElse(OptionalDouble.empty());
+        };
+    }
+
+    private Optional<Verdict> verdict(Gathered trial, Measure measure, TrialArm control, TrialArm arm) {
+        List<Found> there = found(trial, measure, control);
+        List<Found> here = found(trial, measure, arm);
+        if (there.isEmpty() || here.isEmpty()) {
+            return Optional.empty();
+        }
+        Effect effect = Effect.of(there, here);
+        if (measure != Measure.COST) {
+            return Optional.of(Verdict.of(measure, effect, arm.name(), control.name()));
+        }
+        double dearer = meanCost(here) - meanCost(there);
+        return Optional.of(Verdict.ofCost(effect, dearer, workshops.settings().currency(), arm.name(), control.name()));
+    }
+
+    private static double meanCost(List<Found> found) {
+        return found.stream()
+                .mapToDouble(each -> Math.exp(each.value()))
+                .average()
+                .orElseThrow();
+    }
+
+    /** How fast each arm dries against the control, on the last day all of its pieces have reached. */
+    List<String> drying(Gathered trial) {
+        TrialArm control = trial.control();
+        return trial.others().stream()
+                .flatMap(arm -> drying(trial, control, arm).stream())
+                .toList();
+    }
+
+    private Optional<String> drying(Gathered trial, TrialArm control, TrialArm arm) {
+        double day = Stream.concat(trial.of(control).stream(), trial.of(arm).stream())
+                .mapToDouble(this::reached)
+                .min()
+                .orElse(0);
+        return Drying.of(lost(trial.of(control), day), lost(trial.of(arm), day))
+                .map(drying -> drying.words(arm.name(), control.name()));
+    }
+
+    private static List<Forecast.Day> lost(List<Figures> pieces, double day) {
+        return pieces.stream()
+                .flatMap(each -> Stream.ofNullable(each.ahead()))
+                .map(ahead -> ahead.at(day))
+                .toList();
+    }
+
+    /** For how many days a piece has hung, to its pull or to now. */
+    double reached(Figures figures) {
+        ZoneId zone = workshops.mine().zone();
+        Instant until = figures.log().pull().map(pull -> pull.at()).orElse(clock.instant());
+        return figures.piece()
+                .hungAt(zone)
+                .map(hung -> Math.max(0, Duration.between(hung, until).toSeconds() / 86_400.0))
+                .orElse(0.0);
+    }
+
+    /** The mean of what the pieces of an arm lose by each day, with the ends of its band. */
+    static List<TrialView.CurveDay> curve(List<Figures> pieces, int lastDay) {
+        List<Ahead> ahead =
+                pieces.stream().flatMap(each -> Stream.ofNullable(each.ahead())).toList();
+        if (ahead.isEmpty()) {
+            return List.of();
+        }
+        List<TrialView.CurveDay> curve = new ArrayList<>();
+        for (int day = 0; day <= lastDay; day++) {
+            double[] sum = new double[3];
+            for (Ahead each : ahead) {
+                Forecast.Day on = each.at(day);
+                sum[0] += on.lost();
+                sum[1] += on.least();
+                sum[2] += on.most();
+            }
+            double[] mean = Arrays.stream(sum).map(each -> each / ahead.size()).toArray();
+            curve.add(new TrialView.CurveDay(day, mean[0], mean[1], mean[2]));
+        }
+        return curve;
+    }
+}

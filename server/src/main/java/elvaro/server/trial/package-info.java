@@ -1,0 +1,5 @@
+/** Pieces compared to answer one question. */
+@NullMarked
+package elvaro.server.trial;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,271 @@
+package elvaro.server.trial;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elvaro.server.support.Client;
+import elvaro.server.support.Client.Answer;
+import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Trials from the question to what was learnt. */
+@ExtendWith(RunningApp.class)
+class TrialIT {
+
+    private static String lot(Client client, int grams, int daysAgo) {
+        String id = UUID.randomUUID().toString();
+        Map<String, Object> body = Client.lotBody(id, grams);
+        body.putAll(Map.of("cutCode", "strip", "boneIn", false, "receivedOn", day(client, daysAgo)));
+        body.put("answers", Map.of("weight-unusual", ""));
+        client.must(client.post("/api/lots", body));
+        return id;
+    }
+
+    private static String day(Client client, int daysAgo) {
+        return LocalDate.parse(client.get("/api/session").body().at("/me/today").asString())
+                .minusDays(daysAgo)
+                .toString();
+    }
+
+    private static Map<String, Object> arm(String name, boolean control, String chamber, int days, Object treatment) {
+        Map<String, Object> setUp = new HashMap<>(
+                Map.of("method", "OPEN_AIR", "chamberId", chamber, "targetDays", days, "consumablesMinor", 0));
+        setUp.put("treatment", treatment);
+        return new HashMap<>(Map.of(
+                "id", UUID.randomUUID().toString(),
+                "name", name,
+                "control", control,
+                "setUp", setUp,
+                "pieces", List.of()));
+    }
+
+    private static Map<String, Object> honey() {
+        Map<String, Object> honey = Client.treatmentBody("SUGAR_COAT");
+        honey.putAll(Map.of("exactly", "buckwheat honey", "amount", 22, "measure", "GRAM", "basis", "KILOGRAM"));
+        honey.put("costMinor", 100);
+        return honey;
+    }
+
+    private static Map<String, Object> trial(
+            Client client, String lot, int daysAgo, List<Integer> parts, List<?> arms) {
+        return new HashMap<>(Map.of(
+                "question",
+                "Does a honey coat change shrink or taste?",
+                "factor",
+                "TREATMENT",
+                "lotId",
+                lot,
+                "parts",
+                parts,
+                "hungOn",
+                day(client, daysAgo),
+                "arms",
+                arms,
+                "changed",
+                "",
+                "answers",
+                Map.of("clash-sugar-hides-mould", "")));
+    }
+
+    /** A honey trial from one lot, hung so many days ago. */
+    private static JsonNode honeyTrial(Client client, String id, int daysAgo, List<Integer> parts) {
+        String chamber = client.chamber("North Room " + id.substring(0, 4), 100_000);
+        String lot = lot(client, parts.stream().mapToInt(Integer::intValue).sum() + 20, daysAgo);
+        Map<String, Object> body = trial(
+                client,
+                lot,
+                daysAgo,
+                parts,
+                List.of(arm("Plain", true, chamber, 38, null), arm("Honey", false, chamber, 38, honey())));
+        client.must(client.put("/api/trials/" + id, body));
+        client.must(client.put("/api/trials/" + id, body)); // a lost answer, tried again
+        return client.get("/api/trials/" + id).body();
+    }
+
+    private static List<JsonNode> pieces(JsonNode trial, int arm) {
+        return trial.at("/arms/%d/pieces".formatted(arm)).valueStream().toList();
+    }
+
+    private static String id(JsonNode piece) {
+        return piece.at("/card/id").asString();
+    }
+
+    /** Pulls a piece and cuts it up, the rest to the discard, and closes the bench. */
+    private static void finish(Client client, String piece, int aged, int steak) {
+        client.must(client.write(piece, Client.entry("PULLED", aged)));
+        client.must(client.write(piece, Client.pile("STEAK", steak)));
+        client.must(client.write(piece, Client.pile("DISCARD", aged - steak)));
+        client.must(
+                client.put("/api/bench/%s/close/%s".formatted(piece, UUID.randomUUID()), Map.of("answers", Map.of())));
+    }
+
+    @Test
+    void one_step_draws_splits_hangs_and_treats_a_lot(Someone owner) {
+        Client client = owner.client();
+        String id = UUID.randomUUID().toString();
+        JsonNode trial = honeyTrial(client, id, 0, List.of(2000, 2010, 1990, 2000));
+        assertThat(trial.path("flaws")).isEmpty();
+        assertThat(trial.path("seed").asString()).matches("-?\\d+");
+        for (int arm = 0; arm < 2; arm++) {
+            assertThat(pieces(trial, arm))
+                    .extracting(piece -> piece.path("block").asString().replaceAll("^\\d+/", ""))
+                    .containsExactly("1", "2");
+        }
+        for (JsonNode piece : pieces(trial, 1)) {
+            JsonNode given =
+                    client.get("/api/pieces/%s/treatments".formatted(id(piece))).body();
+            assertThat(given.at("/0/words").asString()).contains("buckwheat honey, 22 g per kg");
+            assertThat(piece.at("/card/role").asString()).isEqualTo("TREATED");
+        }
+        assertThat(client.get("/api/trials").body()).hasSize(1);
+        assertThat(trial.path("conclusions")).isEmpty();
+    }
+
+    @Test
+    void a_flawed_design_is_said_and_may_go_on_marked(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("North Room", 100_000);
+        String other = client.chamber("Stone Locker", 100_000);
+        String lot = lot(client, 4100, 0);
+        Map<String, Object> body = trial(
+                client,
+                lot,
+                0,
+                List.of(2400, 1650),
+                List.of(arm("Plain", true, chamber, 38, null), arm("Honey", false, other, 48, honey())));
+        assertThat(client.post("/api/trials/check", body)
+                        .body()
+                        .valueStream()
+                        .map(flaw -> flaw.path("kind").asString()))
+                .containsExactly("SEVERAL_CHANGES", "ALSO_DIFFERS", "ALSO_DIFFERS", "SIZES", "ANECDOTE");
+        String id = UUID.randomUUID().toString();
+        client.must(client.put("/api/trials/" + id, body));
+        assertThat(client.get("/api/trials/" + id).body().path("flaws")).hasSize(5);
+    }
+
+    @Test
+    void nothing_is_kept_of_a_trial_that_cannot_be(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("North Room", 100_000);
+        String lot = lot(client, 4100, 0);
+        List<Object> arms = List.of(arm("Plain", true, chamber, 38, null), arm("Honey", false, chamber, 38, honey()));
+        String id = UUID.randomUUID().toString();
+        Map<String, Object> few = trial(client, lot, 0, List.of(4000), arms);
+        assertThat(client.put("/api/trials/" + id, few).type()).isEqualTo("too-few-parts");
+        Map<String, Object> heavy = trial(client, lot, 0, List.of(4000, 4000), arms);
+        assertThat(client.put("/api/trials/" + id, heavy).type()).isEqualTo("more-than-lot");
+        Map<String, Object> unasked = trial(client, lot, 0, List.of(2000, 2050), arms);
+        unasked.put("answers", Map.of());
+        assertThat(client.put("/api/trials/" + id, unasked).questions()).containsExactly("clash-sugar-hides-mould");
+        assertThat(client.get("/api/trials").body()).isEmpty();
+        assertThat(client.get("/api/lots/" + lot).body().path("pieces")).isEmpty();
+
+        List<String> hung = client.hangToday(chamber, 20, 2000, 2000);
+        Map<String, Object> twice = trial(client, lot, 0, List.of(), new ArrayList<>(arms));
+        twice.remove("lotId");
+        twice.put("arms", List.of(byHand("A", true, hung.get(0)), byHand("B", false, hung.get(0))));
+        assertThat(client.put("/api/trials/" + id, twice).type()).isEqualTo("twice");
+        twice.put("arms", List.of(byHand("A", true, hung.get(0)), byHand("B", false)));
+        assertThat(client.put("/api/trials/" + id, twice).type()).isEqualTo("empty-arm");
+        twice.put("arms", List.of(byHand("A", true, hung.get(0)), byHand("B", false, hung.get(1))));
+        client.must(client.put("/api/trials/" + id, twice));
+        assertThat(client.get("/api/trials/" + id).body().path("flaws").toString())
+                .contains("NOTHING_COMPARED");
+    }
+
+    private static Map<String, Object> byHand(String name, boolean control, String... pieces) {
+        return Map.of("id", UUID.randomUUID().toString(), "name", name, "control", control, "pieces", List.of(pieces));
+    }
+
+    @Test
+    void a_running_trial_says_how_the_arms_dry(Someone owner) {
+        Client client = owner.client();
+        String id = UUID.randomUUID().toString();
+        JsonNode trial = honeyTrial(client, id, 12, List.of(4000, 4000));
+        for (JsonNode piece : pieces(trial, 0)) {
+            client.must(client.write(id(piece), Client.entry("WEIGHED", 3740)));
+        }
+        for (JsonNode piece : pieces(trial, 1)) {
+            client.must(client.write(id(piece), Client.entry("WEIGHED", 3830)));
+        }
+        JsonNode now = client.get("/api/trials/" + id).body();
+        assertThat(now.at("/drying/0").asString()).matches("Honey dries \\d+ % slower than Plain \\(80 %: .*\\)\\.");
+        assertThat(now.at("/arms/0/curve")).hasSize(39);
+        assertThat(now.at("/arms/1/curve/38/lost").asDouble())
+                .isLessThan(now.at("/arms/0/curve/38/lost").asDouble());
+        assertThat(now.at("/arms/1/pieces/0/weighings/0/lost").asDouble()).isCloseTo(170 / 4000.0, within(1e-9));
+        assertThat(now.path("ended").asBoolean()).isFalse();
+    }
+
+    @Test
+    void a_finished_trial_has_its_verdict_teaches_and_leads_to_the_next(Someone owner) {
+        Client client = owner.client();
+        String id = UUID.randomUUID().toString();
+        JsonNode trial = honeyTrial(client, id, 38, List.of(2000, 2000, 2000, 2000));
+        // By block: plain loses 340 and 320 g, honey 300 and 276: 2.0 and 2.2 points less.
+        finish(client, id(pieces(trial, 0).get(0)), 1660, 1200);
+        finish(client, id(pieces(trial, 0).get(1)), 1680, 1240);
+        finish(client, id(pieces(trial, 1).get(0)), 1700, 1200);
+        finish(client, id(pieces(trial, 1).get(1)), 1724, 1230);
+        JsonNode done = client.get("/api/trials/" + id).body();
+        assertThat(done.path("ended").asBoolean()).isTrue();
+        JsonNode shrink = done.path("verdicts").get(0);
+        assertThat(shrink.path("value").asDouble()).isCloseTo(-0.021, within(1e-9));
+        // t with one degree of freedom is 3.0777 at 90 %; the standard error is 0.001.
+        assertThat(shrink.at("/band/low").asDouble()).isCloseTo(-0.021 - 0.0030777, within(1e-6));
+        assertThat(shrink.path("strength").asString()).isEqualTo("SHOWN");
+        assertThat(done.at("/conclusions/0/sentence").asString()).startsWith("Honey against Plain: shown less shrink");
+        assertThat(done.at("/arms/0/means/shrink").asDouble()).isCloseTo(0.165, within(1e-9));
+
+        JsonNode lesson = client.get("/api/trials/lessons").body().at("/treatments/0");
+        assertThat(lesson.path("label").asString()).isEqualTo("Sugar or syrup coat");
+        assertThat(lesson.path("pieces").asInt()).isEqualTo(2);
+        assertThat(lesson.at("/measures/0/unshrunk").asDouble()).isCloseTo(-0.021, within(1e-9));
+        assertThat(lesson.at("/measures/0/value").asDouble()).isBetween(-0.021, -0.015);
+
+        Answer learnt = client.put("/api/trials/%s/learnt".formatted(id), Map.of("version", 0, "words", "Too sweet."));
+        client.must(learnt);
+        assertThat(client.put("/api/trials/%s/learnt".formatted(id), Map.of("version", 0, "words", "No."))
+                        .type())
+                .isEqualTo("changed-meanwhile");
+        JsonNode next =
+                client.get("/api/trials/%s/next/HALF_DOSE".formatted(id)).body();
+        assertThat(next.at("/arms/1/setUp/treatment/amount").asDouble()).isEqualTo(11);
+        assertThat(next.at("/arms/1/setUp/targetDays").asInt()).isEqualTo(38);
+        JsonNode shorter =
+                client.get("/api/trials/%s/next/TEN_DAYS_LESS".formatted(id)).body();
+        assertThat(shorter.at("/arms/0/setUp/targetDays").asInt()).isEqualTo(28);
+        assertThat(shorter.at("/arms/1/setUp/treatment/amount").asDouble()).isEqualTo(22);
+
+        String second = UUID.randomUUID().toString();
+        Map<String, Object> body = trial(
+                client,
+                lot(client, 4020, 0),
+                0,
+                List.of(2000, 2000),
+                next.path("arms").valueStream().map(TrialIT::asArm).toList());
+        body.putAll(Map.of("fromId", id, "changed", next.path("changed").asString()));
+        client.must(client.put("/api/trials/" + second, body));
+        JsonNode thread = client.get("/api/trials/" + second).body().path("thread");
+        assertThat(thread.valueStream().map(each -> each.path("id").asString())).containsExactly(id, second);
+        assertThat(thread.at("/0/learnt").asString()).isEqualTo("Too sweet.");
+        assertThat(thread.at("/1/changed").asString()).isEqualTo("half the dose");
+    }
+
+    private static Map<String, Object> asArm(JsonNode arm) {
+        Map<String, Object> body = new tools.jackson.databind.json.JsonMapper()
+                .convertValue(arm, new tools.jackson.core.type.TypeReference<>() {});
+        body.put("id", UUID.randomUUID().toString());
+        body.put("pieces", List.of());
+        return body;
+    }
+}
