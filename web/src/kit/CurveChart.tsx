@@ -11,6 +11,8 @@ export interface Curve {
   broken?: boolean;
   points: Point[];
   band?: { day: number; low: number; high: number }[];
+  /** What was measured of it, in its colour. */
+  marks?: Point[];
 }
 
 interface Props {
@@ -40,10 +42,14 @@ export function CurveChart({
   most,
   format,
 }: Props) {
+  const measured = [
+    { marks, colour: 'var(--mui-palette-text-primary)' },
+    ...curves.map((curve) => ({ marks: curve.marks ?? [], colour: curve.colour })),
+  ].filter((each) => each.marks.length > 0);
   const xs = [
     ...new Set([
       ...curves.flatMap((curve) => curve.points.map((point) => point.day)),
-      ...marks.map((mark) => mark.day),
+      ...measured.flatMap((each) => each.marks.map((mark) => mark.day)),
     ]),
   ]
     .filter((day) => day <= days)
@@ -103,19 +109,19 @@ export function CurveChart({
               curve: 'linear' as const,
               showMark: false,
             })),
-            {
-              id: 'marks',
-              data: xs.map((day) => marks.find((mark) => mark.day === day)?.value ?? null),
-              color: 'var(--mui-palette-text-primary)',
+            ...measured.map((each, index) => ({
+              id: `marks-${index}`,
+              data: xs.map((day) => each.marks.find((mark) => mark.day === day)?.value ?? null),
+              color: each.colour,
               curve: 'linear' as const,
               showMark: true,
-              shape: 'circle' as const,
-            },
+              shape: (['circle', 'diamond', 'square', 'triangle'] as const)[index % 4],
+            })),
           ]}
           slotProps={{ line: { strokeWidth: 2 } }}
           sx={{
             '& .MuiLineChart-area': { opacity: 0.18 },
-            '& [data-series^="low-"], & [data-series^="band-"].MuiLineChart-line, & [data-series="marks"].MuiLineChart-line':
+            '& [data-series^="low-"], & [data-series^="band-"].MuiLineChart-line, & [data-series^="marks-"].MuiLineChart-line':
               { stroke: 'none' },
             ...Object.fromEntries(
               curves.map((curve, index) => [

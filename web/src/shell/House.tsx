@@ -31,6 +31,9 @@ const ChamberPage = lazy(() => import('../chamber/ChamberPage'));
 const ComparePage = lazy(() => import('../compare/ComparePage'));
 const SettingsPage = lazy(() => import('../settings/SettingsPage'));
 const TreatmentsPage = lazy(() => import('../treatment/TreatmentsPage'));
+const TrialsPage = lazy(() => import('../trial/TrialsPage'));
+const NewTrialPage = lazy(() => import('../trial/NewTrialPage'));
+const TrialPage = lazy(() => import('../trial/TrialPage'));
 const GuidePage = lazy(() => import('../guide/GuidePage'));
 
 const schemes = { LIGHT: 'light', DARK: 'dark', SYSTEM: 'system' } as const;
@@ -80,6 +83,9 @@ export function House() {
           <Route path="/compare" element={<ComparePage />} />
           <Route path="/settings" element={<SettingsPage />} />
           <Route path="/treatments" element={<TreatmentsPage />} />
+          <Route path="/trials" element={<TrialsPage />} />
+          <Route path="/trials/new" element={<NewTrialPage />} />
+          <Route path="/trials/:id" element={<TrialPage />} />
           <Route path="/guide" element={<GuidePage />} />
           <Route
             path="*"

@@ -15,6 +15,7 @@ const keys: { key: string; does: string; to?: string }[] = [
   { key: 'w', does: 'weigh a piece', to: '/weigh' },
   { key: 'l', does: 'look at a piece', to: '/look' },
   { key: 't', does: 'treatments and their doses', to: '/treatments' },
+  { key: 'q', does: 'questions: the trials', to: '/trials' },
   { key: 'c', does: 'compare finished pieces', to: '/compare' },
   { key: 'g', does: 'the guide', to: '/guide' },
   { key: '/', does: 'find a piece by its tag' },

@@ -3,13 +3,18 @@ package elvaro.server;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.transaction.annotation.Transactional;
 
 @AnalyzeClasses(packages = "elvaro.server", importOptions = DoNotIncludeTests.class)
@@ -45,4 +50,15 @@ class ServerRulesTest {
             .should()
             .dependOnClassesThat()
             .resideInAPackage("..demo..");
+
+    /** The API's description knows records by their simple names: of two alike it keeps one. */
+    @ArchTest
+    static void no_two_records_share_a_name(JavaClasses all) {
+        Map<String, Long> byName = all.stream()
+                .filter(JavaClass::isRecord)
+                .filter(each -> !each.getModifiers().contains(JavaModifier.PRIVATE))
+                .collect(Collectors.groupingBy(JavaClass::getSimpleName, Collectors.counting()));
+        assertThat(byName)
+                .allSatisfy((name, count) -> assertThat(count).as(name).isOne());
+    }
 }

@@ -81,6 +81,7 @@ class DemoLoader implements ApplicationRunner {
     private final LogService log;
     private final LookService looks;
     private final Weather weather;
+    private final DemoTrials trials;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final TransactionTemplate transaction;
@@ -101,6 +102,7 @@ class DemoLoader implements ApplicationRunner {
             LogService log,
             LookService looks,
             Weather weather,
+            DemoTrials trials,
             WorkshopService workshops,
             CurrentWorkshop current,
             TransactionTemplate transaction,
@@ -119,6 +121,7 @@ class DemoLoader implements ApplicationRunner {
         this.log = log;
         this.looks = looks;
         this.weather = weather;
+        this.trials = trials;
         this.workshops = workshops;
         this.current = current;
         this.transaction = transaction;
@@ -170,6 +173,7 @@ class DemoLoader implements ApplicationRunner {
         for (Bought bought : Scenario.lots()) {
             buy(bought, rooms, hanging, people, random);
         }
+        trials.fill(people);
         looked(random);
         Scenario.WISHES.forEach(wish -> purchases.put(new PlanForm(
                 Scenario.id(random),

@@ -48,16 +48,16 @@ final class Scenario {
      */
     private static final String LOTS = """
             412 | strip | young steer | no | 5 | 8215 | 2150 | Hollin Farm | 2.1 | PLAIN OPEN_AIR N 28 CUT ; PLAIN OPEN_AIR N 28 CUT
-            398 | export-rib | young steer | yes | 6 | 11480 | 2390 | Hollin Farm | 1.8 | CONTROL OPEN_AIR N 38 CUT "Does a buckwheat-honey coat change shrink or taste over 38 days? The plain half." ; TREATED OPEN_AIR N 38 CUT coat=210 syrup "Buckwheat honey, 45 g a kilogram, brushed on." ; FRESH
-            371 | ribeye | young steer | no | 4 | 7040 | 2580 | Hollin Farm | 2.4 | CONTROL OPEN_AIR N 26 CUT "Porcini rub against plain, 26 days. The plain half." ; TREATED OPEN_AIR N 26 CUT coat=70 paste "Porcini rub, 20 g a kilogram."
+            398 | export-rib | young steer | yes | 6 | 11480 | 2390 | Hollin Farm | 1.8 | CONTROL OPEN_AIR N 38 CUT ; TREATED OPEN_AIR N 38 CUT coat=70 syrup "Brushed on, it ran off the fat side." ; TREATED OPEN_AIR N 38 CUT coat=70 syrup ; CONTROL OPEN_AIR N 38 CUT ; CONTROL OPEN_AIR N 38 CUT ; TREATED OPEN_AIR N 38 CUT coat=65 syrup ; FRESH
+            371 | ribeye | young steer | no | 4 | 7040 | 2580 | Hollin Farm | 2.4 | TREATED OPEN_AIR N 26 CUT coat=35 paste ; CONTROL OPEN_AIR N 26 CUT ; CONTROL OPEN_AIR N 26 CUT ; TREATED OPEN_AIR N 26 CUT coat=35 paste
             352 | deer-haunch | fallow, second year | yes | 0 | 9120 | 1180 | Sallow Estate | 3.2 | CONTROL OPEN_AIR G 10 CUT "Fallow haunch: skin on against skinned, 10 days. Skinned." ; TREATED OPEN_AIR G 10 CUT "Skin left on; taken off at the bench."
-            340 | strip-bone-in | young steer | yes | 5 | 9640 | 1990 | Hollin Farm | 2.0 | CONTROL OPEN_AIR N 33 CUT "Stout-soaked cloth, open air, 33 days. The plain half." ; TREATED OPEN_AIR N 33 CUT coat=340 cloth "Cloth soaked in stout, wrung out, renewed on day 12."
-            318 | lamb-saddle | mutton, four years | yes | 4 | 7420 | 1320 | Hollin Farm | 2.6 | TREATED OPEN_AIR S 21 CUT "Beech smoke on a mutton saddle: two sessions of ten minutes." ; TREATED OPEN_AIR S 21 CUT "Beech smoke: five sessions of ten minutes."
-            300 | lamb-saddle | mutton, five years | yes | 5 | 6860 | 1320 | Hollin Farm | 2.2 | CONTROL OPEN_AIR S 24 CUT "Goose-fat seal on a mutton saddle, 24 days. The bare half." ; TREATED FAT_SEAL S 24 CUT coat=620 "Goose fat, melted and brushed on in three coats."
-            280 | rib-bone-in | young steer | yes | 7 | 12860 | 2180 | Hollin Farm | 1.9 | PLAIN OPEN_AIR N 40 CUT "North Room against Stone Locker, same cut, 40 days." ; PLAIN OPEN_AIR S 40 CUT "The twin in the Stone Locker."
-            262 | strip | old cow, nine years | no | 8 | 7930 | 2760 | Hollin Farm | 2.3 | PLAIN OPEN_AIR N 40 CUT "Old cow against young steer, 40 days."
+            340 | strip-bone-in | young steer | yes | 5 | 9640 | 1990 | Hollin Farm | 2.0 | CONTROL OPEN_AIR N 33 CUT "The plain half." ; TREATED OPEN_AIR N 33 CUT coat=340 cloth "Cloth soaked in stout, wrung out, renewed on day 12."
+            318 | lamb-saddle | mutton, four years | yes | 4 | 7420 | 1320 | Hollin Farm | 2.6 | CONTROL OPEN_AIR S 29 CUT ; TREATED OPEN_AIR S 29 CUT ; TREATED OPEN_AIR S 29 CUT ; CONTROL OPEN_AIR S 29 CUT
+            300 | lamb-saddle | mutton, five years | yes | 5 | 6860 | 1320 | Hollin Farm | 2.2 | CONTROL OPEN_AIR S 24 CUT "The bare half." ; TREATED FAT_SEAL S 24 CUT coat=620 "Goose fat, melted and brushed on in three coats."
+            280 | rib-bone-in | young steer | yes | 7 | 12860 | 2180 | Hollin Farm | 1.9 | PLAIN OPEN_AIR N 40 CUT "Its twin hangs in the Stone Locker." ; PLAIN OPEN_AIR S 40 CUT "The twin in the Stone Locker."
+            262 | strip | old cow, nine years | no | 8 | 7930 | 2760 | Hollin Farm | 2.3 | PLAIN OPEN_AIR N 40 CUT "Beside the young steer."
             262 | strip | young steer | no | 4 | 7410 | 2150 | Hollin Farm | 2.3 | PLAIN OPEN_AIR N 40 CUT "The young steer beside the old cow."
-            240 | goose | wild | yes | 0 | 3390 | 900 | Marsh Decoy | 3.0 | CONTROL OPEN_AIR G 8 CUT "Kelp-salt rub on a wild goose, 8 days. The plain bird."
+            240 | goose | wild | yes | 0 | 3390 | 900 | Marsh Decoy | 3.0 | CONTROL OPEN_AIR G 8 CUT "The plain bird."
             240 | goose | wild | yes | 0 | 3610 | 900 | Marsh Decoy | 3.0 | TREATED OPEN_AIR G 8 CUT coat=60 salt "Kelp salt, 15 g a kilogram, rubbed in under the wings too."
             225 | ribeye | young steer | no | 4 | 6120 | 2580 | Hollin Farm | 1.7 | PLAIN MEMBRANE P 35 CUT ; PLAIN MEMBRANE P 35 CUT leak "Seal open at one corner since the second week; resealed, then left."
             205 | top-sirloin | young steer | no | 3 | 5240 | 1760 | Hollin Farm | 2.5 | PLAIN SALT_TRAY P 28 CUT ; PLAIN OPEN_AIR N 28 CUT
@@ -71,7 +71,7 @@ final class Scenario {
             75 | inside-round | old cow, eleven years | no | 2 | 6020 | 1390 | Hollin Farm | 2.8 | PLAIN OPEN_AIR S 35 HANGING
             60 | short-loin | young steer | yes | 7 | 12440 | 2290 | Hollin Farm | 1.8 | PLAIN OPEN_AIR N 60 HANGING ; PLAIN OPEN_AIR N 75 HANGING
             47 | rib-bone-in | heifer | yes | 8 | 13420 | 2210 | Hollin Farm | 2.0 | PLAIN OPEN_AIR N 45 HANGING ; PLAIN OPEN_AIR N 60 HANGING stalled "Moved behind the door on day 12; hardly any air there."
-            40 | strip | young steer | no | 5 | 8390 | 2180 | Hollin Farm | 2.1 | CONTROL OPEN_AIR N 38 PULLED "Honey again, half the dose. The plain half." ; TREATED OPEN_AIR N 38 PULLED coat=95 syrup "Buckwheat honey, 22 g a kilogram."
+            40 | strip | young steer | no | 5 | 8390 | 2180 | Hollin Farm | 2.1 | CONTROL OPEN_AIR N 38 PULLED "The plain half." ; TREATED OPEN_AIR N 38 PULLED coat=95 syrup
             33 | ribeye | heifer | no | 4 | 6780 | 2650 | Hollin Farm | 1.9 | PLAIN MEMBRANE P 35 HANGING ; PLAIN MEMBRANE P 35 HANGING leak "The film looks loose at the thick end."
             28 | strip | young steer | no | 5 | 7790 | 2180 | Hollin Farm | 2.2 | PLAIN OPEN_AIR N 28 HANGING ; PLAIN OPEN_AIR N 35 HANGING
             26 | lamb-saddle | mutton, four years | yes | 4 | 7030 | 1340 | Hollin Farm | 2.4 | CONTROL OPEN_AIR S 28 HANGING ; TREATED OPEN_AIR S 28 HANGING "Beech smoke, four sessions of ten minutes."

@@ -27,4 +27,11 @@ public class PieceArchive {
         entities.flush(); // Its log points at it by id alone; Hibernate would not know to write it first.
         log.forEach(entities::persist);
     }
+
+    /** More of the story of a piece that was taken in. */
+    public void more(Piece piece, LogEntry entry) {
+        entities.persist(entry);
+        piece.logGrows();
+        entities.flush(); // What is kept under the entry's id points at it by id alone.
+    }
 }

@@ -138,7 +138,7 @@ public class Treated {
         return treatment.kind().course().from(treatment.number(), treatment.beganOn(), hungOn, pulledOn);
     }
 
-    private Optional<LocalDate> pulledOn(UUID pieceId) {
+    Optional<LocalDate> pulledOn(UUID pieceId) {
         ZoneId zone = workshops.mine().zone();
         return pieces.log(pieceId).stream()
                 .filter(entry -> entry.stands() && entry.kind() == Kind.PULLED)

@@ -76,6 +76,7 @@ class NextTrial {
                 piece.targetDays().orElse(1),
                 null,
                 piece.method().map(Method::usualConsumablesMinor).orElse(0),
+                piece.benchOrder().orElse(null),
                 first);
     }
 
@@ -88,6 +89,7 @@ class NextTrial {
                 days,
                 setUp.contactPercent(),
                 setUp.consumablesMinor(),
+                setUp.benchOrder(),
                 Optional.ofNullable(setUp.treatment())
                         .map(given -> changed(given, change))
                         .orElse(null));

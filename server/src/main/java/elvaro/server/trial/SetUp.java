@@ -1,6 +1,7 @@
 package elvaro.server.trial;
 
 import elvaro.core.drying.Method;
+import elvaro.core.yield.BenchOrder;
 import elvaro.server.treatment.TreatmentForm;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -14,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param contactPercent share of a membrane that touches meat, if somebody looked
  * @param consumablesMinor what bag, seal or salt cost for each piece
+ * @param benchOrder how they are to be cut; absent to decide at the bench
  * @param treatment absent for a plain arm
  */
 record SetUp(
@@ -33,4 +35,5 @@ record SetUp(
         @NotNull @Min(value = 0, message = "The cost is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
         Integer consumablesMinor,
 
+        @Nullable BenchOrder benchOrder,
         @Nullable @Valid TreatmentForm treatment) {}

@@ -7,6 +7,7 @@ import elvaro.core.trial.Design.Arm;
 import elvaro.core.trial.Draw;
 import elvaro.core.trial.Factor;
 import elvaro.core.trial.Facts;
+import elvaro.core.yield.BenchOrder;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.Lot;
@@ -27,6 +28,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Trials as their design is judged: of what is planned, and of what hangs. */
@@ -105,7 +107,16 @@ class TrialDesigns {
                 .map(asked -> treatments.given(asked).words())
                 .orElse(Facts.PLAIN);
         LocalDate hungOn = form.hungOn() == null ? workshops.today() : form.hungOn();
-        return facts(lot, "", grams, hungOn, setUp.targetDays(), chamber, setUp.method(), treatment, "");
+        return facts(
+                lot,
+                "",
+                grams,
+                hungOn,
+                setUp.targetDays(),
+                chamber,
+                setUp.method(),
+                treatment,
+                words(setUp.benchOrder()));
     }
 
     /** A piece that is there. */
@@ -124,11 +135,17 @@ class TrialDesigns {
                                         .formatted(piece.tag()))),
                 piece.targetDays().orElse(0),
                 piece.chamber().map(Chamber::name).orElse(""),
-                piece.method().orElse(Method.VACUUM),
+                // A fat seal that was given as a treatment is no other method besides.
+                piece.method()
+                        .map(method ->
+                                method == Method.FAT_SEAL && given.containsKey(piece.id()) ? Method.OPEN_AIR : method)
+                        .orElse(Method.VACUUM),
                 given.getOrDefault(piece.id(), coat),
-                piece.benchOrder()
-                        .map(order -> order.name().replace('_', ' ').toLowerCase(Locale.ROOT))
-                        .orElse(""));
+                words(piece.benchOrder().orElse(null)));
+    }
+
+    private static String words(@Nullable BenchOrder order) {
+        return order == null ? "" : order.name().replace('_', ' ').toLowerCase(Locale.ROOT);
     }
 
     private static Facts facts(

@@ -17,7 +17,7 @@ import elvaro.server.trial.TrialVerdicts.OfArm;
 import elvaro.server.trial.TrialView.ArmLine;
 import elvaro.server.trial.TrialView.ArmPieceView;
 import elvaro.server.trial.TrialView.ArmView;
-import elvaro.server.trial.TrialView.CurvePoint;
+import elvaro.server.trial.TrialView.ArmWeighing;
 import elvaro.server.trial.TrialView.MeansView;
 import elvaro.server.trial.TrialView.NextView;
 import elvaro.server.trial.TrialView.SeenView;
@@ -217,7 +217,7 @@ class TrialReading {
                 LedgerView.of(figures.ledger()),
                 CostView.of(figures.landed(), figures.steak(), settings),
                 figures.log().weighings().stream()
-                        .map(net -> new CurvePoint(
+                        .map(net -> new ArmWeighing(
                                 Math.max(0, Duration.between(hungAt, net.at()).toSeconds() / 86_400.0),
                                 figures.log().lostBy(net)))
                         .toList(),

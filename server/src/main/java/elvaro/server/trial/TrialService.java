@@ -154,7 +154,11 @@ class TrialService {
         for (int part = 0; part < drawn.size(); part++) {
             UUID piece = parts.get(part).id();
             ArmForm arm = form.arms().get(drawn.get(part));
-            TreatmentForm asked = arm.setUp() == null ? null : arm.setUp().treatment();
+            SetUp setUp = arm.setUp();
+            if (setUp != null && setUp.benchOrder() != null) {
+                pieces.lock(piece).cutBy(setUp.benchOrder());
+            }
+            TreatmentForm asked = setUp == null ? null : setUp.treatment();
             if (asked != null) {
                 treatments.give(piece, Ids.after(piece, "treated"), asked.beginning(hungOn, form.answers()));
             }

@@ -150,13 +150,13 @@ class TrialVerdicts {
     }
 
     /** The mean of what the pieces of an arm lose by each day, with the ends of its band. */
-    static List<TrialView.CurveDay> curve(List<Figures> pieces, int lastDay) {
+    static List<TrialView.ArmDay> curve(List<Figures> pieces, int lastDay) {
         List<Ahead> ahead =
                 pieces.stream().flatMap(each -> Stream.ofNullable(each.ahead())).toList();
         if (ahead.isEmpty()) {
             return List.of();
         }
-        List<TrialView.CurveDay> curve = new ArrayList<>();
+        List<TrialView.ArmDay> curve = new ArrayList<>();
         for (int day = 0; day <= lastDay; day++) {
             double[] sum = new double[3];
             for (Ahead each : ahead) {
@@ -166,7 +166,7 @@ class TrialVerdicts {
                 sum[2] += on.most();
             }
             double[] mean = Arrays.stream(sum).map(each -> each / ahead.size()).toArray();
-            curve.add(new TrialView.CurveDay(day, mean[0], mean[1], mean[2]));
+            curve.add(new TrialView.ArmDay(day, mean[0], mean[1], mean[2]));
         }
         return curve;
     }

@@ -59,7 +59,7 @@ record TrialView(
             boolean control,
             String setUp,
             List<ArmPieceView> pieces,
-            List<CurveDay> curve,
+            List<ArmDay> curve,
             @Nullable MeansView means) {}
 
     /** @param block pieces of one block lay side by side */
@@ -68,12 +68,12 @@ record TrialView(
             String block,
             LedgerView ledger,
             CostView cost,
-            List<CurvePoint> weighings,
+            List<ArmWeighing> weighings,
             List<SeenView> looks) {}
 
-    record CurveDay(int day, double lost, double least, double most) {}
+    record ArmDay(int day, double lost, double least, double most) {}
 
-    record CurvePoint(double day, double lost) {}
+    record ArmWeighing(double day, double lost) {}
 
     /** A look on a day of the hanging. */
     record SeenView(UUID id, long day, Rule.Answer answer, String seen, List<UUID> photos) {}

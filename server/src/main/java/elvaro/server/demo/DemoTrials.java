@@ -1,0 +1,239 @@
+package elvaro.server.demo;
+
+import static elvaro.core.treatment.Kind.COLD_SMOKE;
+import static elvaro.core.treatment.Kind.FAT_SEAL;
+import static elvaro.core.treatment.Kind.PASTE;
+import static elvaro.core.treatment.Kind.SOAKED_CLOTH;
+import static elvaro.core.treatment.Kind.SUGAR_COAT;
+
+import elvaro.core.treatment.Dose;
+import elvaro.core.treatment.Kind;
+import elvaro.core.treatment.Measure;
+import elvaro.core.trial.Factor;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceCard;
+import elvaro.server.piece.PieceService;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Ids;
+import elvaro.server.treatment.Given;
+import elvaro.server.treatment.TreatmentArchive;
+import elvaro.server.trial.TrialArchive;
+import elvaro.server.trial.TrialArchive.PastArm;
+import elvaro.server.trial.TrialArchive.PastTrial;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** The questions the invented workshop asked of the pieces of {@link Scenario}, and what it put on them. */
+@Component
+class DemoTrials {
+    private static final UUID SPACE = new UUID(0x7472_6961_6c73L, 1);
+
+    /** Pieces by their tags; what was put on them, if anything. */
+    private record Arm(
+            String name,
+            boolean control,
+            List<String> tags,
+            @Nullable Given given) {}
+
+    private record Asked(
+            String question, Factor factor, @Nullable String after, String changed, String learnt, List<Arm> arms) {}
+
+    private static final String HONEY = "Does a buckwheat-honey coat change shrink or taste over 38 days?";
+
+    private static final List<Asked> ASKED = List.of(
+            new Asked(
+                    HONEY,
+                    Factor.TREATMENT,
+                    null,
+                    "",
+                    "It keeps the water in, and the outside is too sweet. Half of it next time.",
+                    List.of(
+                            new Arm("Plain", true, List.of("2A", "2D", "2E"), null),
+                            new Arm(
+                                    "Honey",
+                                    false,
+                                    List.of("2B", "2C", "2F"),
+                                    perKilogram(SUGAR_COAT, "buckwheat honey", 45)))),
+            new Asked(
+                    "Porcini rub against plain, 26 days",
+                    Factor.TREATMENT,
+                    null,
+                    "",
+                    "",
+                    List.of(
+                            new Arm("Plain", true, List.of("3B", "3C"), null),
+                            new Arm(
+                                    "Porcini",
+                                    false,
+                                    List.of("3A", "3D"),
+                                    perKilogram(PASTE, "porcini powder and salt", 20)))),
+            new Asked(
+                    "Stout-soaked cloth, open air, 33 days",
+                    Factor.TREATMENT,
+                    null,
+                    "",
+                    "The weave printed itself into the crust. Thinner cloth.",
+                    List.of(
+                            new Arm("Plain", true, List.of("5A"), null),
+                            new Arm(
+                                    "Stout cloth",
+                                    false,
+                                    List.of("5B"),
+                                    counted(SOAKED_CLOTH, "stout, wrung out", 33)))),
+            new Asked(
+                    "Beech smoke on a mutton saddle: two sessions against five",
+                    Factor.TREATMENT,
+                    null,
+                    "",
+                    "",
+                    List.of(
+                            new Arm("Two sessions", true, List.of("6A", "6D"), counted(COLD_SMOKE, "beech", 2)),
+                            new Arm("Five sessions", false, List.of("6B", "6C"), counted(COLD_SMOKE, "beech", 5)))),
+            new Asked(
+                    "Goose-fat seal on a mutton saddle, 24 days",
+                    Factor.TREATMENT,
+                    null,
+                    "",
+                    "Water saved, meat lost: rot in the closed pocket by the bone.",
+                    List.of(
+                            new Arm("Bare", true, List.of("7A"), null),
+                            new Arm(
+                                    "Sealed",
+                                    false,
+                                    List.of("7B"),
+                                    perKilogram(FAT_SEAL, "goose fat, three coats", 180)))),
+            new Asked(
+                    "North Room against Stone Locker, same cut, 40 days",
+                    Factor.CHAMBER,
+                    null,
+                    "",
+                    "",
+                    List.of(
+                            new Arm("North Room", true, List.of("8A"), null),
+                            new Arm("Stone Locker", false, List.of("8B"), null))),
+            new Asked(
+                    "Old cow against young steer, 40 days",
+                    Factor.GRADE,
+                    null,
+                    "",
+                    "",
+                    List.of(
+                            new Arm("Young steer", true, List.of("10A"), null),
+                            new Arm("Old cow", false, List.of("9A"), null))),
+            new Asked(
+                    "Kelp-salt rub on a wild goose, 8 days",
+                    Factor.TREATMENT,
+                    null,
+                    "",
+                    "",
+                    List.of(
+                            new Arm("Plain", true, List.of("11A"), null),
+                            new Arm("Kelp salt", false, List.of("12A"), perKilogram(PASTE, "kelp salt", 15)))),
+            new Asked(
+                    "Half the honey: does the water still stay in?",
+                    Factor.TREATMENT,
+                    HONEY,
+                    "half the dose",
+                    "",
+                    List.of(
+                            new Arm("Plain", true, List.of("25A"), null),
+                            new Arm("Honey", false, List.of("25B"), perKilogram(SUGAR_COAT, "buckwheat honey", 22.5)))),
+            new Asked(
+                    "Beech smoke on a mutton saddle: four sessions against none",
+                    Factor.TREATMENT,
+                    "Beech smoke on a mutton saddle: two sessions against five",
+                    "four sessions, and a plain half",
+                    "",
+                    List.of(
+                            new Arm("Plain", true, List.of("28A"), null),
+                            new Arm("Smoked", false, List.of("28B"), counted(COLD_SMOKE, "beech", 4)))),
+            new Asked(
+                    "A haunch hung against one on ice, 10 days",
+                    Factor.HANG_OR_ICE,
+                    null,
+                    "",
+                    "",
+                    List.of(
+                            new Arm("Hung", true, List.of("32A"), null),
+                            new Arm("On ice", false, List.of("32B"), null))));
+
+    private final PieceService pieces;
+    private final TreatmentArchive treatments;
+    private final TrialArchive trials;
+    private final WorkshopService workshops;
+
+    DemoTrials(PieceService pieces, TreatmentArchive treatments, TrialArchive trials, WorkshopService workshops) {
+        this.pieces = pieces;
+        this.treatments = treatments;
+        this.trials = trials;
+        this.workshops = workshops;
+    }
+
+    private static Given perKilogram(Kind kind, String exactly, double grams) {
+        Dose dose = new Dose(grams, Measure.GRAM, Dose.Basis.KILOGRAM);
+        return new Given(kind, null, exactly, dose, null, false, false, false);
+    }
+
+    private static Given counted(Kind kind, String exactly, int number) {
+        return new Given(kind, null, exactly, null, number, false, false, false);
+    }
+
+    /** @param people who may have done it */
+    void fill(List<UUID> people) {
+        for (Asked asked : ASKED) {
+            List<PastArm> arms = new ArrayList<>();
+            LocalDate first = workshops.today();
+            for (Arm arm : asked.arms()) {
+                Map<UUID, String> blocks = new LinkedHashMap<>();
+                for (String tag : arm.tags()) {
+                    Piece piece = tagged(tag);
+                    String block = piece.lot().number() + "/" + (blocks.size() + 1);
+                    blocks.put(piece.id(), block);
+                    LocalDate hungOn = piece.hungOn().orElseThrow();
+                    first = hungOn.isBefore(first) ? hungOn : first;
+                    if (arm.given() != null) {
+                        give(piece, arm.given(), people.get(blocks.size() % people.size()));
+                    }
+                }
+                arms.add(new PastArm(named(asked.question() + arm.name()), arm.name(), arm.control(), blocks));
+            }
+            Long seed = asked.arms().get(0).tags().size() > 1
+                    ? (long) asked.question().hashCode()
+                    : null;
+            trials.add(new PastTrial(
+                    named(asked.question()),
+                    asked.question(),
+                    asked.factor(),
+                    seed,
+                    asked.after() == null ? null : named(asked.after()),
+                    asked.changed(),
+                    asked.learnt(),
+                    first,
+                    arms));
+        }
+    }
+
+    private static UUID named(String what) {
+        return Ids.after(SPACE, what);
+    }
+
+    private Piece tagged(String tag) {
+        PieceCard card = pieces.tagged(tag).stream()
+                .filter(each -> each.tag().equals(tag))
+                .findFirst()
+                .orElseThrow();
+        return pieces.find(card.id());
+    }
+
+    private void give(Piece piece, Given given, UUID by) {
+        ZoneId zone = workshops.mine().zone();
+        treatments.add(piece, given, piece.hungAt(zone).orElseThrow(), by, workshops.today(), zone);
+    }
+}

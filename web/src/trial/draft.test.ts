@@ -1,0 +1,46 @@
+import { expect, test } from 'vitest';
+import { buildUnits } from '../kit/units';
+import { differ, missing, plainArm, trialBody, type TrialText } from './draft';
+
+const units = buildUnits('KG', false, false, 'EUR');
+
+const trial = (part: Partial<TrialText> = {}): TrialText => ({
+  question: 'Does honey change the shrink?',
+  factor: 'TREATMENT',
+  lotId: 'lot',
+  hungOn: '2026-03-02',
+  parts: ['2', '2.01'],
+  arms: [plainArm('Plain', true, 'room', null), plainArm('Honey', false, 'room', null)],
+  ...part,
+});
+
+test('what is missing is said in the order it is asked for, and nothing once all is there', () => {
+  expect(missing(trial({ question: ' ' }), units)).toBe('Put the question in words.');
+  expect(missing(trial({ parts: ['2', ''] }), units)).toBe('Each part of the lot needs its weight.');
+  expect(missing(trial({ parts: ['4'] }), units)).toBe('Cut the lot into a part for every arm at least.');
+  expect(missing(trial({ lotId: '' }), units)).toBe('Give every arm a piece at least.');
+  expect(missing(trial(), units)).toBeNull();
+});
+
+test('a trial of pieces that hang sends them and no set-up; one of a lot the other way round', () => {
+  const [plain, honey] = trial().arms;
+  const hanging = trialBody(
+    trial({
+      lotId: '',
+      arms: [plain, honey].flatMap((arm) => (arm ? [{ ...arm, pieces: [{ id: 'a', tag: '41A' }] }] : [])),
+    }),
+    units,
+  );
+  expect(hanging.lotId).toBeUndefined();
+  expect(hanging.parts).toEqual([]);
+  expect(hanging.arms[0]).toMatchObject({ pieces: ['a'], setUp: undefined });
+  const split = trialBody(trial(), units);
+  expect(split.parts).toEqual([2000, 2010]);
+  expect(split.arms[1]).toMatchObject({ pieces: [], setUp: { targetDays: 28, chamberId: 'room' } });
+});
+
+test('arms that differ in a field are found by it', () => {
+  const arms = trial().arms.map((arm, index) => ({ ...arm, days: index === 0 ? '28' : '38' }));
+  expect(differ(arms, (arm) => arm.days)).toBe(true);
+  expect(differ(arms, (arm) => arm.chamberId)).toBe(false);
+});

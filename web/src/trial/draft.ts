@@ -1,0 +1,167 @@
+import type { Schema } from '../api/client';
+import { newId } from '../kit/drafts';
+import { readNumber, type Units } from '../kit/units';
+import { firstOf } from '../treatment/draft';
+import { giveBody, type Give } from '../treatment/GiveFields';
+
+export type Factor = Schema['TrialForm']['factor'];
+type SetUp = Schema['SetUp'];
+type Kinds = Schema['TreatmentView'][];
+
+/** What there is to choose from. */
+export interface Known {
+  kinds: Schema['TreatmentView'][];
+  recipes: Schema['RecipeView'][];
+  methods: Schema['MethodView'][];
+  chambers: Schema['ChamberForm'][];
+  factors: Schema['FactorView'][];
+  uncut: Schema['DueView'][];
+  today: string;
+}
+
+/** An arm as it stands in the fields. */
+export interface ArmText {
+  id: string;
+  name: string;
+  control: boolean;
+  method: SetUp['method'];
+  chamberId: string;
+  days: string;
+  consumables: string;
+  order: NonNullable<SetUp['benchOrder']> | '';
+  /** Nothing for a plain arm. */
+  give: Give | null;
+  /** Ids and tags of pieces that are there. */
+  pieces: { id: string; tag: string }[];
+}
+
+/** A trial as it stands in the fields. */
+export interface TrialText {
+  question: string;
+  factor: Factor;
+  /** The lot to be split, or '' where the pieces are there. */
+  lotId: string;
+  hungOn: string;
+  parts: string[];
+  arms: ArmText[];
+}
+
+/** What differs from animal to animal, so that no lot can be split for it. */
+export const ofTheAnimal: ReadonlySet<Factor> = new Set<Factor>([
+  'GRADE',
+  'SUPPLIER',
+  'CUT',
+  'BONE',
+  'FAT_COVER',
+]);
+
+export const plainArm = (name: string, control: boolean, chamberId: string, give: Give | null): ArmText => ({
+  id: newId(),
+  name,
+  control,
+  method: 'OPEN_AIR',
+  chamberId,
+  days: '28',
+  consumables: '',
+  order: '',
+  give,
+  pieces: [],
+});
+
+/** An arm of a trial before, to begin the next with. */
+export function armOf(before: Schema['NextArm'], kinds: Kinds, chamberId: string, units: Units): ArmText {
+  const arm = plainArm(before.name, before.control, chamberId, null);
+  const { setUp } = before;
+  if (!setUp) {
+    return arm;
+  }
+  return {
+    ...arm,
+    method: setUp.method,
+    chamberId: setUp.chamberId,
+    days: String(setUp.targetDays),
+    consumables: setUp.consumablesMinor > 0 ? units.moneyForField(setUp.consumablesMinor) : '',
+    order: setUp.benchOrder ?? '',
+    give: setUp.treatment ? giveOf(setUp.treatment, kinds) : null,
+  };
+}
+
+function giveOf(form: Schema['TreatmentForm'], kinds: Kinds): Give {
+  const kind = kinds.find((each) => each.kind === form.kind);
+  return {
+    ...(kind ? firstOf(kind) : { measure: 'GRAM', basis: 'KILOGRAM' }),
+    kind: form.kind,
+    recipeId: form.recipeId ?? '',
+    exactly: form.exactly,
+    amount: form.amount == null ? '' : String(form.amount),
+    ...(form.measure && { measure: form.measure }),
+    ...(form.basis && { basis: form.basis }),
+    number: form.number == null ? '' : String(form.number),
+    rawGarlicOrHerbs: form.rawGarlicOrHerbs,
+    oil: form.oil,
+    spirit: form.spirit,
+  };
+}
+
+/** Whether the arms have a field's value apart, so that each must show its own. */
+export const differ = (arms: ArmText[], value: (arm: ArmText) => string): boolean =>
+  new Set(arms.map(value)).size > 1;
+
+/** What the server takes. Words that are still missing are stood in for, so that the design can be judged early. */
+export function trialBody(text: TrialText, units: Units): Schema['TrialForm'] {
+  return {
+    question: text.question.trim() === '' ? 'Not asked yet' : text.question,
+    factor: text.factor,
+    lotId: text.lotId === '' ? undefined : text.lotId,
+    parts:
+      text.lotId === ''
+        ? []
+        : text.parts.flatMap((part) => {
+            const grams = units.readWeight(part);
+            return grams === null || grams === 0 ? [] : [grams];
+          }),
+    hungOn: text.hungOn === '' ? undefined : text.hungOn,
+    arms: text.arms.map((arm, index) => ({
+      id: arm.id,
+      name: arm.name.trim() === '' ? `Arm ${index + 1}` : arm.name,
+      control: arm.control,
+      setUp:
+        text.lotId === ''
+          ? undefined
+          : {
+              method: arm.method,
+              chamberId: arm.chamberId,
+              targetDays: Math.max(1, Math.round(readNumber(arm.days) ?? 1)),
+              consumablesMinor: units.readMoney(arm.consumables) ?? 0,
+              benchOrder: arm.order === '' ? undefined : arm.order,
+              treatment: arm.give ? { ...giveBody(arm.give), coatGrams: 0, answers: {} } : undefined,
+            },
+      pieces: text.lotId === '' ? arm.pieces.map((piece) => piece.id) : [],
+    })),
+    changed: '',
+    answers: {},
+  };
+}
+
+/** What is missing before it can be set up; null where nothing is. */
+export function missing(text: TrialText, units: Units): string | null {
+  if (text.question.trim() === '') {
+    return 'Put the question in words.';
+  }
+  if (text.arms.some((arm) => arm.name.trim() === '')) {
+    return 'Every arm has a name.';
+  }
+  if (text.lotId === '') {
+    return text.arms.some((arm) => arm.pieces.length === 0) ? 'Give every arm a piece at least.' : null;
+  }
+  if (text.parts.some((part) => !units.readWeight(part))) {
+    return 'Each part of the lot needs its weight.';
+  }
+  if (text.parts.length < text.arms.length) {
+    return 'Cut the lot into a part for every arm at least.';
+  }
+  if (text.arms.some((arm) => !readNumber(arm.days))) {
+    return 'Say for how many days.';
+  }
+  return null;
+}
