@@ -17,6 +17,17 @@ export const useSession = () => useQuery({ ...session, staleTime: 60_000 });
 export const useRoom = () =>
   useQuery({ queryKey: ['room'], queryFn: () => answer(api.GET('/api/room')), refetchInterval: 60_000 });
 
+/** Lots that hang nowhere yet; never from memory, as what is chosen first is kept in a form. */
+export const useUncutLots = () =>
+  useQuery({
+    queryKey: ['lots', 'uncut'],
+    queryFn: async () => {
+      const { today, due } = await answer(api.GET('/api/room'));
+      return { today, lots: due.filter(({ work }) => work === 'HANG') };
+    },
+    gcTime: 0,
+  });
+
 export const useCuts = () =>
   useQuery({ queryKey: ['cuts'], queryFn: () => answer(api.GET('/api/cuts')), staleTime: Infinity });
 

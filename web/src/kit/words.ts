@@ -105,6 +105,7 @@ export const kindWords: Record<Schema['EntryView']['kind'], string> = {
   TRIMMED: 'Trimmed even',
   TREATED: 'Treated',
   STEP_DONE: 'Step done',
+  HUNG: 'Hung',
   MOVED: 'Moved',
   PULLED: 'Pulled',
   PILE: 'Pile',

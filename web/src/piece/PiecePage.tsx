@@ -15,6 +15,7 @@ import { Workings } from '../kit/Workings';
 import { EntryDialog } from './EntryDialog';
 import type { EntryKind } from './EntryPanel';
 import { Events } from './Events';
+import { HangDialog } from './HangDialog';
 import { PieceLog } from './PieceLog';
 import { Target } from './Target';
 import { AtTheTarget, DriftNotice, ExpectedAndFound, Reach } from './Ahead';
@@ -36,10 +37,13 @@ function PieceSheet({ piece }: { piece: PieceView }) {
   const { card } = piece;
   const [doing, setDoing] = useState<EntryKind | null>(null);
   const [treating, setTreating] = useState(false);
+  const [hanging, setHanging] = useState(false);
   const place =
     card.state === 'HANGING'
       ? `${card.chamberName}, rail ${card.rail}, place ${card.slot}`
-      : card.chamberName;
+      : card.state === 'WAITING'
+        ? 'does not hang yet'
+        : card.chamberName;
   return (
     <Page
       title={`${card.tag} ${card.cutName}`}
@@ -76,7 +80,12 @@ function PieceSheet({ piece }: { piece: PieceView }) {
             <DriftNotice advice={piece.ahead.driftAdvice} />
           )}
           <Facts piece={piece} />
-          <Actions piece={piece} onDo={setDoing} onTreat={() => setTreating(true)} />
+          <Actions
+            piece={piece}
+            onDo={setDoing}
+            onTreat={() => setTreating(true)}
+            onHang={() => setHanging(true)}
+          />
           <ForecastCurve piece={piece} />
           {card.state === 'HANGING' && piece.ahead && (
             <>
@@ -104,6 +113,7 @@ function PieceSheet({ piece }: { piece: PieceView }) {
         </Box>
       </Box>
       {treating && <GiveDialog piece={piece} onClose={() => setTreating(false)} />}
+      {hanging && <HangDialog piece={piece} onClose={() => setHanging(false)} />}
       {doing && <EntryDialog pieceId={card.id} kind={doing} onClose={() => setDoing(null)} />}
     </Page>
   );
@@ -180,9 +190,10 @@ interface ActionsProps {
   piece: PieceView;
   onDo: (kind: EntryKind) => void;
   onTreat: () => void;
+  onHang: () => void;
 }
 
-function Actions({ piece, onDo, onTreat }: ActionsProps) {
+function Actions({ piece, onDo, onTreat, onHang }: ActionsProps) {
   const { card } = piece;
   const hanging = card.state === 'HANGING';
   const due = hanging && (card.dayNumber ?? 0) >= (card.targetDays ?? Infinity);
@@ -201,6 +212,11 @@ function Actions({ piece, onDo, onTreat }: ActionsProps) {
           </Button>
         </>
       )}
+      {card.state === 'WAITING' && (
+        <Button variant="contained" onClick={onHang}>
+          Hang it
+        </Button>
+      )}
       {(card.state === 'PULLED' || card.state === 'CUT') && (
         <Button variant="contained" component={Link} to={`/bench/${card.id}`}>
           {card.state === 'CUT' ? 'See the bench' : 'Cut it'}
@@ -213,7 +229,7 @@ function Actions({ piece, onDo, onTreat }: ActionsProps) {
       {hanging && <Events piece={piece} onDo={onDo} />}
       {card.state !== 'FRESH' && <Button onClick={onTreat}>Treat …</Button>}
       {hanging && <Target piece={piece} />}
-      {card.state !== 'FRESH' && (
+      {card.state !== 'FRESH' && card.state !== 'WAITING' && (
         <Button component={Link} to={`/pieces/${card.id}/prepare`}>
           Preparation
         </Button>

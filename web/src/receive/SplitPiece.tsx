@@ -17,7 +17,8 @@ type Method = Schema['MethodView'];
 export interface PieceText {
   id: string;
   weight: string;
-  role: NewPiece['role'];
+  /** SOAKED is treated for days before it hangs. */
+  role: NewPiece['role'] | 'SOAKED';
   method: NonNullable<NewPiece['method']>;
   chamberId: string;
   days: string;
@@ -31,7 +32,8 @@ export interface PieceText {
 export function pieceBody(piece: PieceText, hungOn: string, units: Units): NewPiece {
   const base = {
     id: piece.id,
-    role: piece.role,
+    role: piece.role === 'SOAKED' ? ('TREATED' as const) : piece.role,
+    waits: piece.role === 'SOAKED',
     greenGrams: units.readWeight(piece.weight) ?? 0,
     coatGrams: 0,
     coating: 'NONE' as const,
@@ -39,6 +41,9 @@ export function pieceBody(piece: PieceText, hungOn: string, units: Units): NewPi
   };
   if (piece.role === 'FRESH') {
     return base;
+  }
+  if (piece.role === 'SOAKED') {
+    return { ...base, method: piece.method, targetDays: Math.round(readNumber(piece.days) ?? 0) };
   }
   return {
     ...base,
@@ -100,6 +105,7 @@ export function SplitPiece({ tag, piece, methods, chambers, onChange, onRemove }
           <MenuItem value="PLAIN">plain</MenuItem>
           <MenuItem value="CONTROL">control</MenuItem>
           <MenuItem value="TREATED">treated</MenuItem>
+          <MenuItem value="SOAKED">treated first, hung later</MenuItem>
           <MenuItem value="FRESH">fresh, to compare</MenuItem>
         </TextField>
         {piece.role !== 'FRESH' && (
@@ -113,19 +119,21 @@ export function SplitPiece({ tag, piece, methods, chambers, onChange, onRemove }
             >
               {methodChoices(methods)}
             </TextField>
-            <TextField
-              select
-              label="Chamber"
-              value={piece.chamberId}
-              onChange={(event) => onChange({ chamberId: event.target.value })}
-              sx={{ width: 156 }}
-            >
-              {chambers.map((each) => (
-                <MenuItem key={each.id} value={each.id}>
-                  {each.name}
-                </MenuItem>
-              ))}
-            </TextField>
+            {piece.role !== 'SOAKED' && (
+              <TextField
+                select
+                label="Chamber"
+                value={piece.chamberId}
+                onChange={(event) => onChange({ chamberId: event.target.value })}
+                sx={{ width: 156 }}
+              >
+                {chambers.map((each) => (
+                  <MenuItem key={each.id} value={each.id}>
+                    {each.name}
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
             <TextField
               label="Target days"
               value={piece.days}
@@ -133,19 +141,21 @@ export function SplitPiece({ tag, piece, methods, chambers, onChange, onRemove }
               slotProps={{ htmlInput: { inputMode: 'numeric' } }}
               sx={{ width: 98 }}
             />
-            <Box sx={{ width: 118 }}>
-              <WeightField
-                label="Coat on"
-                text={piece.coat}
-                onText={(coat) =>
-                  onChange({
-                    coat,
-                    coating: coat !== '' && piece.coating === 'NONE' ? 'PASTE' : piece.coating,
-                  })
-                }
-              />
-            </Box>
-            {piece.coat !== '' && (
+            {piece.role !== 'SOAKED' && (
+              <Box sx={{ width: 118 }}>
+                <WeightField
+                  label="Coat on"
+                  text={piece.coat}
+                  onText={(coat) =>
+                    onChange({
+                      coat,
+                      coating: coat !== '' && piece.coating === 'NONE' ? 'PASTE' : piece.coating,
+                    })
+                  }
+                />
+              </Box>
+            )}
+            {piece.coat !== '' && piece.role !== 'SOAKED' && (
               <TextField
                 select
                 label="Which coat"
@@ -192,6 +202,10 @@ export function SplitPiece({ tag, piece, methods, chambers, onChange, onRemove }
         {piece.role === 'FRESH' ? (
           <Typography variant="body2">
             Vacuum packed and frozen, to be tasted beside the aged ones.
+          </Typography>
+        ) : piece.role === 'SOAKED' ? (
+          <Typography variant="body2">
+            Soaked or treated for days in the cold; hang it from its own page when that is over.
           </Typography>
         ) : (
           <Typography variant="body2">{method?.surface}</Typography>

@@ -82,7 +82,7 @@ export function Lessons({ lessons }: { lessons: Schema['LessonsView'] }) {
       {lessons.leftOut > 0 && (
         <Typography variant="body2" sx={{ mt: 1 }}>
           {lessons.leftOut === 1 ? 'One trial is' : `${lessons.leftOut} trials are`} left out: more than the
-          treatment was changed, or there was no control.
+          treatment was changed, or there was no plain control.
         </Typography>
       )}
     </Box>

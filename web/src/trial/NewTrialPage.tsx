@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
-import { useChambers, useFactors, useMethods, useRecipes, useRoom, useTreatments } from '../api/queries';
+import { useChambers, useFactors, useMethods, useRecipes, useUncutLots, useTreatments } from '../api/queries';
 import { Page, Waiting } from '../kit/Page';
 import { TrialForm } from './TrialForm';
 
@@ -27,9 +27,15 @@ export default function NewTrialPage() {
   const methods = useMethods();
   const chambers = useChambers();
   const factors = useFactors();
-  const room = useRoom();
+  const uncut = useUncutLots();
   const ready =
-    kinds.data && recipes.data && methods.data && chambers.data && factors.data && room.data && kinds.data[0];
+    kinds.data &&
+    recipes.data &&
+    methods.data &&
+    chambers.data &&
+    factors.data &&
+    uncut.data &&
+    kinds.data[0];
   if (!ready || (from !== null && !next.data)) {
     return (
       <Waiting
@@ -40,7 +46,7 @@ export default function NewTrialPage() {
           methods.error ??
           chambers.error ??
           factors.error ??
-          room.error
+          uncut.error
         }
       />
     );
@@ -56,8 +62,8 @@ export default function NewTrialPage() {
           methods: methods.data,
           chambers: chambers.data,
           factors: factors.data,
-          uncut: room.data.due.filter((due) => due.work === 'HANG'),
-          today: room.data.today,
+          uncut: uncut.data.lots,
+          today: uncut.data.today,
         }}
       />
     </Page>

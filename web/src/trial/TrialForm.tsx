@@ -17,6 +17,8 @@ import type { Give } from '../treatment/GiveFields';
 import { ArmFields } from './ArmFields';
 import {
   armOf,
+  LATER,
+  lotNow,
   missing,
   ofTheAnimal,
   plainArm,
@@ -48,12 +50,12 @@ export function TrialForm({ next, known }: Props) {
     const kind = known.kinds.find((each) => each.kind === 'SUGAR_COAT') ?? known.kinds[0];
     return kind ? { ...firstOf(kind), exactly: '', number: '' } : null;
   };
-  const [text, setText, clearText] = useDraft<TrialText>(
+  const [draft, setDraft, clearText] = useDraft<TrialText>(
     next ? `trial after ${next.fromId} ${next.changed}` : 'trial',
     () => ({
       question: next?.question ?? '',
       factor: next?.factor ?? 'TREATMENT',
-      lotId: known.uncut[0]?.lotId ?? '',
+      lotId: LATER,
       hungOn: known.today,
       parts: next ? next.arms.map(() => '') : ['', ''],
       arms: next
@@ -64,13 +66,14 @@ export function TrialForm({ next, known }: Props) {
           ],
     }),
   );
+  const text = { ...draft, lotId: lotNow(draft.lotId, known.uncut) };
   const [answers, setAnswers] = useState<Answers>({});
   const [wrong, setWrong] = useState<string | null>(null);
   const body = trialBody(text, units);
   const complete =
     text.lotId === ''
       ? text.arms.every((arm) => arm.pieces.length > 0)
-      : body.parts.length >= text.arms.length;
+      : text.lotId !== LATER && body.parts.length >= text.arms.length;
   const settled = useSettled(JSON.stringify(complete ? body : null), SETTLED_MS);
   const checked = useDesignCheck(JSON.parse(settled) as Schema['TrialForm'] | null);
   const create = useMutation({
@@ -88,7 +91,7 @@ export function TrialForm({ next, known }: Props) {
     },
   });
   const change = (part: Partial<TrialText>) => {
-    setText((before) => ({ ...before, ...part }));
+    setDraft((before) => ({ ...before, ...part }));
     setWrong(null);
     create.reset();
   };
@@ -105,7 +108,6 @@ export function TrialForm({ next, known }: Props) {
     setAnswers(all);
     create.mutate(all);
   };
-  const byLot = !ofTheAnimal.has(text.factor) && known.uncut.length > 0;
   if (known.chambers.length === 0) {
     return (
       <Typography>
@@ -153,7 +155,7 @@ export function TrialForm({ next, known }: Props) {
         <TextField
           select
           label="Of which pieces"
-          value={byLot ? text.lotId : ''}
+          value={text.lotId}
           onChange={(event) => change({ lotId: event.target.value })}
           slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
           helperText={
@@ -162,12 +164,13 @@ export function TrialForm({ next, known }: Props) {
               : 'A lot that is split into all the arms answers best: the animal is the same.'
           }
         >
-          {byLot &&
+          {!ofTheAnimal.has(text.factor) &&
             known.uncut.map((lot) => (
               <MenuItem key={lot.lotId} value={lot.lotId}>
                 split lot {lot.tag}, {lot.cutName}
               </MenuItem>
             ))}
+          {text.lotId === LATER && <MenuItem value={LATER}>a lot that is still to come</MenuItem>}
           <MenuItem value="">pieces that hang or hung already</MenuItem>
         </TextField>
         {text.lotId !== '' && <Shared text={text} known={known} onChange={change} />}
@@ -209,7 +212,12 @@ export function TrialForm({ next, known }: Props) {
             One arm more
           </Button>
         )}
-        {text.lotId !== '' && <Parts text={text} onChange={change} />}
+        {text.lotId === LATER && (
+          <Typography>
+            There is no lot to split. <Link to="/receive">Receive one</Link>; what you set up here waits.
+          </Typography>
+        )}
+        {text.lotId !== '' && text.lotId !== LATER && <Parts text={text} onChange={change} />}
       </Box>
       <Box sx={{ display: 'grid', gap: 2, position: { md: 'sticky' }, top: 16 }}>
         {checked.data && checked.data.length > 0 && (

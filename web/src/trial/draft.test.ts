@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { buildUnits } from '../kit/units';
-import { differ, missing, plainArm, trialBody, type TrialText } from './draft';
+import { differ, LATER, lotNow, missing, plainArm, trialBody, type TrialText } from './draft';
 
 const units = buildUnits('KG', false, false, 'EUR');
 
@@ -43,4 +43,12 @@ test('arms that differ in a field are found by it', () => {
   const arms = trial().arms.map((arm, index) => ({ ...arm, days: index === 0 ? '28' : '38' }));
   expect(differ(arms, (arm) => arm.days)).toBe(true);
   expect(differ(arms, (arm) => arm.chamberId)).toBe(false);
+});
+
+test('a draft keeps its lot while that is whole, takes the first there is after, and waits where there is none', () => {
+  expect(lotNow('b', [{ lotId: 'a' }, { lotId: 'b' }])).toBe('b');
+  expect(lotNow('split', [{ lotId: 'a' }])).toBe('a');
+  expect(lotNow(LATER, [{ lotId: 'a' }])).toBe('a');
+  expect(lotNow(LATER, [])).toBe(LATER);
+  expect(lotNow('', [{ lotId: 'a' }])).toBe('');
 });

@@ -39,11 +39,20 @@ export interface ArmText {
 export interface TrialText {
   question: string;
   factor: Factor;
-  /** The lot to be split, or '' where the pieces are there. */
+  /** The lot to be split, LATER for one that has not come, or '' where the pieces are there. */
   lotId: string;
   hungOn: string;
   parts: string[];
   arms: ArmText[];
+}
+
+/** A lot that is still to be received. */
+export const LATER = 'later';
+
+/** The lot a draft is about, now that these are there to be split: one that was split since is none any more. */
+export function lotNow(lotId: string, uncut: { lotId?: string }[]): string {
+  const there = uncut.some((lot) => lot.lotId === lotId);
+  return lotId === '' || there ? lotId : (uncut[0]?.lotId ?? LATER);
 }
 
 /** What differs from animal to animal, so that no lot can be split for it. */
@@ -153,6 +162,9 @@ export function missing(text: TrialText, units: Units): string | null {
   }
   if (text.lotId === '') {
     return text.arms.some((arm) => arm.pieces.length === 0) ? 'Give every arm a piece at least.' : null;
+  }
+  if (text.lotId === LATER) {
+    return 'There is no lot to split. Receive one; what you set up waits here.';
   }
   if (text.parts.some((part) => !units.readWeight(part))) {
     return 'Each part of the lot needs its weight.';

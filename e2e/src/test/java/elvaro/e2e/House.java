@@ -29,10 +29,12 @@ final class House {
 
     final String address;
     private final Path log;
+    private final Path clock;
 
-    private House(String address, Path log) {
+    private House(String address, Path log, Path clock) {
         this.address = address;
         this.log = log;
+        this.clock = clock;
     }
 
     /** The demo workshop; started once and shared, so a test that changes something leaves it as it was. */
@@ -47,12 +49,30 @@ final class House {
 
     /** Maren's shop with nothing in it but what tests hang there; each leaves nothing to weigh. */
     static House shop() {
-        House house = open("shop", false);
+        return settled("shop");
+    }
+
+    private static House settled(String name) {
+        House house = open(name, false);
         Client client = house.client();
         if (client.get("/api/session").body().path("setupNeeded").asBoolean()) {
             client.must(client.setUp(house.code(), OWNER, PASSWORD));
         }
         return house;
+    }
+
+    /** Maren's shop on a clock of its own, which only goes on when a test says so. */
+    static House ofWeeks() {
+        return settled("weeks");
+    }
+
+    /** Lets so many days go by, counted from the start. */
+    void onDay(int days) {
+        try {
+            Files.writeString(clock, Duration.ofDays(days).toString());
+        } catch (IOException failure) {
+            throw new IllegalStateException(failure);
+        }
     }
 
     /** The API of this house, for nobody yet. */
@@ -68,6 +88,7 @@ final class House {
         try {
             int port = freePort();
             Path log = Files.createTempFile("elvaro-e2e-" + name, ".log");
+            Path clock = Files.writeString(Files.createTempFile("elvaro-e2e-" + name, ".clock"), "PT0S");
             ProcessBuilder process = new ProcessBuilder("java", "-Xmx512m", QUICK_TO_START, "-jar", JAR.toString())
                     .redirectErrorStream(true)
                     .redirectOutput(log.toFile());
@@ -76,13 +97,16 @@ final class House {
                     "ELVARO_DB_URL",
                     environment.get("ELVARO_DB_URL") + "_" + name + OF_THIS_PROCESS + "?createDatabaseIfNotExist=true");
             environment.put("ELVARO_HTTP_PORT", String.valueOf(port));
+            if (name.equals("weeks")) {
+                environment.put("ELVARO_CLOCK_FILE", clock.toString());
+            }
             environment.put("ELVARO_DEMO", String.valueOf(demo));
             environment.put("ELVARO_DEMO_PASSWORD", PASSWORD);
             Process running = process.start();
             Runtime.getRuntime().addShutdownHook(new Thread(running::destroy));
             String address = "http://127.0.0.1:" + port;
             awaitReady(address, running, log);
-            return new House(address, log);
+            return new House(address, log, clock);
         } catch (IOException failure) {
             throw new IllegalStateException(failure);
         }

@@ -55,6 +55,8 @@ public record LogFact(
         TREATED,
         /** A step of a treatment done. */
         STEP_DONE,
+        /** Hung after something was done to it for days. */
+        HUNG,
         /** Hung in another chamber. */
         MOVED,
         /** Words only. */

@@ -155,6 +155,19 @@ class DemoTrials {
                             new Arm("Plain", true, List.of("28A"), null),
                             new Arm("Smoked", false, List.of("28B"), counted(COLD_SMOKE, "beech", 4)))),
             new Asked(
+                    "A cloth with red wine on a chuck roll: is it worth the bother?",
+                    Factor.TREATMENT,
+                    null,
+                    "",
+                    "",
+                    List.of(
+                            new Arm("Plain", true, List.of("35A"), null),
+                            new Arm(
+                                    "Wine cloth",
+                                    false,
+                                    List.of("35B"),
+                                    counted(SOAKED_CLOTH, "red wine and dried thyme", 14)))),
+            new Asked(
                     "A haunch hung against one on ice, 10 days",
                     Factor.HANG_OR_ICE,
                     null,

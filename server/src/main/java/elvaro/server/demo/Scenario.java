@@ -81,7 +81,7 @@ final class Scenario {
             9 | deer-haunch | fallow, third year | yes | 0 | 8640 | 1210 | Sallow Estate | 3.6 | PLAIN OPEN_AIR G 10 HANGING ; PLAIN ON_ICE L 10 HANGING
             6 | goose | wild | yes | 0 | 3480 | 920 | Marsh Decoy | 3.1 | PLAIN OPEN_AIR G 8 HANGING
             5 | duck | wild | yes | 0 | 1130 | 760 | Marsh Decoy | 2.9 | PLAIN OPEN_AIR G 7 HANGING
-            3 | chuck-roll | heifer | no | 2 | 9050 | 1260 | Hollin Farm | 2.3 | PLAIN OPEN_AIR N 28 HANGING ; PLAIN OPEN_AIR N 28 HANGING
+            3 | chuck-roll | heifer | no | 2 | 9050 | 1260 | Hollin Farm | 2.3 | CONTROL OPEN_AIR N 28 HANGING ; TREATED OPEN_AIR N 28 HANGING coat=230 cloth
             1 | tri-tip | heifer | no | 2 | 1390 | 1690 | Hollin Farm | 2.5 | PLAIN OPEN_AIR S 21 HANGING
             0 | strip | young steer | no | 5 | 8120 | 2180 | Hollin Farm | 2.2 |
             """;

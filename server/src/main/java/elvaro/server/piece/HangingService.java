@@ -3,6 +3,7 @@ package elvaro.server.piece;
 import static elvaro.core.working.Figures.weight;
 
 import elvaro.core.air.ChamberKind;
+import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
@@ -95,6 +96,10 @@ public class HangingService {
         }
         Map<UUID, Chamber> where = new LinkedHashMap<>();
         form.pieces().stream().filter(piece -> !piece.fresh()).forEach(piece -> {
+            if (piece.hangsLater()) {
+                mustSayHow(piece);
+                return;
+            }
             Chamber chamber = check(piece, lot);
             where.put(chamber.id(), chamber);
         });
@@ -118,11 +123,18 @@ public class HangingService {
         }
     }
 
-    private Chamber check(NewPiece piece, Lot lot) {
+    private static void mustSayHow(NewPiece piece) {
         if (piece.method() == null) {
             throw Refusal.wrong("missing", "method", "Say how the piece is aged.");
         }
-        if (piece.hungOn() == null || piece.targetDays() == null) {
+        if (piece.targetDays() == null) {
+            throw Refusal.wrong("missing", "targetDays", "Say for how many days it is to hang.");
+        }
+    }
+
+    private Chamber check(NewPiece piece, Lot lot) {
+        mustSayHow(piece);
+        if (piece.hungOn() == null) {
             throw Refusal.wrong("missing", "targetDays", "Say on which day it is hung and for how many days.");
         }
         if (piece.hungOn().isAfter(workshops.today())) {
@@ -193,6 +205,20 @@ public class HangingService {
             String tag = lot.number() + String.valueOf((char) ('A' + index));
             if (asked.fresh()) {
                 pieces.save(Piece.fresh(asked.id(), lot, tag, asked.greenGrams()));
+                continue;
+            }
+            if (asked.hangsLater()) {
+                pieces.save(Piece.waiting(
+                                asked.id(),
+                                lot,
+                                tag,
+                                asked.role(),
+                                asked.greenGrams(),
+                                asked.method(),
+                                asked.targetDays())
+                        .costing(asked.consumablesMinor())
+                        .under(Coating.NONE, asked.contactPercent())
+                        .measuring(asked.lengthMm(), asked.widthMm(), asked.heightMm()));
                 continue;
             }
             Chamber chamber = where.get(asked.chamberId());

@@ -84,6 +84,7 @@ public class LogService {
             case CLOSED, REOPENED -> "The bench is closed and opened at the bench.";
             case LOOKED, LEAKED -> "A look says what was seen.";
             case MOVED -> "A move says where to.";
+            case HUNG -> "Hanging says where, and for how long.";
             case TREATED, STEP_DONE -> "A treatment says which one, and which step.";
             default -> null;
         };
@@ -273,6 +274,7 @@ public class LogService {
 
     private static String refusalFor(PieceState state) {
         return switch (state) {
+            case WAITING -> "The piece does not hang yet. Hang it first.";
             case HANGING -> "The piece still hangs. Pull it first.";
             case PULLED -> "The piece was pulled already.";
             case CUT -> "The bench is closed for this piece. Open it again, with a reason, to correct it.";

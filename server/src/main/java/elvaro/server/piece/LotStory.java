@@ -54,7 +54,7 @@ public class LotStory {
     public LotView view(UUID id) {
         Lot lot = lots.get(id);
         List<PieceCard> cut = pieces.ofLot(id);
-        int onPieces = cut.stream().mapToInt(PieceCard::greenGrams).sum();
+        int onPieces = pieces.cutFrom(id);
         return new LotView(
                 lot.number(),
                 lot.cut().name(),

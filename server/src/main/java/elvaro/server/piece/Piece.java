@@ -59,6 +59,10 @@ public class Piece extends EditedRow {
     private Integer rail;
     private Integer slot;
     private LocalDate hungOn;
+
+    /** Where it was treated for days before it hung; else what it hung with. */
+    private Integer cutGrams;
+
     private Integer targetDays;
     private int consumablesMinor;
 
@@ -95,6 +99,31 @@ public class Piece extends EditedRow {
     /** A piece set aside fresh, for comparison. */
     public static Piece fresh(UUID id, Lot lot, String tag, int greenGrams) {
         return new Piece(id, lot, tag, PieceRole.FRESH, PieceState.FRESH, greenGrams);
+    }
+
+    /** A piece to which something is done for days, and which then hangs by a method for a number of days. */
+    public static Piece waiting(UUID id, Lot lot, String tag, PieceRole role, int grams, Method method, int days) {
+        Piece piece = new Piece(id, lot, tag, role, PieceState.WAITING, grams);
+        piece.method = method;
+        piece.targetDays = days;
+        return piece;
+    }
+
+    /** Hangs a piece that waited; what it weighed before it was treated stays known. */
+    void hangs(int grams, LocalDate on, int days) {
+        if (state != PieceState.WAITING || grams <= 0) {
+            throw new IllegalStateException("Only a piece that waits is hung, and it weighs something");
+        }
+        cutGrams = greenGrams;
+        greenGrams = grams;
+        hungOn = on;
+        targetDays = days;
+        state = PieceState.HANGING;
+    }
+
+    /** What it weighed when it was cut from the lot. */
+    public int cutGrams() {
+        return cutGrams == null ? greenGrams : cutGrams;
     }
 
     /** A piece hung on a day, by a method, for a number of days. */
@@ -139,17 +168,18 @@ public class Piece extends EditedRow {
         return this;
     }
 
-    /** The piece as the drying sees it; empty for one set aside fresh. */
+    /** The piece as the drying sees it; empty for one set aside fresh, or that does not hang yet. */
     public Optional<Hanging> hanging() {
-        return method().map(how -> Hangings.of(
-                lot.cut(),
-                greenGrams,
-                lot.boneIn(),
-                lot.fatCoverMm(),
-                how,
-                coating,
-                contactPercent,
-                sides().orElse(null)));
+        return method().filter(how -> hungOn != null)
+                .map(how -> Hangings.of(
+                        lot.cut(),
+                        greenGrams,
+                        lot.boneIn(),
+                        lot.fatCoverMm(),
+                        how,
+                        coating,
+                        contactPercent,
+                        sides().orElse(null)));
     }
 
     /** Its sides, if somebody measured them. */

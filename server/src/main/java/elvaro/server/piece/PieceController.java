@@ -26,12 +26,14 @@ class PieceController {
     private final LogService log;
     private final MoveService moves;
     private final StayService stays;
+    private final WaitingService waiting;
 
-    PieceController(PieceService pieces, LogService log, MoveService moves, StayService stays) {
+    PieceController(PieceService pieces, LogService log, MoveService moves, StayService stays, WaitingService waiting) {
         this.pieces = pieces;
         this.log = log;
         this.moves = moves;
         this.stays = stays;
+        this.waiting = waiting;
     }
 
     /** A way of ageing, with what to offer for it. */
@@ -102,6 +104,13 @@ class PieceController {
     @PutMapping("/api/pieces/{id}/log/{entryId}")
     PieceView write(@PathVariable UUID id, @PathVariable UUID entryId, @RequestBody @Valid EntryForm entry) {
         log.write(id, entryId, entry);
+        return pieces.view(id);
+    }
+
+    /** Hangs a piece that was treated for days first; sent again, it is hung once. */
+    @PutMapping("/api/pieces/{id}/hang/{entryId}")
+    PieceView hang(@PathVariable UUID id, @PathVariable UUID entryId, @RequestBody @Valid HangNow form) {
+        waiting.hang(id, entryId, form);
         return pieces.view(id);
     }
 

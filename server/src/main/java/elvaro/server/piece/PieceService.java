@@ -180,7 +180,7 @@ public class PieceService {
         Piece piece = find(id);
         Ahead ahead = figures.of(piece).ahead();
         if (ahead == null) {
-            throw Refusal.conflict("wrong-state", "The piece was set aside fresh; it does not dry.");
+            throw Refusal.conflict("wrong-state", "The piece does not hang, so it does not dry.");
         }
         LocalDate hungOn = piece.hungOn().orElseThrow();
         return ahead.forecast()
@@ -308,9 +308,21 @@ public class PieceService {
         return pieces.uncutLots();
     }
 
+    /** What the pieces of a lot weighed when they were cut from it. */
+    @Transactional(readOnly = true)
+    public int cutFrom(UUID lotId) {
+        return pieces.ofLot(lotId).stream().mapToInt(Piece::cutGrams).sum();
+    }
+
+    /** What is treated for days and does not hang yet, as the first screen has pieces. */
+    @Transactional(readOnly = true)
+    public List<Hanging> waiting(ZoneId zone) {
+        return read(pieces.in(EnumSet.of(PieceState.WAITING)), zone);
+    }
+
     /** Corrects a lot, within what its pieces allow. */
     public Lot changeLot(LotForm form) {
-        int grams = pieces.ofLot(form.id()).stream().mapToInt(Piece::greenGrams).sum();
+        int grams = cutFrom(form.id());
         return lots.change(form, grams);
     }
 }

@@ -6,6 +6,8 @@ import java.util.Set;
 
 /** Where a piece is on its way. Kept beside the log because it guards what may be written next. */
 public enum PieceState {
+    /** Something is done to it for days before it hangs. */
+    WAITING(Kind.TREATED, Kind.STEP_DONE, Kind.NOTE, Kind.HUNG),
     HANGING(
             Kind.WEIGHED,
             Kind.COAT_ON,
@@ -43,6 +45,7 @@ public enum PieceState {
         return kind != Kind.CLOSED
                 && kind != Kind.REOPENED
                 && kind != Kind.MOVED
+                && kind != Kind.HUNG
                 && (this == HANGING || this == PULLED || takes(kind));
     }
 }

@@ -29,6 +29,7 @@ public record SplitForm(
     /**
      * One piece.
      *
+     * @param waits whether it is treated for days before it hangs: chamber and day are then said when it does
      * @param method how it is aged; absent for a piece set aside fresh, as are chamber, day and target
      * @param coatGrams weight of a coat or seal put on before hanging, 0 for none
      * @param coating what that coat is
@@ -45,6 +46,7 @@ public record SplitForm(
             @Max(value = 1_000_000, message = "A piece weighs at most 1000 kg.")
             Integer greenGrams,
 
+            @Nullable Boolean waits,
             @Nullable Method method,
             @Nullable UUID chamberId,
             @Nullable LocalDate hungOn,
@@ -75,6 +77,11 @@ public record SplitForm(
             Integer consumablesMinor) {
         private static final String CONTACT = "Contact is 1 to 100 % of the film.";
         private static final String SIDE = "A side is 10 mm to 3 m.";
+
+        /** Not true where nothing was said. */
+        boolean hangsLater() {
+            return Boolean.TRUE.equals(waits);
+        }
 
         boolean fresh() {
             return role == PieceRole.FRESH;

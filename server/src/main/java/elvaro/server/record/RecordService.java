@@ -8,6 +8,7 @@ import elvaro.server.look.LookView;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceState;
 import elvaro.server.piece.PieceView.EntryView;
 import elvaro.server.piece.StayService;
 import elvaro.server.piece.StayService.StayIn;
@@ -89,7 +90,7 @@ public class RecordService {
         String hung = piece.hungOn()
                 .map(day -> "hung on %s for %d days"
                         .formatted(day, piece.targetDays().orElse(0)))
-                .orElse("set aside fresh");
+                .orElse(piece.state() == PieceState.WAITING ? "not hung yet" : "set aside fresh");
         return new RecordView(
                 piece.tag(),
                 "%s, lot %d from %s, %d g, %s"

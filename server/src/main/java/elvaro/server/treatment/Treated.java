@@ -134,8 +134,19 @@ public class Treated {
     }
 
     private static List<Planned> steps(Piece piece, Treatment treatment, Optional<LocalDate> pulledOn) {
-        LocalDate hungOn = piece.hungOn().orElse(treatment.beganOn());
+        // Until it hangs, it is to hang when what is done before is over.
+        LocalDate hungOn = piece.hungOn()
+                .orElseGet(() -> treatment.beganOn().plusDays(daysBefore(treatment.kind(), treatment.number())));
         return treatment.kind().course().from(treatment.number(), treatment.beganOn(), hungOn, pulledOn);
+    }
+
+    /** For how many days a treatment goes on before the piece hangs; 0 for most. */
+    public static int daysBefore(elvaro.core.treatment.Kind kind, int number) {
+        return kind.course().steps(number).stream()
+                .filter(step -> step.moment() == Step.Moment.BEFORE_HANGING)
+                .mapToInt(Step::day)
+                .max()
+                .orElse(0);
     }
 
     Optional<LocalDate> pulledOn(UUID pieceId) {
@@ -241,7 +252,7 @@ public class Treated {
     }
 
     /**
-     * Steps that are not done and have their day, the earliest first: of what hangs or waits for the bench, and of what was cut
+     * Steps that are not done and have their day, the earliest first: of what hangs or waits, and of what was cut
      * lately and is not done with.
      *
      * @param room what hangs or waits, as the first screen has it
@@ -249,6 +260,7 @@ public class Treated {
     public List<OpenStep> open(List<Hanging> room, ZoneId zone) {
         LocalDate since = workshops.today().minusDays(LONGEST_AFTER_DAYS);
         List<Hanging> hanging = new ArrayList<>(room);
+        hanging.addAll(pieces.waiting(zone));
         List<UUID> given = rows.piecesGiven(BEYOND_THE_PULL, since);
         if (!given.isEmpty()) {
             hanging.addAll(pieces.cutOf(given, zone));

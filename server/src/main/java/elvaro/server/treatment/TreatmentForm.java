@@ -3,12 +3,14 @@ package elvaro.server.treatment;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.Kind;
 import elvaro.core.treatment.Measure;
+import elvaro.server.shared.Refusal;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -48,6 +50,22 @@ public record TreatmentForm(
         boolean oil,
         boolean spirit,
         @NotNull Map<String, String> answers) {
+
+    /**
+     * For how many days it goes on before the piece hangs; 0 for most.
+     *
+     * @throws Refusal if the number of days is out of range
+     */
+    public int daysBefore() {
+        int days = Optional.ofNullable(number)
+                .or(() -> kind.course().count().map(count -> count.usual()))
+                .orElse(1);
+        try {
+            return Treated.daysBefore(kind, days);
+        } catch (IllegalArgumentException wrong) {
+            throw Refusal.wrong("invalid", "number", String.valueOf(wrong.getMessage()));
+        }
+    }
 
     /** The same, begun on a day, with what was answered elsewhere. */
     public TreatmentForm beginning(LocalDate day, Map<String, String> answered) {

@@ -9,7 +9,6 @@ import elvaro.core.question.Question;
 import elvaro.core.treatment.Clash;
 import elvaro.core.treatment.Course.Planned;
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Step;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.piece.EntryForm;
 import elvaro.server.piece.LogService;
@@ -84,7 +83,7 @@ public class TreatmentService {
         int cost = cost(piece, given, form);
         rows.save(new Treatment(entryId, pieceId, given, beganOn, cost));
         piece.costing(piece.consumablesMinor() + cost);
-        if (piece.state() == PieceState.HANGING && heavier(given.kind().coating(), piece.coating())) {
+        if (!beyondThePull(piece) && heavier(given.kind().coating(), piece.coating())) {
             piece.coated(given.kind().coating());
         }
         if (form.coatGrams() > 0) {
@@ -145,11 +144,7 @@ public class TreatmentService {
 
     /** What hangs is not laid into a liquid. */
     private static void mustBeOverBeforeHanging(Piece piece, Given given, LocalDate beganOn) {
-        int days = given.kind().course().steps(number(given)).stream()
-                .filter(step -> step.moment() == Step.Moment.BEFORE_HANGING)
-                .mapToInt(Step::day)
-                .max()
-                .orElse(0);
+        int days = Treated.daysBefore(given.kind(), number(given));
         piece.hungOn()
                 .filter(hungOn -> days > 0 && beganOn.plusDays(days).isAfter(hungOn))
                 .ifPresent(hungOn -> {
@@ -256,6 +251,10 @@ public class TreatmentService {
                     .map(each -> each.kind().coating())
                     .reduce(Coating.NONE, (one, other) -> heavier(other, one) ? other : one));
         }
+    }
+
+    private static boolean beyondThePull(Piece piece) {
+        return piece.state() == PieceState.PULLED || piece.state() == PieceState.CUT;
     }
 
     /** Of two coats the drying reckons with the one that holds more. */

@@ -57,7 +57,7 @@ class Lessons {
      */
     record LessonOf(Measure measure, String label, double value, Band band, double unshrunk, int pairs) {}
 
-    /** @param leftOut trials that changed more than the treatment, or have no control */
+    /** @param leftOut trials that changed more than the treatment, or have no plain control */
     record LessonsView(List<LessonView> treatments, int leftOut) {}
 
     /** The differences of the trials of one kind, by measure. */
@@ -78,7 +78,7 @@ class Lessons {
                 continue;
             }
             boolean unfair = reading.flaws(trial).stream().anyMatch(flaw -> LEAVES_OUT.contains(flaw.kind()));
-            if (unfair) {
+            if (unfair || controlIsTreated(trial)) {
                 leftOut++;
             } else {
                 hear(trial, heard);
@@ -89,6 +89,14 @@ class Lessons {
                         .map(each -> view(each.getKey(), each.getValue()))
                         .toList(),
                 leftOut);
+    }
+
+    /** What is held against another treatment says nothing about either alone. */
+    private boolean controlIsTreated(Gathered trial) {
+        return !treated.given(trial.of(trial.control()).stream()
+                        .map(each -> each.piece().id())
+                        .toList())
+                .isEmpty();
     }
 
     private void hear(Gathered trial, Map<Kind, Heard> heard) {

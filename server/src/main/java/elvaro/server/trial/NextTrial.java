@@ -4,6 +4,7 @@ import elvaro.core.drying.Method;
 import elvaro.core.treatment.Dose;
 import elvaro.core.trial.Change;
 import elvaro.core.trial.Factor;
+import elvaro.server.piece.Figures;
 import elvaro.server.piece.Piece;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.Treated;
@@ -61,7 +62,12 @@ class NextTrial {
 
     /** What was set up, or what was done with its first piece where that hung already. */
     private Optional<SetUp> setUp(Gathered trial, TrialArm arm) {
-        return arm.setUp().or(() -> trial.of(arm).stream().findFirst().map(each -> done(each.piece())));
+        return arm.setUp()
+                .or(() -> trial.of(arm).stream()
+                        .map(Figures::piece)
+                        .filter(piece -> piece.chamber().isPresent())
+                        .findFirst()
+                        .map(this::done));
     }
 
     private SetUp done(Piece piece) {

@@ -36,4 +36,10 @@ record SetUp(
         Integer consumablesMinor,
 
         @Nullable BenchOrder benchOrder,
-        @Nullable @Valid TreatmentForm treatment) {}
+        @Nullable @Valid TreatmentForm treatment) {
+
+    /** For how many days its treatment goes on before a piece hangs; 0 where it hangs at once. */
+    int daysBefore() {
+        return treatment == null ? 0 : treatment.daysBefore();
+    }
+}

@@ -15,6 +15,7 @@ import elvaro.server.lot.LotService;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import elvaro.server.treatment.Treated;
@@ -74,7 +75,7 @@ class TrialDesigns {
                                 arm.name(),
                                 arm.control(),
                                 arm.pieces().stream()
-                                        .map(id -> facts(found.get(id).piece(), given))
+                                        .map(id -> facts(found.get(id).piece(), given, workshops.today()))
                                         .toList()))
                         .toList());
     }
@@ -106,7 +107,8 @@ class TrialDesigns {
         String treatment = Optional.ofNullable(setUp.treatment())
                 .map(asked -> treatments.given(asked).words())
                 .orElse(Facts.PLAIN);
-        LocalDate hungOn = form.hungOn() == null ? workshops.today() : form.hungOn();
+        LocalDate begins = form.hungOn() == null ? workshops.today() : form.hungOn();
+        LocalDate hungOn = begins.plusDays(setUp.daysBefore());
         return facts(
                 lot,
                 "",
@@ -119,20 +121,21 @@ class TrialDesigns {
                 words(setUp.benchOrder()));
     }
 
-    /** A piece that is there. */
-    static Facts facts(Piece piece, Map<UUID, String> given) {
+    /** A piece that is there; one that is treated before it hangs is to hang today at the earliest. */
+    private static Facts facts(Piece piece, Map<UUID, String> given, LocalDate today) {
+        if (piece.state() == PieceState.FRESH) {
+            throw Refusal.wrong(
+                    "not-hung",
+                    "pieces",
+                    "%s was set aside fresh; it is tasted beside the others, not an arm.".formatted(piece.tag()));
+        }
         String coat =
                 piece.coating() == Coating.NONE ? Facts.PLAIN : piece.coating().label();
         return facts(
                 piece.lot(),
                 piece.tag(),
                 piece.greenGrams(),
-                piece.hungOn()
-                        .orElseThrow(() -> Refusal.wrong(
-                                "not-hung",
-                                "pieces",
-                                "%s was set aside fresh; it is tasted beside the others, not an arm."
-                                        .formatted(piece.tag()))),
+                piece.hungOn().orElse(today),
                 piece.targetDays().orElse(0),
                 piece.chamber().map(Chamber::name).orElse(""),
                 // A fat seal that was given as a treatment is no other method besides.
@@ -189,7 +192,7 @@ class TrialDesigns {
                                 arm.name(),
                                 arm.control(),
                                 byArm.getOrDefault(arm.id(), List.of()).stream()
-                                        .map(each -> facts(each.piece(), given))
+                                        .map(each -> facts(each.piece(), given, workshops.today()))
                                         .toList()))
                         .toList());
     }

@@ -106,7 +106,7 @@ class TrialService {
         LocalDate first = found.values().stream()
                 .flatMap(each -> each.piece().hungOn().stream())
                 .min(LocalDate::compareTo)
-                .orElseThrow();
+                .orElse(workshops.today());
         List<TrialArm> arms = save(
                 new Trial(
                         id,
@@ -174,13 +174,15 @@ class TrialService {
         }
         PieceRole role =
                 arm.control() ? PieceRole.CONTROL : setUp.treatment() == null ? PieceRole.PLAIN : PieceRole.TREATED;
+        boolean waits = setUp.daysBefore() > 0;
         return new NewPiece(
                 Ids.after(trial, "part " + part),
                 role,
                 grams,
+                waits,
                 setUp.method(),
-                setUp.chamberId(),
-                hungOn,
+                waits ? null : setUp.chamberId(),
+                waits ? null : hungOn,
                 setUp.targetDays(),
                 0,
                 Coating.NONE,

@@ -185,6 +185,9 @@ class WorkshopsApartIT {
         bodies.put(
                 "PUT /api/pieces/{id}/move/{entryId}",
                 Map.of("chamberId", house.chamber(), "words", "", "answers", Map.of()));
+        bodies.put(
+                "PUT /api/pieces/{id}/hang/{entryId}",
+                Map.of("greenGrams", 3000, "chamberId", house.chamber(), "targetDays", 20, "answers", Map.of()));
         bodies.put("PUT /api/pieces/{id}/looks/{entryId}", Client.lookBody());
         bodies.put("PUT /api/pieces/{id}/looks/{entryId}/photos/{photoId}", Map.of());
         bodies.put(

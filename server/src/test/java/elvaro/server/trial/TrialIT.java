@@ -187,6 +187,30 @@ class TrialIT {
     }
 
     @Test
+    void an_arm_that_is_soaked_waits_and_is_said_to_start_later(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("North Room", 100_000);
+        Map<String, Object> stout = Client.treatmentBody("LIQUID_SOAK");
+        stout.putAll(Map.of("amount", 250, "measure", "MILLILITRE", "basis", "KILOGRAM"));
+        Map<String, Object> body = trial(
+                client,
+                lot(client, 4020, 0),
+                0,
+                List.of(2000, 2000),
+                List.of(arm("Plain", true, chamber, 33, null), arm("Stout", false, chamber, 33, stout)));
+        assertThat(client.post("/api/trials/check", body)
+                        .body()
+                        .valueStream()
+                        .map(flaw -> flaw.path("kind").asString()))
+                .containsExactly("OTHER_START", "ANECDOTE");
+        String id = UUID.randomUUID().toString();
+        client.must(client.put("/api/trials/" + id, body));
+        JsonNode trial = client.get("/api/trials/" + id).body();
+        assertThat(trial.at("/arms/1/pieces/0/card/state").asString()).isEqualTo("WAITING");
+        assertThat(trial.at("/arms/0/pieces/0/card/state").asString()).isEqualTo("HANGING");
+    }
+
+    @Test
     void a_running_trial_says_how_the_arms_dry(Someone owner) {
         Client client = owner.client();
         String id = UUID.randomUUID().toString();

@@ -1,0 +1,228 @@
+package elvaro.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import elvaro.server.support.Client;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** A honey-coat trial from one lot, from the question to the verdict and the next trial, in two months of a minute. */
+class TrialsIT {
+    private static final String QUESTION = "Does a buckwheat-honey coat change the shrink over 38 days?";
+
+    @Test
+    void a_honey_trial_runs_from_the_question_to_the_next_one() {
+        House house = House.ofWeeks();
+        Client hand = house.client();
+        hand.must(hand.signIn(House.OWNER, House.PASSWORD));
+        hand.chamber("North Room", 100_000);
+        try (Visitor maren = Visitor.at(house).signedIn()) {
+            receive(maren);
+            askAndHang(maren);
+            String trial = maren.page.url().replaceAll(".*/", "");
+            List<String> plain = tags(hand, trial, 0);
+            List<String> honey = tags(hand, trial, 1);
+            assertThat(plain).hasSize(2);
+            assertThat(honey).hasSize(2);
+            honey.forEach(tag -> brushOn(maren, tag));
+
+            house.onDay(14);
+            plain.forEach(tag -> weigh(maren, tag, "1.86"));
+            honey.forEach(tag -> weigh(maren, tag, "1.965")); // with 45 g of honey on it
+            open(maren, trial);
+            maren.reads("slower than Plain (80 %:");
+            assertThat(AccessIT.faults(maren.page)).isEmpty();
+
+            house.onDay(38);
+            cut(maren, plain.get(0), "1.67", "1.2", "0.47");
+            cut(maren, plain.get(1), "1.68", "1.21", "0.47");
+            cutHoney(maren, honey.get(0), "1.835", "1.32", "0.475");
+            cutHoney(maren, honey.get(1), "1.847", "1.33", "0.477");
+            open(maren, trial);
+            maren.reads("Honey against Plain: shown less shrink");
+            maren.reads("Shrink: Honey");
+            maren.reads("A difference is shown.");
+            maren.doesNotRead("What weakens it");
+            maren.field("What you learnt from it").fill("It keeps the water in.");
+            maren.press("Keep it");
+            assertThat(maren.button("Keep it")).hasCount(0);
+            maren.reads("It keeps the water in.");
+
+            maren.page
+                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("half the dose"))
+                    .click();
+            maren.sees("Next trial: half the dose");
+            assertThat(maren.field("Dose")).hasValue("11");
+            assertThat(maren.field("What exactly")).hasValue("buckwheat honey");
+            maren.go("Trials");
+            maren.reads("What this shop has learnt");
+            assertThat(maren.complaints).isEmpty();
+        }
+        try (Visitor phone = Visitor.withPhone(house).signedIn()) {
+            phone.go("Trials");
+            phone.page
+                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(QUESTION))
+                    .click();
+            phone.reads("Honey against Plain");
+            assertThat(phone.overflow()).isZero();
+        }
+    }
+
+    private static void receive(Visitor maren) {
+        maren.go("Receive");
+        maren.chooseCut("strip", "Strip loin");
+        maren.field("Weight").fill("8.05");
+        maren.fill("Price per kg", "21.80");
+        maren.press("Take it in");
+        maren.sees("Lot 1");
+    }
+
+    private static void askAndHang(Visitor maren) {
+        maren.page.keyboard().press("q");
+        maren.page
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Ask a question"))
+                .click();
+        maren.press("Draw, split and hang it");
+        maren.reads("Put the question in words.");
+        maren.field("The question, in words").fill(QUESTION);
+        maren.field("Target days").fill("38");
+        maren.field("Name of arm 2").fill("Honey");
+        maren.field("What exactly").fill("buckwheat honey");
+        maren.field("Dose").fill("22");
+        maren.choose("For", "per kg green weight");
+        maren.field("Part 1").fill("2");
+        maren.field("Part 2").fill("3");
+        maren.reads("more than 15 % apart, and small pieces dry faster");
+        maren.reads("One piece in an arm is an anecdote");
+        maren.press("One part more");
+        maren.press("One part more");
+        maren.field("Part 2").fill("2.01");
+        maren.field("Part 3").fill("2");
+        maren.field("Part 4").fill("2.01");
+        maren.reads("The design is fair");
+        maren.reads("0.030 kg on no piece: cutting loss");
+        assertThat(AccessIT.faults(maren.page)).isEmpty();
+        maren.press("Draw, split and hang it");
+        maren.reads("A sticky face hides mould");
+        maren.press("Do it so");
+        maren.sees(QUESTION);
+        maren.reads("Too little is gone yet to tell the arms apart");
+    }
+
+    private static List<String> tags(Client hand, String trial, int arm) {
+        return hand.get("/api/trials/" + trial)
+                .body()
+                .at("/arms/%d/pieces".formatted(arm))
+                .valueStream()
+                .map((JsonNode piece) -> piece.at("/card/tag").asString())
+                .toList();
+    }
+
+    private static void open(Visitor maren, String trial) {
+        maren.visit("/trials/" + trial);
+        maren.sees(QUESTION);
+    }
+
+    private static void openPiece(Visitor maren, String tag) {
+        maren.page
+                .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find a tag"))
+                .fill(tag);
+        maren.page
+                .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(tag))
+                .first()
+                .click();
+        maren.sees(tag);
+    }
+
+    /** From the list of what is due: the step says to weigh the coat on. */
+    private static void brushOn(Visitor maren, String tag) {
+        maren.go("Room");
+        maren.page
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Treat " + tag))
+                .first()
+                .click();
+        maren.sees(tag);
+        maren.reads("44");
+        maren.press("Coat on");
+        maren.fill("Weight of the coat", "45 g");
+        maren.fill("Which coat", "buckwheat honey");
+        maren.press("Save coat");
+        maren.page
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Done: Weigh the piece, brush it on")))
+                .click();
+        maren.reads("done ");
+    }
+
+    private static void weigh(Visitor maren, String tag, String weight) {
+        openPiece(maren, tag);
+        maren.press("Weigh");
+        maren.fill("Weight on the scale", weight);
+        maren.press("Save weight");
+        keepIfAsked(maren, tag + ": ");
+    }
+
+    private static void keepIfAsked(Visitor maren, String saved) {
+        Locator question = maren.page.getByRole(AriaRole.ALERTDIALOG);
+        Locator done = maren.page.getByText(saved).first();
+        assertThat(question.or(done).first()).isVisible();
+        if (question.isVisible()) {
+            maren.keep();
+        }
+        assertThat(done).isVisible();
+    }
+
+    private static void cut(Visitor maren, String tag, String aged, String steak, String discard) {
+        pull(maren, tag, aged);
+        maren.page
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cut it"))
+                .click();
+        bench(maren, tag, steak, discard);
+    }
+
+    private static void cutHoney(Visitor maren, String tag, String withCoat, String steak, String discard) {
+        pull(maren, tag, withCoat);
+        maren.press("Coat off");
+        maren.fill("Weight of the coat as it came off", "40 g");
+        maren.press("Save");
+        maren.page
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cut it"))
+                .click();
+        bench(maren, tag, steak, discard);
+    }
+
+    private static void pull(Visitor maren, String tag, String weight) {
+        openPiece(maren, tag);
+        maren.press("Pull");
+        maren.fill("Weight at the pull", weight);
+        maren.press("Pull it");
+        keepIfAsked(maren, "Cut it");
+    }
+
+    private static void bench(Visitor maren, String tag, String steak, String discard) {
+        maren.sees("Bench, " + tag);
+        maren.press("Slice first, trim each steak");
+        pile(maren, "Steaks and roasts", steak);
+        pile(maren, "Discard", discard);
+        maren.press("Close the bench");
+        maren.reads("the price at which it breaks even");
+    }
+
+    private static void pile(Visitor maren, String pile, String weight) {
+        String onto = "Onto " + pile.toLowerCase(Locale.ROOT);
+        maren.page
+                .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(pile))
+                .click();
+        maren.field(onto).fill(weight);
+        maren.press("Add to the pile");
+        assertThat(maren.field(onto)).hasValue("");
+    }
+}

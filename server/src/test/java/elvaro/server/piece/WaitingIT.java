@@ -1,0 +1,103 @@
+package elvaro.server.piece;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.server.support.Client;
+import elvaro.server.support.Client.Answer;
+import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Pieces that are soaked for days before they hang. */
+@ExtendWith(RunningApp.class)
+class WaitingIT {
+
+    /** A lot of 4 kg that came eight days ago, half of it hung then, half of it to be soaked first. */
+    private static List<String> split(Client client, String chamber) {
+        List<String> ids =
+                List.of(UUID.randomUUID().toString(), UUID.randomUUID().toString());
+        String day = java.time.LocalDate.parse(
+                        client.get("/api/session").body().at("/me/today").asString())
+                .minusDays(8)
+                .toString();
+        String lot = UUID.randomUUID().toString();
+        Map<String, Object> received = Client.lotBody(lot, 4000);
+        received.putAll(Map.of("cutCode", "strip", "boneIn", false, "receivedOn", day));
+        client.must(client.post("/api/lots", received));
+        Map<String, Object> hung = Client.hangBody(ids.get(0), chamber, 2000);
+        hung.put("hungOn", day);
+        Map<String, Object> soaked = Client.hangBody(ids.get(1), chamber, 1980);
+        soaked.putAll(Map.of("waits", true, "role", "TREATED"));
+        soaked.remove("chamberId");
+        soaked.remove("hungOn");
+        client.must(client.post(
+                "/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(hung, soaked), "answers", Map.of())));
+        Map<String, Object> stout = Client.treatmentBody("LIQUID_SOAK");
+        stout.putAll(Map.of("exactly", "stout", "beganOn", day));
+        stout.putAll(Map.of("amount", 250, "measure", "MILLILITRE", "basis", "KILOGRAM"));
+        client.must(client.put("/api/pieces/%s/treatments/%s".formatted(ids.get(1), UUID.randomUUID()), stout));
+        return ids;
+    }
+
+    private static Answer hang(Client client, String piece, String entry, String chamber, int grams) {
+        return client.put(
+                "/api/pieces/%s/hang/%s".formatted(piece, entry),
+                new HashMap<>(
+                        Map.of("greenGrams", grams, "chamberId", chamber, "targetDays", 26, "answers", Map.of())));
+    }
+
+    @Test
+    void a_soaked_piece_has_its_steps_due_and_hangs_with_the_weight_it_then_has(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("North Room", 100_000);
+        String soaked = split(client, chamber).get(1);
+        JsonNode before = client.get("/api/pieces/" + soaked).body();
+        assertThat(before.at("/card/state").asString()).isEqualTo("WAITING");
+        assertThat(before.has("ahead")).isFalse();
+        assertThat(client.get("/api/room")
+                        .body()
+                        .path("due")
+                        .valueStream()
+                        .filter(due -> due.path("work").asString().equals("TREAT"))
+                        .map(due -> due.path("words").asString().split(" ")[0]))
+                .containsExactly("Lay", "Turn", "Drain", "Rack");
+        assertThat(client.write(soaked, Client.entry("WEIGHED", 1990)).type()).isEqualTo("wrong-state");
+
+        String entry = UUID.randomUUID().toString();
+        assertThat(hang(client, soaked, entry, chamber, 2400).questions()).containsExactly("soak-change");
+        client.must(hang(client, soaked, entry, chamber, 2050));
+        client.must(hang(client, soaked, entry, chamber, 2050)); // a lost answer, tried again
+        JsonNode after = client.get("/api/pieces/" + soaked).body();
+        assertThat(after.at("/card/state").asString()).isEqualTo("HANGING");
+        assertThat(after.at("/card/greenGrams").asInt()).isEqualTo(2050);
+        assertThat(after.at("/card/dayNumber").asInt()).isZero();
+        assertThat(after.at("/plan/days").asInt()).isEqualTo(26);
+        assertThat(after.path("log").toString()).contains("1980 g as it was cut, 2050 g as it hangs");
+        assertThat(hang(client, soaked, UUID.randomUUID().toString(), chamber, 2050)
+                        .type())
+                .isEqualTo("wrong-state");
+        // What the soak added was never cut from the lot.
+        String lot = after.at("/card/lotId").asString();
+        assertThat(client.get("/api/lots/" + lot)
+                        .body()
+                        .path("cuttingLossGrams")
+                        .asInt())
+                .isEqualTo(20);
+    }
+
+    @Test
+    void what_hangs_is_not_laid_into_a_liquid_any_more(Someone owner) {
+        Client client = owner.client();
+        String hung = split(client, client.chamber("North Room", 100_000)).get(0);
+        Map<String, Object> stout = Client.treatmentBody("LIQUID_SOAK");
+        assertThat(client.put("/api/pieces/%s/treatments/%s".formatted(hung, UUID.randomUUID()), stout)
+                        .type())
+                .isEqualTo("hangs-already");
+    }
+}
