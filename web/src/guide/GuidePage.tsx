@@ -7,7 +7,7 @@ import { useInspectionRules, useMethods } from '../api/queries';
 import { Page } from '../kit/Page';
 import { answers } from '../look/words';
 import { forecastWorking, workedExample } from './example';
-import { devices, ledgerWorking, rules } from './rules';
+import { devices, ledgerWorking, rules, trialWorking } from './rules';
 
 /** Why, and is it dangerous. */
 export default function GuidePage() {
@@ -60,6 +60,9 @@ export default function GuidePage() {
           </Part>
           <Part title="How the forecast comes about">
             <Terms terms={forecastWorking} />
+          </Part>
+          <Part title="How a trial is drawn and judged">
+            <Terms terms={trialWorking} />
           </Part>
           <Part title="How probes and scales speak">
             <Terms terms={devices} />

@@ -35,6 +35,16 @@ export const rules: Rule[] = [
     source: 'Common practice.',
   },
   {
+    id: 'treatments',
+    title: 'What is put on a piece',
+    says: [
+      'Raw garlic or herbs in oil, without air, can grow botulism, which nobody sees or smells. Leave the oil out, or the wrap.',
+      'Cold smoke comes in short bursts, the meat at 4 °C or below, measured before each.',
+      'What lay in a marinade or soak is thrown away; nobody tastes or reuses the liquid. A spirit is kept from any flame.',
+    ],
+    source: 'Common practice; garlic in oil: FDA on reduced-oxygen packaging, from memory.',
+  },
+  {
     id: 'looking',
     title: 'Looking and smelling',
     says: [
@@ -113,6 +123,30 @@ export const ledgerWorking: [string, string][] = [
     '(landed cost − trim, fat and bone at their worth) / P: the price at which it breaks even',
   ],
   ['Price for a margin m', 'cost / (1 − m)'],
+];
+
+/** How a trial is drawn and judged. */
+export const trialWorking: [string, string][] = [
+  [
+    'The draw',
+    'The parts of a lot lie side by side in blocks, each with every arm once; within a block chance decides, from a seed that is kept.',
+  ],
+  [
+    'A fair design',
+    'The same animals, start, days, chamber and cut in every arm, weights within 15 %, a control, and one thing changed.',
+  ],
+  [
+    'Shown, leaning, not shown',
+    'Where two blocks or more hold both arms, their differences are put to Student’s t, else Welch’s. Shown: the 95 % interval leaves out zero. Leaning: the 80 % interval does. Not shown is not the same as none.',
+  ],
+  [
+    'An anecdote',
+    'One piece in an arm: two pieces of one animal differ by themselves, and nobody knows how far.',
+  ],
+  [
+    'What a shop learns',
+    'All fair trials of a treatment together (random effects), drawn towards zero while they are few: one pair hardly moves it.',
+  ],
 ];
 
 /** How a device is made to speak; the whole of it stands in devices/README.md. */

@@ -139,6 +139,12 @@ function Overdue({ piece: { card } }: { piece: PieceView }) {
   );
 }
 
+const nowNames: Partial<Record<PieceView['card']['state'], string>> = {
+  HANGING: 'Last weighed',
+  WAITING: 'As it was cut',
+  FRESH: 'As it was cut',
+};
+
 function Facts({ piece }: { piece: PieceView }) {
   const units = useUnits();
   const { card } = piece;
@@ -146,7 +152,7 @@ function Facts({ piece }: { piece: PieceView }) {
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(130px, 1fr))', gap: 2 }}>
       <Figure
-        name={card.state === 'HANGING' ? 'Last weighed' : 'Aged weight'}
+        name={nowNames[card.state] ?? 'Aged weight'}
         note={
           card.expectedNowGrams != null ? `${units.weight(card.expectedNowGrams)} expected now` : undefined
         }
@@ -154,14 +160,16 @@ function Facts({ piece }: { piece: PieceView }) {
       >
         {units.weight(card.nowGrams)}
       </Figure>
-      <Figure
-        name="Shrink"
-        working={working('Shrink')}
-        note={`${units.weight(card.shrinkGrams)} of ${units.weight(card.greenGrams)}`}
-        big
-      >
-        {percent(card.shrinkFraction)}
-      </Figure>
+      {card.hungOn && (
+        <Figure
+          name="Shrink"
+          working={working('Shrink')}
+          note={`${units.weight(card.shrinkGrams)} of ${units.weight(card.greenGrams)}`}
+          big
+        >
+          {percent(card.shrinkFraction)}
+        </Figure>
+      )}
       {card.dayNumber != null && (
         <Figure
           name={card.state === 'HANGING' ? 'Day' : 'Hung'}

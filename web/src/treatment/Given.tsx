@@ -79,7 +79,7 @@ function One({ treatment, piece, onCoat }: Props & { treatment: Treatment }) {
           <StepRow key={step.number} pieceId={piece.card.id} treatmentId={treatment.id} step={step} />
         ))}
       </Box>
-      {piece.card.state !== 'HANGING' && (
+      {(piece.card.state === 'PULLED' || piece.card.state === 'CUT') && (
         <Typography sx={{ mt: 1 }}>
           <strong>Look for:</strong> {treatment.lookFor} <strong>Next time:</strong> {treatment.nextTime}
         </Typography>

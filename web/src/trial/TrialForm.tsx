@@ -255,7 +255,7 @@ export function TrialForm({ next, known }: Props) {
             and can be shown again.
           </Typography>
         )}
-        <Caution rule="cold">
+        <Caution rule="treatments">
           All of it is done cold, at 5 °C or below. Local law and a licensed practitioner decide.
         </Caution>
       </Box>

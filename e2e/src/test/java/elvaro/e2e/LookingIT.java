@@ -44,7 +44,7 @@ class LookingIT {
                         java.util.Map.of("surprising", "", "fell-fast", "")));
     }
 
-    private static byte[] picture() throws IOException {
+    static byte[] picture() throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", bytes);
         return bytes.toByteArray();

@@ -7,8 +7,11 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import elvaro.server.support.Client;
+import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -18,7 +21,7 @@ class TrialsIT {
     private static final String QUESTION = "Does a buckwheat-honey coat change the shrink over 38 days?";
 
     @Test
-    void a_honey_trial_runs_from_the_question_to_the_next_one() {
+    void a_honey_trial_runs_from_the_question_to_the_next_one() throws IOException {
         House house = House.ofWeeks();
         Client hand = house.client();
         hand.must(hand.signIn(House.OWNER, House.PASSWORD));
@@ -31,20 +34,26 @@ class TrialsIT {
             List<String> honey = tags(hand, trial, 1);
             assertThat(plain).hasSize(2);
             assertThat(honey).hasSize(2);
-            honey.forEach(tag -> brushOn(maren, tag));
+            brushOn(maren, honey.get(0));
+            String other = id(hand, honey.get(1)); // one of each by hand, its twin as a person does it
+            hand.must(hand.write(other, Client.entry("COAT_ON", 45)));
 
             house.onDay(14);
-            plain.forEach(tag -> weigh(maren, tag, "1.86"));
-            honey.forEach(tag -> weigh(maren, tag, "1.965")); // with 45 g of honey on it
+            weigh(maren, plain.get(0), "1.86");
+            weigh(maren, honey.get(0), "1.965"); // with 45 g of honey on it
+            hand.must(hand.write(id(hand, plain.get(1)), Client.entry("WEIGHED", 1860)));
+            hand.must(hand.write(other, Client.entry("WEIGHED", 1965)));
+            look(hand, other);
             open(maren, trial);
             maren.reads("slower than Plain (80 %:");
+            assertThat(maren.page.getByAltText(honey.get(1) + " on day 14")).isVisible();
             assertThat(AccessIT.faults(maren.page)).isEmpty();
 
             house.onDay(38);
             cut(maren, plain.get(0), "1.67", "1.2", "0.47");
-            cut(maren, plain.get(1), "1.68", "1.21", "0.47");
             cutHoney(maren, honey.get(0), "1.835", "1.32", "0.475");
-            cutHoney(maren, honey.get(1), "1.847", "1.33", "0.477");
+            finish(hand, id(hand, plain.get(1)), 1680, 0, 1210);
+            finish(hand, other, 1847, 40, 1330);
             open(maren, trial);
             maren.reads("Honey against Plain: shown less shrink");
             maren.reads("Shrink: Honey");
@@ -123,6 +132,29 @@ class TrialsIT {
                 .valueStream()
                 .map((JsonNode piece) -> piece.at("/card/tag").asString())
                 .toList();
+    }
+
+    private static String id(Client hand, String tag) {
+        return hand.get("/api/pieces?tag=" + tag).body().at("/0/id").asString();
+    }
+
+    /** A look with a picture of it. */
+    private static void look(Client hand, String piece) throws IOException {
+        String look = "/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID());
+        hand.must(hand.put(look, Client.lookBody()));
+        assertThat(hand.bytes("PUT", look + "/photos/" + UUID.randomUUID(), LookingIT.picture())
+                        .statusCode())
+                .isEqualTo(204);
+    }
+
+    private static void finish(Client hand, String piece, int pulled, int coat, int steak) {
+        hand.must(hand.write(piece, Client.entry("PULLED", pulled)));
+        if (coat > 0) {
+            hand.must(hand.write(piece, Client.entry("COAT_OFF", coat)));
+        }
+        hand.must(hand.write(piece, Client.pile("STEAK", steak)));
+        hand.must(hand.write(piece, Client.pile("DISCARD", pulled - coat - steak)));
+        hand.must(hand.put("/api/bench/%s/close/%s".formatted(piece, UUID.randomUUID()), Map.of("answers", Map.of())));
     }
 
     private static void open(Visitor maren, String trial) {

@@ -165,7 +165,7 @@ public record Design(Factor factor, List<Arm> arms) {
         return when(
                 apart > START_DAYS,
                 Kind.OTHER_START,
-                "The first piece was hung %d days before the last.".formatted(apart),
+                "Between the first hanging and the last lie %d days.".formatted(apart),
                 "Hang all of them on one day.");
     }
 

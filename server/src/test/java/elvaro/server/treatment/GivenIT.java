@@ -176,6 +176,32 @@ class GivenIT {
     }
 
     @Test
+    void a_marinade_is_due_after_the_pull_and_goes_on_when_the_bench_is_closed(Someone owner) {
+        Client client = owner.client();
+        String duck =
+                client.hangAgo(8, client.chamber("Larder", 100_000), 8, 1200).get(0);
+        Map<String, Object> juice = Client.treatmentBody("MARINADE");
+        juice.putAll(Map.of("exactly", "orange juice", "amount", 300, "measure", "MILLILITRE", "basis", "KILOGRAM"));
+        client.must(give(client, duck, juice));
+        assertThat(toDo(client, duck)).isEmpty();
+        client.must(client.write(duck, Client.entry("PULLED", 1120)));
+        assertThat(toDo(client, duck)).singleElement().asString().startsWith("Trim it, lay it in the juice");
+        client.must(client.write(duck, Client.pile("STEAK", 1120)));
+        client.must(
+                client.put("/api/bench/%s/close/%s".formatted(duck, UUID.randomUUID()), Map.of("answers", Map.of())));
+        assertThat(toDo(client, duck)).hasSize(1);
+        client.must(step(client, duck, 0, null, Map.of()));
+        assertThat(toDo(client, duck)).isEmpty();
+        assertThat(client.get("/api/tasks?days=2").body().toString())
+                .contains("Take it out, dry it, and throw the juice away.");
+        assertThat(client.get("/api/pieces/" + duck)
+                        .body()
+                        .at("/ledger/steakYield")
+                        .asDouble())
+                .isCloseTo(1120 / 1200.0, within(1e-9)); // what is done after the ageing changes no drying
+    }
+
+    @Test
     void what_clashes_stops_or_asks_where_it_is_given(Someone owner) {
         Client client = owner.client();
         String chamber = client.chamber("Walk-in", 100_000);
