@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
+import { HairTable } from '../kit/HairTable';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { days, percent, useUnits } from '../kit/units';
 
@@ -37,82 +38,63 @@ export function LedgerColumns({ comparison }: { comparison: Schema['CompareView'
     },
   ];
   return (
-    <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Ledgers side by side">
-      <Box
-        component="table"
-        sx={{
-          borderCollapse: 'collapse',
-          '& th, & td': {
-            textAlign: 'left',
-            py: 0.75,
-            pr: 3,
-            borderTop: '1px solid',
-            borderColor: 'divider',
-            verticalAlign: 'top',
-          },
-        }}
-      >
-        <thead>
-          <tr>
-            <Box component="th" scope="col" sx={{ border: '0 !important' }}>
-              <Typography variant="h2" component="span">
-                Ledger
-              </Typography>
-            </Box>
-            {columns.map(({ card }) => (
-              <Box component="th" scope="col" key={card.id} sx={{ border: '0 !important', minWidth: 118 }}>
-                <SectionGlyph shape={card.shape} section={card.section} size={64} />
-                <Box
-                  component={Link}
-                  to={`/bench/${card.id}`}
-                  sx={{ typography: 'h3', color: 'secondary.main' }}
-                >
-                  {card.tag}
-                </Box>
-                <Typography variant="body2">{card.cutName}</Typography>
-              </Box>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.label}>
+    <HairTable label="Ledgers side by side">
+      <thead>
+        <tr>
+          <Box component="th" scope="col" sx={{ border: '0 !important' }}>
+            <Typography variant="h2" component="span">
+              Ledger
+            </Typography>
+          </Box>
+          {columns.map(({ card }) => (
+            <Box component="th" scope="col" key={card.id} sx={{ border: '0 !important', minWidth: 118 }}>
+              <SectionGlyph shape={card.shape} section={card.section} size={64} />
               <Box
-                component="th"
-                scope="row"
-                sx={{ fontWeight: 560, color: 'text.secondary', whiteSpace: 'nowrap' }}
+                component={Link}
+                to={`/bench/${card.id}`}
+                sx={{ typography: 'h3', color: 'secondary.main' }}
               >
-                {row.label}
+                {card.tag}
               </Box>
-              {columns.map((column) => {
-                const found = mark(row.measure, column.card.id);
-                return (
-                  <Box
-                    component="td"
-                    key={column.card.id}
-                    sx={{
-                      fontWeight: found ? 680 : 400,
-                      color:
-                        found === 'best'
-                          ? 'success.main'
-                          : found === 'worst'
-                            ? 'warning.main'
-                            : 'text.primary',
-                    }}
-                  >
-                    {row.cell(column)}
-                    {found && (
-                      <Typography component="span" variant="caption" sx={{ ml: 0.75, fontWeight: 680 }}>
-                        {found}
-                      </Typography>
-                    )}
-                  </Box>
-                );
-              })}
-            </tr>
+              <Typography variant="body2">{card.cutName}</Typography>
+            </Box>
           ))}
-        </tbody>
-      </Box>
-    </Box>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr key={row.label}>
+            <Box
+              component="th"
+              scope="row"
+              sx={{ fontWeight: 560, color: 'text.secondary', whiteSpace: 'nowrap' }}
+            >
+              {row.label}
+            </Box>
+            {columns.map((column) => {
+              const found = mark(row.measure, column.card.id);
+              return (
+                <Box
+                  component="td"
+                  key={column.card.id}
+                  sx={{
+                    fontWeight: found ? 680 : 400,
+                    color:
+                      found === 'best' ? 'success.main' : found === 'worst' ? 'warning.main' : 'text.primary',
+                  }}
+                >
+                  {row.cell(column)}
+                  {found && (
+                    <Typography component="span" variant="caption" sx={{ ml: 0.75, fontWeight: 680 }}>
+                      {found}
+                    </Typography>
+                  )}
+                </Box>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </HairTable>
   );
 }

@@ -24,3 +24,11 @@ export const asCuts = {
   getOptionLabel: (cut: Schema['CutView']) => cut.name,
   isOptionEqualToValue: (one: Schema['CutView'], other: Schema['CutView']) => one.code === other.code,
 };
+
+/** Chambers, to stand in a select. */
+export const chamberChoices = (chambers: Schema['ChamberForm'][]) =>
+  chambers.map((each) => (
+    <MenuItem key={each.id} value={each.id}>
+      {each.name}
+    </MenuItem>
+  ));

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type PieceView, type Schema } from '../api/client';
+import { HairTable } from '../kit/HairTable';
 import { Figure } from '../kit/Figure';
 import { ProblemNotice } from '../kit/Notices';
 import { date, percent, readNumber, useUnits } from '../kit/units';
@@ -180,20 +181,7 @@ export function ExpectedAndFound({ piece, plan }: { piece: PieceView; plan: Sche
       <Typography id="expected" variant="h2" sx={{ mb: 1 }}>
         Expected when hung, and found
       </Typography>
-      <Box
-        component="table"
-        sx={{
-          borderCollapse: 'collapse',
-          '& th, & td': {
-            textAlign: 'left',
-            py: 0.75,
-            pr: 3,
-            borderTop: '1px solid',
-            borderColor: 'divider',
-            fontWeight: 400,
-          },
-        }}
-      >
+      <HairTable label="Expected and found" sx={{ '& th, & td': { fontWeight: 400 } }}>
         <thead>
           <tr>
             <th />
@@ -218,7 +206,7 @@ export function ExpectedAndFound({ piece, plan }: { piece: PieceView; plan: Sche
             </tr>
           ))}
         </tbody>
-      </Box>
+      </HairTable>
     </Box>
   );
 }

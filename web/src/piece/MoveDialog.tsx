@@ -3,7 +3,6 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -11,6 +10,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Answers, type PieceView } from '../api/client';
 import { refresh, useChambers } from '../api/queries';
+import { chamberChoices } from '../kit/choices';
 import { newId } from '../kit/drafts';
 import { ProblemNotice, Questions } from '../kit/Notices';
 
@@ -51,13 +51,7 @@ export function MoveDialog({ piece: { card }, onClose }: { piece: PieceView; onC
               move.reset();
             }}
           >
-            {(chambers.data ?? [])
-              .filter((chamber) => chamber.id !== card.chamberId)
-              .map((chamber) => (
-                <MenuItem key={chamber.id} value={chamber.id}>
-                  {chamber.name}
-                </MenuItem>
-              ))}
+            {chamberChoices((chambers.data ?? []).filter((chamber) => chamber.id !== card.chamberId))}
           </TextField>
           <TextField
             label="Why (optional)"

@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
@@ -8,6 +7,7 @@ import dayjs from 'dayjs';
 import { memo, useState, type FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
+import { chamberChoices } from '../kit/choices';
 import { newId } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { readNumber } from '../kit/units';
@@ -129,11 +129,7 @@ export const KeepPlan = memo(function KeepPlan({
             onChange={(event) => change({ chamberId: event.target.value })}
             sx={{ width: 170 }}
           >
-            {chambers.map((chamber) => (
-              <MenuItem key={chamber.id} value={chamber.id}>
-                {chamber.name}
-              </MenuItem>
-            ))}
+            {chamberChoices(chambers)}
           </TextField>
         )}
         <Button type="submit" variant="contained" disabled={keep.isPending}>

@@ -13,7 +13,7 @@ import type { Schema } from '../api/client';
 import { useLots } from '../api/queries';
 import { useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
-import { asCuts, coatingChoices, methodChoices } from '../kit/choices';
+import { asCuts, chamberChoices, coatingChoices, methodChoices } from '../kit/choices';
 import { lastPaid, type Scenario } from './scenario';
 
 interface Props {
@@ -217,11 +217,7 @@ const Piece = memo(function Piece({
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       >
         <MenuItem value="">a usual refrigerator</MenuItem>
-        {chambers.map((each) => (
-          <MenuItem key={each.id} value={each.id}>
-            {each.name}
-          </MenuItem>
-        ))}
+        {chamberChoices(chambers)}
       </TextField>
       <TextField
         size="small"

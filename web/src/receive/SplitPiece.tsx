@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { coatingChoices, methodChoices } from '../kit/choices';
+import { chamberChoices, coatingChoices, methodChoices } from '../kit/choices';
 import { Caution } from '../kit/Notices';
 import { readNumber, useUnits, type Units } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
@@ -127,11 +127,7 @@ export function SplitPiece({ tag, piece, methods, chambers, onChange, onRemove }
                 onChange={(event) => onChange({ chamberId: event.target.value })}
                 sx={{ width: 156 }}
               >
-                {chambers.map((each) => (
-                  <MenuItem key={each.id} value={each.id}>
-                    {each.name}
-                  </MenuItem>
-                ))}
+                {chamberChoices(chambers)}
               </TextField>
             )}
             <TextField

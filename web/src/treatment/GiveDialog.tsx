@@ -10,6 +10,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type Answers, type PieceView, type Schema } from '../api/client';
 import { refresh, useLot, useRecipes, useScaled, useSession, useTreatments } from '../api/queries';
+import { FormGrid } from '../kit/FormGrid';
 import { newId, useDraft } from '../kit/drafts';
 import { Caution, ProblemNotice, Questions } from '../kit/Notices';
 import { Waiting } from '../kit/Page';
@@ -108,18 +109,7 @@ function GiveForm({ piece, kinds, recipes, first, onClose }: FormProps) {
     }
   };
   return (
-    <Box
-      component="form"
-      noValidate
-      onSubmit={submit}
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: 'repeat(2, minmax(0, 1fr))',
-        gap: 1.5,
-        pt: 1,
-        '& .whole': { gridColumn: '1 / -1' },
-      }}
-    >
+    <FormGrid onSubmit={submit}>
       <GiveFields give={draft} kinds={kinds} recipes={recipes} onChange={change} />
       {scaled.data && (
         <Box className="whole">
@@ -174,6 +164,6 @@ function GiveForm({ piece, kinds, recipes, first, onClose }: FormProps) {
           Treat it
         </Button>
       </Box>
-    </Box>
+    </FormGrid>
   );
 }

@@ -11,6 +11,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
+import { FormGrid } from '../kit/FormGrid';
 import { newId } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { readNumber, useUnits } from '../kit/units';
@@ -107,18 +108,7 @@ export function RecipeDialog({ recipe, kinds, onClose }: Props) {
         {recipe ? `Change ${recipe.name}` : 'Write a recipe'}
       </DialogTitle>
       <DialogContent>
-        <Box
-          component="form"
-          noValidate
-          onSubmit={submit}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: 'repeat(2, minmax(0, 1fr))',
-            gap: 1.5,
-            pt: 1,
-            '& .whole': { gridColumn: '1 / -1' },
-          }}
-        >
+        <FormGrid onSubmit={submit}>
           <TextField
             label="Name"
             required
@@ -207,7 +197,7 @@ export function RecipeDialog({ recipe, kinds, onClose }: Props) {
               Close
             </Button>
           </Box>
-        </Box>
+        </FormGrid>
       </DialogContent>
     </Dialog>
   );

@@ -1,9 +1,9 @@
 import Autocomplete from '@mui/material/Autocomplete';
-import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import type { Schema } from '../api/client';
+import { FormGrid } from '../kit/FormGrid';
 import { asCuts, methodChoices } from '../kit/choices';
 import { WeightField } from '../kit/WeightField';
 import { DoseFields } from './DoseFields';
@@ -35,14 +35,7 @@ export function TreatmentFields({ draft, kinds, recipes, cuts, methods, onChange
   const kind = kinds.find((each) => each.kind === draft.kind);
   const own = draft.recipeId !== '';
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: 'repeat(2, minmax(0, 1fr))',
-        gap: 1.5,
-        '& .whole': { gridColumn: '1 / -1' },
-      }}
-    >
+    <FormGrid>
       <KindSelect draft={draft} kinds={kinds} recipes={recipes} onChange={onChange} />
       <Autocomplete
         className="whole"
@@ -84,6 +77,6 @@ export function TreatmentFields({ draft, kinds, recipes, cuts, methods, onChange
         }
         label="other meat or food in the chamber"
       />
-    </Box>
+    </FormGrid>
   );
 }

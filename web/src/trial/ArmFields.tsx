@@ -5,6 +5,7 @@ import Chip from '@mui/material/Chip';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { FormGrid } from '../kit/FormGrid';
 import { methodChoices } from '../kit/choices';
 import { PieceFinder } from '../shell/Search';
 import { firstOf } from '../treatment/draft';
@@ -129,22 +130,14 @@ export function ArmFields({ index, arm, text, known, onChange, onRemove }: Props
         </Box>
       )}
       {ofLot && arm.give && (
-        <Box
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: 'repeat(2, minmax(0, 1fr))',
-            gap: 1.5,
-            maxWidth: 560,
-            '& .whole': { gridColumn: '1 / -1' },
-          }}
-        >
+        <FormGrid maxWidth={560}>
           <GiveFields
             give={arm.give}
             kinds={known.kinds}
             recipes={known.recipes}
             onChange={(part) => arm.give && onChange({ give: { ...arm.give, ...part } })}
           />
-        </Box>
+        </FormGrid>
       )}
       {!ofLot && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>

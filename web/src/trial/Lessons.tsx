@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
+import { HairTable } from '../kit/HairTable';
 
 type Lesson = Schema['LessonOf'];
 
@@ -26,59 +27,39 @@ export function Lessons({ lessons }: { lessons: Schema['LessonsView'] }) {
         Each treatment against its control, in points of the green weight; the cost of the steak in per cent.
         In brackets what holds four times in five. Few pieces leave a figure near zero, whatever they showed.
       </Typography>
-      <Box
-        sx={{ overflowX: 'auto' }}
-        tabIndex={0}
-        role="region"
-        aria-label="Treatments against their controls"
-      >
-        <Box
-          component="table"
-          sx={{
-            borderCollapse: 'collapse',
-            '& th, & td': {
-              textAlign: 'left',
-              py: 0.75,
-              pr: 3,
-              borderTop: '1px solid',
-              borderColor: 'divider',
-              whiteSpace: 'nowrap',
-            },
-          }}
-        >
-          <thead>
-            <tr>
-              <th scope="col">Treatment</th>
-              {measures.map((each) => (
-                <th scope="col" key={each.measure}>
-                  {each.label}
-                </th>
-              ))}
-              <th scope="col">rests on</th>
-            </tr>
-          </thead>
-          <tbody>
-            {lessons.treatments.map((treatment) => (
-              <tr key={treatment.kind}>
-                <th scope="row">{treatment.label}</th>
-                {measures.map(({ measure }) => {
-                  const own = treatment.measures.find((each) => each.measure === measure);
-                  const clear = own && (own.band.low > 0 || own.band.high < 0);
-                  return (
-                    <Box component="td" key={measure} sx={{ fontWeight: clear ? 640 : 400 }}>
-                      {own ? told(own) : ''}
-                    </Box>
-                  );
-                })}
-                <td>
-                  {treatment.pieces} {treatment.pieces === 1 ? 'piece' : 'pieces'} in {treatment.trials}{' '}
-                  {treatment.trials === 1 ? 'trial' : 'trials'}
-                </td>
-              </tr>
+      <HairTable label="Treatments against their controls" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
+        <thead>
+          <tr>
+            <th scope="col">Treatment</th>
+            {measures.map((each) => (
+              <th scope="col" key={each.measure}>
+                {each.label}
+              </th>
             ))}
-          </tbody>
-        </Box>
-      </Box>
+            <th scope="col">rests on</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lessons.treatments.map((treatment) => (
+            <tr key={treatment.kind}>
+              <th scope="row">{treatment.label}</th>
+              {measures.map(({ measure }) => {
+                const own = treatment.measures.find((each) => each.measure === measure);
+                const clear = own && (own.band.low > 0 || own.band.high < 0);
+                return (
+                  <Box component="td" key={measure} sx={{ fontWeight: clear ? 640 : 400 }}>
+                    {own ? told(own) : ''}
+                  </Box>
+                );
+              })}
+              <td>
+                {treatment.pieces} {treatment.pieces === 1 ? 'piece' : 'pieces'} in {treatment.trials}{' '}
+                {treatment.trials === 1 ? 'trial' : 'trials'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </HairTable>
       {lessons.leftOut > 0 && (
         <Typography variant="body2" sx={{ mt: 1 }}>
           {lessons.leftOut === 1 ? 'One trial is' : `${lessons.leftOut} trials are`} left out: more than the

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
+import { HairTable } from '../kit/HairTable';
 import { photoAddress } from '../look/photos';
 import { answers } from '../look/words';
 import { armColour } from './arms';
@@ -19,63 +20,49 @@ export function LooksStrip({ trial }: { trial: Schema['TrialView'] }) {
       <Typography id="looks" variant="h2" sx={{ mb: 1 }}>
         Looked at, day by day
       </Typography>
-      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Looks by day">
-        <Box
-          component="table"
-          sx={{
-            borderCollapse: 'collapse',
-            '& th, & td': {
-              textAlign: 'left',
-              verticalAlign: 'top',
-              p: 0.75,
-              borderTop: '1px solid',
-              borderColor: 'divider',
-            },
-          }}
-        >
-          <thead>
-            <tr>
-              <th scope="col">Piece</th>
+      <HairTable label="Looks by day">
+        <thead>
+          <tr>
+            <th scope="col">Piece</th>
+            {days.map((day) => (
+              <th scope="col" key={day}>
+                day {day}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ arm, index, piece }) => (
+            <tr key={piece.card.id}>
+              <Box component="th" scope="row" sx={{ color: armColour(index), whiteSpace: 'nowrap' }}>
+                {piece.card.tag}
+                <Typography variant="body2">{arm.name}</Typography>
+              </Box>
               {days.map((day) => (
-                <th scope="col" key={day}>
-                  day {day}
-                </th>
+                <Box component="td" key={day} sx={{ minWidth: 132, maxWidth: 190 }}>
+                  {piece.looks
+                    .filter((look) => look.day === day)
+                    .map((look) => (
+                      <Box key={look.id}>
+                        {look.photos.map((photo) => (
+                          <img
+                            key={photo}
+                            src={photoAddress(piece.card.id, look.id, photo)}
+                            alt={`${piece.card.tag} on day ${day}`}
+                            style={{ width: 120, display: 'block', marginBottom: 4 }}
+                          />
+                        ))}
+                        <Typography variant="body2">
+                          <strong>{answers[look.answer]}.</strong> {look.seen}
+                        </Typography>
+                      </Box>
+                    ))}
+                </Box>
               ))}
             </tr>
-          </thead>
-          <tbody>
-            {rows.map(({ arm, index, piece }) => (
-              <tr key={piece.card.id}>
-                <Box component="th" scope="row" sx={{ color: armColour(index), whiteSpace: 'nowrap' }}>
-                  {piece.card.tag}
-                  <Typography variant="body2">{arm.name}</Typography>
-                </Box>
-                {days.map((day) => (
-                  <Box component="td" key={day} sx={{ minWidth: 132, maxWidth: 190 }}>
-                    {piece.looks
-                      .filter((look) => look.day === day)
-                      .map((look) => (
-                        <Box key={look.id}>
-                          {look.photos.map((photo) => (
-                            <img
-                              key={photo}
-                              src={photoAddress(piece.card.id, look.id, photo)}
-                              alt={`${piece.card.tag} on day ${day}`}
-                              style={{ width: 120, display: 'block', marginBottom: 4 }}
-                            />
-                          ))}
-                          <Typography variant="body2">
-                            <strong>{answers[look.answer]}.</strong> {look.seen}
-                          </Typography>
-                        </Box>
-                      ))}
-                  </Box>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </Box>
-      </Box>
+          ))}
+        </tbody>
+      </HairTable>
     </Box>
   );
 }

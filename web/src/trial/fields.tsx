@@ -1,7 +1,7 @@
 import InputAdornment from '@mui/material/InputAdornment';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Schema } from '../api/client';
+import { chamberChoices } from '../kit/choices';
 import { useUnits } from '../kit/units';
 
 interface FieldProps {
@@ -22,11 +22,7 @@ export function ChamberSelect({
       value={value}
       onChange={(event) => onChange(event.target.value)}
     >
-      {chambers.map((chamber) => (
-        <MenuItem key={chamber.id} value={chamber.id}>
-          {chamber.name}
-        </MenuItem>
-      ))}
+      {chamberChoices(chambers)}
     </TextField>
   );
 }

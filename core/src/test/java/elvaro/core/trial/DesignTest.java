@@ -18,7 +18,9 @@ import elvaro.core.trial.Design.Arm;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Design.Kind;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -134,5 +136,35 @@ class DesignTest {
         Flaw flaw = two(Factor.TREATMENT, "", "honey locker").flaws().get(1);
         assertThat(flaw.sentence()).isEqualTo("The arms also differ in chamber: Plain North Room; Other Stone Locker.");
         assertThat(flaw.mend()).isEqualTo("Make chamber the same in all arms.");
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("designs")
+    void the_order_of_arms_and_pieces_is_of_no_matter(String what, Design design, List<Kind> flaws) {
+        List<Arm> turned = new ArrayList<>();
+        for (Arm arm : design.arms()) {
+            List<Facts> pieces = new ArrayList<>(arm.pieces());
+            Collections.reverse(pieces);
+            turned.add(0, new Arm(arm.name(), arm.control(), pieces));
+        }
+        assertThat(new Design(design.factor(), turned).flaws())
+                .extracting(Flaw::kind)
+                .containsExactlyInAnyOrderElementsOf(flaws);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("designs")
+    void doing_it_all_twice_mends_the_anecdote_and_nothing_else(String what, Design design, List<Kind> flaws) {
+        List<Arm> doubled = design.arms().stream()
+                .map(arm -> new Arm(
+                        arm.name(),
+                        arm.control(),
+                        Stream.concat(arm.pieces().stream(), arm.pieces().stream())
+                                .toList()))
+                .toList();
+        assertThat(new Design(design.factor(), doubled).flaws())
+                .extracting(Flaw::kind)
+                .containsExactlyElementsOf(
+                        flaws.stream().filter(kind -> kind != ANECDOTE).toList());
     }
 }

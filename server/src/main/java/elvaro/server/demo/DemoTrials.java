@@ -11,8 +11,7 @@ import elvaro.core.treatment.Kind;
 import elvaro.core.treatment.Measure;
 import elvaro.core.trial.Factor;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceArchive;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Ids;
 import elvaro.server.treatment.Given;
@@ -177,12 +176,12 @@ class DemoTrials {
                             new Arm("Hung", true, List.of("32A"), null),
                             new Arm("On ice", false, List.of("32B"), null))));
 
-    private final PieceService pieces;
+    private final PieceArchive pieces;
     private final TreatmentArchive treatments;
     private final TrialArchive trials;
     private final WorkshopService workshops;
 
-    DemoTrials(PieceService pieces, TreatmentArchive treatments, TrialArchive trials, WorkshopService workshops) {
+    DemoTrials(PieceArchive pieces, TreatmentArchive treatments, TrialArchive trials, WorkshopService workshops) {
         this.pieces = pieces;
         this.treatments = treatments;
         this.trials = trials;
@@ -200,13 +199,14 @@ class DemoTrials {
 
     /** @param people who may have done it */
     void fill(List<UUID> people) {
+        Map<String, Piece> byTag = pieces.byTag();
         for (Asked asked : ASKED) {
             List<PastArm> arms = new ArrayList<>();
             LocalDate first = workshops.today();
             for (Arm arm : asked.arms()) {
                 Map<UUID, String> blocks = new LinkedHashMap<>();
                 for (String tag : arm.tags()) {
-                    Piece piece = tagged(tag);
+                    Piece piece = byTag.get(tag);
                     String block = piece.lot().number() + "/" + (blocks.size() + 1);
                     blocks.put(piece.id(), block);
                     LocalDate hungOn = piece.hungOn().orElseThrow();
@@ -235,14 +235,6 @@ class DemoTrials {
 
     private static UUID named(String what) {
         return Ids.after(SPACE, what);
-    }
-
-    private Piece tagged(String tag) {
-        PieceCard card = pieces.tagged(tag).stream()
-                .filter(each -> each.tag().equals(tag))
-                .findFirst()
-                .orElseThrow();
-        return pieces.find(card.id());
     }
 
     private void give(Piece piece, Given given, UUID by) {

@@ -2,6 +2,8 @@ package elvaro.server.piece;
 
 import jakarta.persistence.EntityManager;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,5 +35,12 @@ public class PieceArchive {
         entities.persist(entry);
         piece.logGrows();
         entities.flush(); // What is kept under the entry's id points at it by id alone.
+    }
+
+    /** Every piece by its tag, without its figures. */
+    public Map<String, Piece> byTag() {
+        return entities.createQuery("select p from Piece p join fetch p.lot", Piece.class)
+                .getResultStream()
+                .collect(Collectors.toMap(Piece::tag, piece -> piece));
     }
 }

@@ -42,4 +42,16 @@ record SetUp(
     int daysBefore() {
         return treatment == null ? 0 : treatment.daysBefore();
     }
+
+    /** The same without what belongs to one occasion: the day, the coat's weight, what was answered. */
+    SetUp kept() {
+        return new SetUp(
+                method,
+                chamberId,
+                targetDays,
+                contactPercent,
+                consumablesMinor,
+                benchOrder,
+                treatment == null ? null : treatment.changed(treatment.amount(), treatment.number()));
+    }
 }

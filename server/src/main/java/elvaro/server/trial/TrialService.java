@@ -199,7 +199,9 @@ class TrialService {
         entities.flush();
         List<TrialArm> arms = new ArrayList<>();
         for (ArmForm asked : form.arms()) {
-            SetUp setUp = form.lotId() == null ? null : asked.setUp();
+            SetUp setUp = form.lotId() == null || asked.setUp() == null
+                    ? null
+                    : asked.setUp().kept();
             arms.add(new TrialArm(
                     asked.id(), trial.id(), arms.size(), asked.name().strip(), asked.control(), setUp));
         }

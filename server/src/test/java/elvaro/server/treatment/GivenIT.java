@@ -254,4 +254,73 @@ class GivenIT {
                 .containsExactly(30.0, 10.0);
         assertThat(given.path("costMinor").asInt()).isEqualTo(271);
     }
+
+    @Test
+    void a_changed_recipe_leaves_what_was_given_before_as_it_was(Someone owner) {
+        Client client = owner.client();
+        String recipe = UUID.randomUUID().toString();
+        Map<String, Object> porcini = Client.recipeBody();
+        client.must(client.put("/api/recipes/" + recipe, porcini));
+        String piece =
+                client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
+        Map<String, Object> rub = Client.treatmentBody("PASTE");
+        rub.put("recipeId", recipe);
+        client.must(give(client, piece, rub));
+        porcini.putAll(Map.of("name", "Porcini rub, mild", "amount", 5, "kind", "SUGAR_COAT"));
+        client.must(client.put("/api/recipes/" + recipe, porcini));
+        JsonNode given = only(client, piece);
+        assertThat(given.path("words").asString()).isEqualTo("Paste or rub, Porcini rub, 10 g per kg green weight");
+        assertThat(given.path("amount").asString()).isEqualTo("40 g");
+        assertThat(given.path("costMinor").asInt()).isEqualTo(271);
+        assertThat(client.get("/api/recipes").body().at("/0/dose").asString()).isEqualTo("5 g per kg green weight");
+    }
+
+    @Test
+    void a_recipe_that_is_none_is_refused_and_says_where(Someone owner) {
+        Client client = owner.client();
+        String path = "/api/recipes/" + UUID.randomUUID();
+        Map<String, Object> body = Client.recipeBody();
+        body.put("parts", List.of(Map.of("name", "salt", "parts", -1, "priceMinorPerKg", 0)));
+        Answer negative = client.put(path, body);
+        assertThat(negative.body().path("field").asString()).isEqualTo("parts");
+        assertThat(negative.body().path("detail").asString()).startsWith("salt: parts are above 0");
+        body.put("parts", List.of());
+        assertThat(client.put(path, body).status()).isEqualTo(422);
+        body = Client.recipeBody();
+        body.putAll(Map.of("basis", "PERCENT", "amount", 101));
+        assertThat(client.put(path, body).body().path("field").asString()).isEqualTo("amount");
+        Map<String, Object> unknown = Client.treatmentBody("PASTE");
+        unknown.put("recipeId", UUID.randomUUID().toString());
+        String piece =
+                client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
+        assertThat(give(client, piece, unknown).type()).isEqualTo("unknown-recipe");
+        assertThat(client.get("/api/recipes").body()).isEmpty();
+        assertThat(client.get("/api/pieces/%s/treatments".formatted(piece)).body())
+                .isEmpty();
+    }
+
+    @Test
+    void two_tablets_do_a_step_once(Someone owner) {
+        Client client = owner.client();
+        String piece =
+                client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
+        client.must(give(client, piece, Client.treatmentBody("PASTE")));
+        String treatment = only(client, piece).path("id").asString();
+        List<Integer> answers = Stream.generate(() -> UUID.randomUUID())
+                .limit(6)
+                .parallel()
+                .map(entry -> client.put(
+                                "/api/pieces/%s/treatments/%s/steps/%s".formatted(piece, treatment, entry),
+                                Map.of("number", 0, "words", "", "answers", Map.of()))
+                        .status())
+                .sorted()
+                .toList();
+        assertThat(answers).containsExactly(200, 409, 409, 409, 409, 409);
+        assertThat(client.get("/api/pieces/" + piece)
+                        .body()
+                        .path("log")
+                        .valueStream()
+                        .filter(entry -> entry.path("kind").asString().equals("STEP_DONE")))
+                .hasSize(1);
+    }
 }

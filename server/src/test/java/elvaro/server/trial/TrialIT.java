@@ -285,6 +285,97 @@ class TrialIT {
         assertThat(thread.at("/1/changed").asString()).isEqualTo("half the dose");
     }
 
+    @Test
+    void pieces_that_hung_before_anybody_asked_are_compared_by_chamber(Someone owner) {
+        Client client = owner.client();
+        String north = client.chamber("North Room", 100_000);
+        String stone = client.chamber("Stone Locker", 100_000);
+        List<String> here = client.hangAgo(30, north, 30, 2000, 2010);
+        List<String> there = client.hangAgo(30, stone, 30, 2000, 2010);
+        Map<String, Object> body = trial(client, "", 0, List.of(), List.of());
+        body.remove("lotId");
+        body.put("factor", "CHAMBER");
+        body.put(
+                "arms",
+                List.of(
+                        byHand("North", true, here.toArray(String[]::new)),
+                        byHand("Stone", false, there.toArray(String[]::new))));
+        String id = UUID.randomUUID().toString();
+        client.must(client.put("/api/trials/" + id, body));
+        here.forEach(piece -> finish(client, piece, 1700, 1200));
+        there.forEach(piece -> finish(client, piece, 1740, 1200));
+        JsonNode trial = client.get("/api/trials/" + id).body();
+        // Lots are not shared, so the arms are not paired; losses of 15.0 and 15.4 % against 13.0 and 13.4 %.
+        assertThat(trial.path("flaws")
+                        .valueStream()
+                        .map(flaw -> flaw.path("kind").asString()))
+                .containsExactly("OTHER_ANIMALS");
+        assertThat(trial.at("/verdicts/0/value").asDouble()).isCloseTo(-0.0199, within(0.0001));
+        assertThat(trial.at("/conclusions/0/weakenedBy/0").asString()).contains("do not come from the same animals");
+        assertThat(client.get("/api/trials/lessons").body().path("treatments")).isEmpty();
+    }
+
+    @Test
+    void what_is_held_against_a_treated_piece_teaches_nothing(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("North Room", 100_000);
+        Map<String, Object> two = Client.treatmentBody("COLD_SMOKE");
+        two.put("number", 2);
+        Map<String, Object> five = Client.treatmentBody("COLD_SMOKE");
+        five.put("number", 5);
+        String id = UUID.randomUUID().toString();
+        client.must(client.put(
+                "/api/trials/" + id,
+                trial(
+                        client,
+                        lot(client, 8020, 30),
+                        30,
+                        List.of(2000, 2000, 2000, 2000),
+                        List.of(arm("Two", true, chamber, 30, two), arm("Five", false, chamber, 30, five)))));
+        JsonNode trial = client.get("/api/trials/" + id).body();
+        assertThat(trial.path("flaws")).isEmpty();
+        pieces(trial, 0).forEach(piece -> finish(client, id(piece), 1700, 1200));
+        pieces(trial, 1).forEach(piece -> finish(client, id(piece), 1702, 1200));
+        JsonNode lessons = client.get("/api/trials/lessons").body();
+        assertThat(lessons.path("treatments")).isEmpty();
+        assertThat(lessons.path("leftOut").asInt()).isOne();
+        JsonNode twice =
+                client.get("/api/trials/%s/next/TWICE_AS_OFTEN".formatted(id)).body();
+        assertThat(twice.at("/arms/1/setUp/treatment/number").asInt()).isEqualTo(10);
+        assertThat(client.get("/api/trials/" + id).body().path("next").toString())
+                .doesNotContain("HALF_DOSE");
+    }
+
+    @Test
+    void the_order_at_the_bench_is_set_up_with_the_trial(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("North Room", 100_000);
+        Map<String, Object> slice = arm("Slice first", true, chamber, 30, null);
+        Map<String, Object> trim = arm("Trim first", false, chamber, 30, null);
+        inside(slice).put("benchOrder", "SLICE_FIRST");
+        inside(trim).put("benchOrder", "TRIM_FIRST");
+        Map<String, Object> body = trial(client, lot(client, 4020, 0), 0, List.of(2000, 2000), List.of(slice, trim));
+        body.put("factor", "BENCH_ORDER");
+        String id = UUID.randomUUID().toString();
+        client.must(client.put("/api/trials/" + id, body));
+        JsonNode trial = client.get("/api/trials/" + id).body();
+        assertThat(trial.path("flaws")
+                        .valueStream()
+                        .map(flaw -> flaw.path("kind").asString()))
+                .containsExactly("ANECDOTE");
+        String trimmed = id(pieces(trial, 1).get(0));
+        assertThat(client.get("/api/pieces/" + trimmed)
+                        .body()
+                        .path("benchOrder")
+                        .asString())
+                .isEqualTo("TRIM_FIRST");
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Map<String, Object> inside(Map<String, Object> arm) {
+        return (Map<String, Object>) arm.get("setUp");
+    }
+
     private static Map<String, Object> asArm(JsonNode arm) {
         Map<String, Object> body = new tools.jackson.databind.json.JsonMapper()
                 .convertValue(arm, new tools.jackson.core.type.TypeReference<>() {});
