@@ -2,13 +2,17 @@ package elvaro.core.treatment;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.treatment.Clash.Plan;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
 class ClashTest {
     /** The trade's clashes and hazards, common practice, no source; the last rows are what must not be objected to. */
@@ -48,5 +52,33 @@ class ClashTest {
                                         .map(Clash::valueOf)
                                         .sorted()
                                         .toList());
+    }
+
+    @ParameterizedTest
+    @EnumSource(Method.class)
+    void a_bare_piece_clashes_with_nothing_and_a_coated_one_as_the_kind_that_leaves_the_coat(Method method) {
+        assertThat(Clash.ofCoat(Coating.NONE, method)).isEmpty();
+        for (Kind kind : Kind.values()) {
+            if (kind.coating() == Coating.NONE) {
+                continue;
+            }
+            assertThat(Clash.in(new Plan(kind, method, false, false, false, false, OptionalDouble.empty())))
+                    .as(kind + " by " + method)
+                    .containsAll(Clash.ofCoat(kind.coating(), method));
+        }
+    }
+
+    @Test
+    void every_question_has_a_key_of_its_own_and_nothing_is_called_safe() {
+        assertThat(Arrays.stream(Clash.values()).map(clash -> clash.question().id()))
+                .doesNotHaveDuplicates()
+                .allMatch(id -> id.matches("clash(-[a-z]+)+") && id.length() <= 40); // as wide as its column
+        assertThat(Arrays.stream(Clash.values()).map(Clash::reason))
+                .allMatch(reason ->
+                        reason.endsWith(".") && !reason.toLowerCase(Locale.ROOT).contains("safe"));
+        assertThat(Arrays.stream(Kind.values())
+                        .flatMap(kind -> kind.course().steps().stream().map(Step::words)))
+                .allMatch(words ->
+                        words.endsWith(".") && !words.toLowerCase(Locale.ROOT).contains("safe"));
     }
 }

@@ -11,6 +11,7 @@ import static elvaro.core.trial.Design.Kind.OTHER_START;
 import static elvaro.core.trial.Design.Kind.SEVERAL_CHANGES;
 import static elvaro.core.trial.Design.Kind.SIZES;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.junit.jupiter.params.provider.Arguments.arguments;
 
 import elvaro.core.drying.Method;
@@ -166,5 +167,25 @@ class DesignTest {
                 .extracting(Flaw::kind)
                 .containsExactlyElementsOf(
                         flaws.stream().filter(kind -> kind != ANECDOTE).toList());
+    }
+
+    @Test
+    void what_cannot_be_mended_is_said_to_be_so() {
+        Flaw flaw = two(Factor.GRADE, "", "oldCow otherLot").flaws().get(0);
+        assertThat(flaw.sentence())
+                .isEqualTo(
+                        "The arms do not come from the same animals: Plain lot 41; Other lot 44. Two animals differ in"
+                                + " more than grade.");
+        assertThat(flaw.mend()).isEqualTo("That cannot be helped here: take three or more animals for each arm.");
+        assertThat(two(Factor.TREATMENT, "", "honey otherLot").flaws().get(0).mend())
+                .isEqualTo("Split one lot into all the arms.");
+    }
+
+    @Test
+    void one_arm_alone_is_no_trial() {
+        assertThatThrownBy(() -> new Design(Factor.TREATMENT, List.of(arm("Plain", true, ""))))
+                .hasMessage("A trial has two arms at least.");
+        assertThatThrownBy(() -> Draw.of(2, 1, 7)).hasMessage("A draw needs two arms and a part for each.");
+        assertThatThrownBy(() -> Effect.of(List.of(), List.of())).hasMessage("Both arms need a figure.");
     }
 }

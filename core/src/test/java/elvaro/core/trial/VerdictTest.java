@@ -1,6 +1,7 @@
 package elvaro.core.trial;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.forecast.Forecast;
 import elvaro.core.treatment.Course;
@@ -93,6 +94,36 @@ class VerdictTest {
         assertThat(Change.TWICE_AS_OFTEN.number(9, sessions)).isEqualTo(12);
         assertThat(Change.TEN_DAYS_LESS.days(38)).isEqualTo(28);
         assertThat(Change.TEN_DAYS_LESS.days(8)).isEqualTo(1);
+    }
+
+    @Test
+    void the_band_of_a_running_trial_holds_its_ratio_narrows_with_pieces_and_turns_with_the_arms() {
+        List<Forecast.Day> control = List.of(day(0.100, 0.006), day(0.104, 0.006));
+        List<Forecast.Day> arm = List.of(day(0.090, 0.006), day(0.086, 0.006));
+        Drying both = Drying.of(control, arm).orElseThrow();
+        Drying one = Drying.of(control.subList(0, 1), arm.subList(0, 1)).orElseThrow();
+        Drying back = Drying.of(arm, control).orElseThrow();
+        assertThat(both.ratio()).isBetween(both.band().low(), both.band().high());
+        assertThat(Math.log(both.band().high() / both.band().low()))
+                .isLessThan(Math.log(one.band().high() / one.band().low()));
+        assertThat(back.ratio() * both.ratio()).isCloseTo(1, within(1e-12));
+        assertThat(back.band().low() * both.band().high()).isCloseTo(1, within(1e-12));
+        assertThat(back.words("Plain", "Honey")).startsWith("Plain dries").contains("faster than Honey");
+        assertThat(Drying.of(control, control).orElseThrow().words("A", "B")).startsWith("A dries like B so far");
+    }
+
+    @Test
+    void a_leaning_is_no_proof_and_asks_for_more_pairs() {
+        Effect leaning = Effect.of(blocks(0.160, 0.171, 0.155), blocks(0.150, 0.166, 0.151));
+        assertThat(leaning.strength()).isEqualTo(Strength.LEANING);
+        Verdict verdict = Verdict.of(Measure.TRIM, leaning, "Honey", "Plain");
+        assertThat(verdict.sentence())
+                .startsWith("Trim: Honey 0.6 points less than Plain (80 %:")
+                .endsWith("It leans that way; more pairs would tell.");
+        assertThat(Conclusion.of("Honey", "Plain", List.of(verdict), List.of()).sentence())
+                .isEqualTo("Honey against Plain: leaning to less trim.");
+        assertThat(Conclusion.of("Honey", "Plain", List.of(verdict), List.of()).weakenedBy())
+                .isEmpty();
     }
 
     private static Forecast.Day day(double lost, double sd) {

@@ -91,6 +91,15 @@ public class LogService {
         if (elsewhere != null) {
             throw Refusal.wrong("wrong-kind", "kind", elsewhere);
         }
+        // Its coat and its cost go with it.
+        boolean treatment = form.kind() == Kind.TAKEN_BACK
+                && form.corrects() != null
+                && entries.findById(form.corrects())
+                        .filter(entry -> entry.kind() == Kind.TREATED)
+                        .isPresent();
+        if (treatment) {
+            throw Refusal.conflict("its-own-line", "A treatment is taken back on its own line.");
+        }
         writeFor(pieceId, entryId, form);
     }
 

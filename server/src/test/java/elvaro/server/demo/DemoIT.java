@@ -67,4 +67,46 @@ class DemoIT {
                 .isNotEmpty()
                 .allSatisfy(percent -> assertThat(percent).isCloseTo(8.35, within(4.35)));
     }
+
+    @Test
+    void its_trials_have_one_clear_answer_one_that_shows_nothing_and_anecdotes() {
+        List<JsonNode> trials = maren.get("/api/trials").body().valueStream().toList();
+        List<String> conclusions = trials.stream()
+                .flatMap(trial -> trial.path("conclusions").valueStream())
+                .map(JsonNode::asString)
+                .toList();
+        assertThat(trials).hasSizeGreaterThan(8);
+        assertThat(conclusions).anyMatch(each -> each.contains(": shown less shrink"));
+        assertThat(conclusions).anyMatch(each -> each.contains(": no difference shown in shrink, trim"));
+        assertThat(conclusions).anyMatch(each -> each.contains("an anecdote, nothing was done twice"));
+        assertThat(trials.stream().filter(trial -> !trial.path("ended").asBoolean()))
+                .hasSizeGreaterThan(2);
+    }
+
+    @Test
+    void what_it_learnt_of_honey_rests_on_three_pairs_and_points_the_way_the_model_dries() {
+        JsonNode honey = maren.get("/api/trials/lessons")
+                .body()
+                .path("treatments")
+                .valueStream()
+                .filter(each -> each.path("kind").asString().equals("SUGAR_COAT"))
+                .findFirst()
+                .orElseThrow();
+        JsonNode shrink = honey.path("measures").get(0);
+        assertThat(honey.path("pieces").asInt()).isEqualTo(3);
+        assertThat(shrink.at("/band/high").asDouble()).isNegative();
+        assertThat(Math.abs(shrink.path("value").asDouble()))
+                .isLessThan(Math.abs(shrink.path("unshrunk").asDouble()));
+    }
+
+    @Test
+    void a_step_of_a_treatment_is_due_in_it() {
+        assertThat(maren.get("/api/room")
+                        .body()
+                        .path("due")
+                        .valueStream()
+                        .filter(due -> due.path("work").asString().equals("TREAT"))
+                        .map(due -> due.path("words").asString()))
+                .anyMatch(words -> words.startsWith("Feel the cloth"));
+    }
 }

@@ -117,4 +117,32 @@ class LotIT {
                 .as("hung and retargeted; a weighing is no change of the plan")
                 .isEqualTo(2);
     }
+
+    @ParameterizedTest(name = "{0} by {1} asks {2}")
+    @CsvSource({
+        "CLOTH, MEMBRANE, clash-cloth-in-membrane",
+        "SYRUP, OPEN_AIR, clash-sugar-hides-mould",
+        "PASTE, VACUUM, clash-coat-in-vacuum",
+        "PASTE, OPEN_AIR, ",
+        "CLOTH, OPEN_AIR, ",
+    })
+    void a_coat_that_clashes_is_asked_about_where_the_lot_is_split(
+            String coating, String method, String question, Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 100_000);
+        String lot = UUID.randomUUID().toString();
+        client.must(client.post("/api/lots", Client.lotBody(lot, 4000)));
+        Map<String, Object> piece = Client.hangBody(UUID.randomUUID().toString(), chamber, 4000);
+        piece.putAll(Map.of("coating", coating, "coatGrams", 90, "method", method));
+        Client.Answer answer =
+                client.post("/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(piece), "answers", Map.of()));
+        if (question == null) {
+            assertThat(answer.status()).isEqualTo(200);
+        } else {
+            assertThat(answer.questions()).containsExactly(question);
+            client.must(client.post(
+                    "/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(piece), "answers", Map.of(question, ""))));
+            assertThat(client.get("/api/lots/" + lot).body().path("decisions")).hasSize(1);
+        }
+    }
 }

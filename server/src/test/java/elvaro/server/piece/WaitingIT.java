@@ -100,4 +100,65 @@ class WaitingIT {
                         .type())
                 .isEqualTo("hangs-already");
     }
+
+    @Test
+    void hanging_late_asks_about_a_full_chamber_and_keeps_the_answer(Someone owner) {
+        Client client = owner.client();
+        String soaked = split(client, client.chamber("North Room", 100_000)).get(1);
+        String small = client.chamber("Small cabinet", 2000);
+        String entry = UUID.randomUUID().toString();
+        assertThat(hang(client, soaked, entry, small, 2050).questions()).containsExactly("overload");
+        assertThat(client.get("/api/pieces/" + soaked).body().at("/card/state").asString())
+                .isEqualTo("WAITING");
+        client.must(client.put(
+                "/api/pieces/%s/hang/%s".formatted(soaked, entry),
+                Map.of(
+                        "greenGrams",
+                        2050,
+                        "chamberId",
+                        small,
+                        "targetDays",
+                        26,
+                        "answers",
+                        Map.of("overload", "For two days only."))));
+        JsonNode hung = client.get("/api/pieces/" + soaked).body();
+        assertThat(hung.at("/card/chamberName").asString()).isEqualTo("Small cabinet");
+        assertThat(hung.path("decisions").toString()).contains("For two days only.");
+        assertThat(hang(
+                                client,
+                                soaked,
+                                UUID.randomUUID().toString(),
+                                UUID.randomUUID().toString(),
+                                2050)
+                        .type())
+                .isEqualTo("wrong-state");
+    }
+
+    @Test
+    void a_lot_is_corrected_down_to_what_was_cut_from_it_whatever_the_soak_added(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("North Room", 100_000);
+        String soaked = split(client, chamber).get(1);
+        client.must(hang(client, soaked, UUID.randomUUID().toString(), chamber, 2150));
+        String lot =
+                client.get("/api/pieces/" + soaked).body().at("/card/lotId").asString();
+        JsonNode form = client.get("/api/lots/" + lot).body().path("form");
+        Map<String, Object> body = Client.lotBody(lot, 3980);
+        body.putAll(Map.of(
+                "version",
+                form.path("version").asInt(),
+                "cutCode",
+                "strip",
+                "boneIn",
+                false,
+                "receivedOn",
+                form.path("receivedOn").asString()));
+        client.must(client.put("/api/lots/" + lot, body)); // 2000 and 1980 g were cut from it
+        body.putAll(Map.of(
+                "receivedGrams",
+                3970,
+                "version",
+                client.get("/api/lots/" + lot).body().at("/form/version").asInt()));
+        assertThat(client.put("/api/lots/" + lot, body).type()).isEqualTo("below-pieces");
+    }
 }

@@ -3,6 +3,7 @@ package elvaro.server.treatment;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.core.treatment.Kind;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -14,6 +15,8 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import tools.jackson.databind.JsonNode;
 
 /** Treatments as they are given, done step by step, and taken back. */
@@ -322,5 +325,88 @@ class GivenIT {
                         .valueStream()
                         .filter(entry -> entry.path("kind").asString().equals("STEP_DONE")))
                 .hasSize(1);
+    }
+
+    @Test
+    void a_treatment_is_not_taken_back_by_the_log_alone(Someone owner) {
+        Client client = owner.client();
+        String piece =
+                client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
+        client.must(give(client, piece, Client.treatmentBody("PASTE")));
+        Map<String, Object> back = Map.of(
+                "kind",
+                "TAKEN_BACK",
+                "grams",
+                0,
+                "words",
+                "",
+                "answers",
+                Map.of(),
+                "corrects",
+                only(client, piece).path("id").asString());
+        assertThat(client.write(piece, back).type()).isEqualTo("its-own-line");
+        assertThat(client.get("/api/pieces/" + piece).body().path("coating").asString())
+                .isEqualTo("PASTE");
+    }
+
+    @Test
+    void every_step_is_an_event_of_its_own_in_the_calendar_and_a_line_of_the_record(Someone owner) {
+        Client client = owner.client();
+        String piece =
+                client.hangToday(client.chamber("Walk-in", 100_000), 40, 4000).get(0);
+        client.must(give(client, piece, Client.treatmentBody("LIQUID_SMOKE")));
+        String calendar = client.text("/api/calendar.ics").replace("\r\n ", ""); // unfolded, RFC 5545 section 3.1
+        List<String> uids = calendar.lines()
+                .filter(line -> line.startsWith("UID:") && line.contains("treat"))
+                .toList();
+        assertThat(uids).hasSize(2).doesNotHaveDuplicates(); // two steps on one day
+        assertThat(calendar).contains("Measure it out and brush it on evenly.");
+        client.must(step(client, piece, 0, null, Map.of()));
+        String record = client.text("/api/pieces/%s/record.csv".formatted(piece));
+        assertThat(record).contains("Treated").contains("Step done").contains("brush it on evenly");
+    }
+
+    /** The trade's twelve kinds; a soak is done before the hanging and has begun in time. */
+    @ParameterizedTest
+    @EnumSource(Kind.class)
+    void every_kind_can_be_given_and_taken_back_and_leaves_the_piece_as_it_was(Kind kind, Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Walk-in", 100_000);
+        String piece = client.hangAgo(3, chamber, 40, 4000).get(0);
+        JsonNode before = client.get("/api/pieces/" + piece).body();
+        Map<String, Object> body = Client.treatmentBody(kind.name());
+        kind.first()
+                .ifPresent(dose -> body.putAll(Map.of(
+                        "amount", dose.amount(),
+                        "measure", dose.measure().name(),
+                        "basis", dose.basis().name())));
+        body.put("costMinor", 130);
+        if (kind == Kind.LIQUID_SOAK) {
+            assertThat(give(client, piece, body).type()).isEqualTo("hangs-already");
+            return;
+        }
+        Answer answer = give(client, piece, body);
+        if (answer.status() == 422) {
+            Map<String, String> answers = new HashMap<>();
+            answer.questions().forEach(question -> answers.put(question, ""));
+            body.put("answers", answers);
+            answer = give(client, piece, body);
+        }
+        client.must(answer);
+        JsonNode given = only(client, piece);
+        assertThat(given.path("steps")).hasSameSizeAs(kind.course().steps());
+        assertThat(given.path("words").asString()).startsWith(kind.label());
+        JsonNode during = client.get("/api/pieces/" + piece).body();
+        assertThat(during.path("coating").asString()).isEqualTo(kind.coating().name());
+        assertThat(during.at("/consumablesMinor").asInt()).isEqualTo(130);
+        client.must(client.put(
+                "/api/pieces/%s/treatments/%s/back/%s"
+                        .formatted(piece, given.path("id").asString(), UUID.randomUUID()),
+                Map.of("words", "The wrong piece.")));
+        JsonNode after = client.get("/api/pieces/" + piece).body();
+        assertThat(after.path("coating")).isEqualTo(before.path("coating"));
+        assertThat(after.path("consumablesMinor")).isEqualTo(before.path("consumablesMinor"));
+        assertThat(after.at("/ahead/atTarget/lost")).isEqualTo(before.at("/ahead/atTarget/lost"));
+        assertThat(toDo(client, piece)).isEmpty();
     }
 }

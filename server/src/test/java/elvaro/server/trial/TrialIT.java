@@ -376,6 +376,82 @@ class TrialIT {
         return (Map<String, Object>) arm.get("setUp");
     }
 
+    @Test
+    void two_trials_of_one_treatment_are_heard_together(Someone owner) {
+        Client client = owner.client();
+        for (int round = 0; round < 2; round++) {
+            String id = UUID.randomUUID().toString();
+            JsonNode trial = honeyTrial(client, id, 38, List.of(2000, 2000, 2000, 2000));
+            pieces(trial, 0).forEach(piece -> finish(client, id(piece), 1660, 1200));
+            pieces(trial, 1).forEach(piece -> finish(client, id(piece), 1700, 1240));
+        }
+        JsonNode lesson = client.get("/api/trials/lessons").body().at("/treatments/0");
+        assertThat(lesson.path("trials").asInt()).isEqualTo(2);
+        assertThat(lesson.path("pieces").asInt()).isEqualTo(4);
+        JsonNode shrink = lesson.at("/measures/0");
+        assertThat(shrink.path("pairs").asInt()).isEqualTo(4);
+        assertThat(shrink.path("unshrunk").asDouble()).isCloseTo(-0.02, within(1e-9)); // 40 g of 2 kg, each time
+        JsonNode steak = lesson.at("/measures/2");
+        assertThat(steak.path("measure").asString()).isEqualTo("STEAK_YIELD");
+        assertThat(steak.path("unshrunk").asDouble()).isCloseTo(0.02, within(1e-9));
+        JsonNode cost = lesson.at("/measures/3");
+        assertThat(cost.path("value").asDouble()).isNegative(); // more steak for a euro of honey
+    }
+
+    @Test
+    void two_people_who_split_one_lot_at_once_make_one_trial(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("North Room", 100_000);
+        Map<String, Object> body = trial(
+                client,
+                lot(client, 4020, 0),
+                0,
+                List.of(2000, 2000),
+                List.of(arm("Plain", true, chamber, 38, null), arm("Honey", false, chamber, 38, honey())));
+        List<Integer> answers = java.util.stream.IntStream.range(0, 4)
+                .parallel()
+                .mapToObj(each -> {
+                    Map<String, Object> own = new HashMap<>(body);
+                    own.put(
+                            "arms",
+                            List.of(arm("Plain", true, chamber, 38, null), arm("Honey", false, chamber, 38, honey())));
+                    return client.put("/api/trials/" + UUID.randomUUID(), own).status();
+                })
+                .sorted()
+                .toList();
+        assertThat(answers).containsExactly(200, 409, 409, 409);
+        assertThat(client.get("/api/trials").body()).hasSize(1);
+        assertThat(client.get("/api/lots/" + body.get("lotId")).body().path("pieces"))
+                .hasSize(2);
+    }
+
+    @Test
+    void looks_stand_under_each_other_by_the_day_of_the_hanging(Someone owner) {
+        Client client = owner.client();
+        String id = UUID.randomUUID().toString();
+        JsonNode trial = honeyTrial(client, id, 9, List.of(2000, 2000));
+        String honeyed = id(pieces(trial, 1).get(0));
+        java.time.Instant now = java.time.Instant.now();
+        look(client, honeyed, now.toString(), "WET");
+        look(client, honeyed, now.minus(java.time.Duration.ofDays(6)).toString(), "TACKY");
+        look(client, id(pieces(trial, 0).get(0)), now.toString(), "DRY");
+        JsonNode seen = client.get("/api/trials/" + id).body();
+        List<JsonNode> ofHoney = seen.at("/arms/1/pieces/0/looks").valueStream().toList();
+        assertThat(ofHoney).hasSize(2);
+        long first = ofHoney.get(0).path("day").asLong();
+        assertThat(ofHoney.get(1).path("day").asLong() - first).isEqualTo(6);
+        assertThat(ofHoney.get(0).path("seen").asString()).contains("tacky");
+        assertThat(ofHoney.get(1).path("answer").asString()).isEqualTo("ACT"); // wet after a week in the air
+        assertThat(seen.at("/arms/0/pieces/0/looks/0/day").asLong())
+                .isEqualTo(ofHoney.get(1).path("day").asLong());
+    }
+
+    private static void look(Client client, String piece, String at, String surface) {
+        client.must(client.put(
+                "/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID()),
+                Client.lookBody("surface", surface, "at", at)));
+    }
+
     private static Map<String, Object> asArm(JsonNode arm) {
         Map<String, Object> body = new tools.jackson.databind.json.JsonMapper()
                 .convertValue(arm, new tools.jackson.core.type.TypeReference<>() {});
