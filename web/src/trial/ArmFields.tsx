@@ -8,10 +8,9 @@ import TextField from '@mui/material/TextField';
 import { FormGrid } from '../kit/FormGrid';
 import { methodChoices } from '../kit/choices';
 import { PieceFinder } from '../shell/Search';
-import { firstOf } from '../treatment/draft';
 import { GiveFields } from '../treatment/GiveFields';
 import { armColour } from './arms';
-import type { ArmText, Known, TrialText } from './draft';
+import { firstGive, type ArmText, type Known, type TrialText } from './draft';
 import { ChamberSelect, DaysField, MaterialsField } from './fields';
 import { apart } from './Shared';
 
@@ -70,7 +69,7 @@ export function ArmFields({ index, arm, text, known, onChange, onRemove }: Props
             control={
               <Checkbox
                 checked={arm.give !== null}
-                onChange={(_, checked) => onChange({ give: checked ? give(known) : null })}
+                onChange={(_, checked) => onChange({ give: checked ? firstGive(known.kinds) : null })}
                 slotProps={{ input: { 'aria-label': `${name} is treated` } }}
               />
             }
@@ -166,9 +165,4 @@ export function ArmFields({ index, arm, text, known, onChange, onRemove }: Props
       )}
     </Box>
   );
-}
-
-function give(known: Known) {
-  const kind = known.kinds.find((each) => each.kind === 'SUGAR_COAT') ?? known.kinds[0];
-  return kind ? { ...firstOf(kind), exactly: '', number: '' } : null;
 }

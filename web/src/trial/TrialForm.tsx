@@ -12,11 +12,10 @@ import { newId, useDraft } from '../kit/drafts';
 import { Caution, ProblemNotice, Questions } from '../kit/Notices';
 import { useSettled } from '../kit/settled';
 import { useUnits } from '../kit/units';
-import { firstOf } from '../treatment/draft';
-import type { Give } from '../treatment/GiveFields';
 import { ArmFields } from './ArmFields';
 import {
   armOf,
+  firstGive,
   LATER,
   lotNow,
   missing,
@@ -46,10 +45,6 @@ export function TrialForm({ next, known }: Props) {
   const navigate = useNavigate();
   const [id] = useState(newId);
   const firstChamber = known.chambers[0]?.id ?? '';
-  const firstGive = (): Give | null => {
-    const kind = known.kinds.find((each) => each.kind === 'SUGAR_COAT') ?? known.kinds[0];
-    return kind ? { ...firstOf(kind), exactly: '', number: '' } : null;
-  };
   const [draft, setDraft, clearText] = useDraft<TrialText>(
     next ? `trial after ${next.fromId} ${next.changed}` : 'trial',
     () => ({
@@ -62,7 +57,7 @@ export function TrialForm({ next, known }: Props) {
         ? next.arms.map((arm) => armOf(arm, known.kinds, firstChamber, units))
         : [
             plainArm('Plain', true, firstChamber, null),
-            plainArm('Treated', false, firstChamber, firstGive()),
+            plainArm('Treated', false, firstChamber, firstGive(known.kinds)),
           ],
     }),
   );
@@ -93,6 +88,7 @@ export function TrialForm({ next, known }: Props) {
   const change = (part: Partial<TrialText>) => {
     setDraft((before) => ({ ...before, ...part }));
     setWrong(null);
+    setAnswers({}); // they were about other values
     create.reset();
   };
   const submit = (event: FormEvent) => {
@@ -205,7 +201,7 @@ export function TrialForm({ next, known }: Props) {
             sx={{ justifySelf: 'start' }}
             onClick={() => {
               const like = text.arms.at(-1);
-              const fresh = plainArm('', false, firstChamber, firstGive());
+              const fresh = plainArm('', false, firstChamber, firstGive(known.kinds));
               change({ arms: [...text.arms, { ...fresh, ...like, id: fresh.id, name: '', pieces: [] }] });
             }}
           >

@@ -77,6 +77,12 @@ export const plainArm = (name: string, control: boolean, chamberId: string, give
   pieces: [],
 });
 
+/** The treatment an arm begins with. */
+export function firstGive(kinds: Kinds): Give | null {
+  const kind = kinds.find((each) => each.kind === 'SUGAR_COAT') ?? kinds[0];
+  return kind ? { ...firstOf(kind), exactly: '', number: '' } : null;
+}
+
 /** An arm of a trial before, to begin the next with. */
 export function armOf(before: Schema['NextArm'], kinds: Kinds, chamberId: string, units: Units): ArmText {
   const arm = plainArm(before.name, before.control, chamberId, null);

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /** The steps of a treatment in the order they are done. Some are so many days long, or done so many times. */
 public final class Course {
@@ -59,9 +60,27 @@ public final class Course {
         return count;
     }
 
+    /** How many days or times: as said, else as usual; 1 where nothing is counted. */
+    public int number(@Nullable Integer said) {
+        return said != null ? said : count.map(Count::usual).orElse(1);
+    }
+
     /** As usually done. */
     public List<Step> steps() {
-        return steps(count.map(Count::usual).orElse(1));
+        return steps(number(null));
+    }
+
+    /**
+     * For how many days it goes on before the piece hangs; 0 for most.
+     *
+     * @throws IllegalArgumentException if the number is out of range
+     */
+    public int daysBeforeHanging(int number) {
+        return steps(number).stream()
+                .filter(step -> step.moment() == Step.Moment.BEFORE_HANGING)
+                .mapToInt(Step::day)
+                .max()
+                .orElse(0);
     }
 
     /**

@@ -49,13 +49,11 @@ public class Treated {
             .collect(Collectors.toSet());
 
     private final TreatmentRepository rows;
-    private final RecipeService recipes;
     private final PieceService pieces;
     private final WorkshopService workshops;
 
-    Treated(TreatmentRepository rows, RecipeService recipes, PieceService pieces, WorkshopService workshops) {
+    Treated(TreatmentRepository rows, PieceService pieces, WorkshopService workshops) {
         this.rows = rows;
-        this.recipes = recipes;
         this.pieces = pieces;
         this.workshops = workshops;
     }
@@ -136,17 +134,9 @@ public class Treated {
     private static List<Planned> steps(Piece piece, Treatment treatment, Optional<LocalDate> pulledOn) {
         // Until it hangs, it is to hang when what is done before is over.
         LocalDate hungOn = piece.hungOn()
-                .orElseGet(() -> treatment.beganOn().plusDays(daysBefore(treatment.kind(), treatment.number())));
+                .orElseGet(() ->
+                        treatment.beganOn().plusDays(treatment.kind().course().daysBeforeHanging(treatment.number())));
         return treatment.kind().course().from(treatment.number(), treatment.beganOn(), hungOn, pulledOn);
-    }
-
-    /** For how many days a treatment goes on before the piece hangs; 0 for most. */
-    public static int daysBefore(elvaro.core.treatment.Kind kind, int number) {
-        return kind.course().steps(number).stream()
-                .filter(step -> step.moment() == Step.Moment.BEFORE_HANGING)
-                .mapToInt(Step::day)
-                .max()
-                .orElse(0);
     }
 
     Optional<LocalDate> pulledOn(UUID pieceId) {
@@ -195,9 +185,7 @@ public class Treated {
                 treatment.kind().label(),
                 given.words(),
                 dose == null ? null : measured(whole, dose.measure()),
-                given.recipeId() == null
-                        ? List.of()
-                        : GivenShare.of(recipes.find(given.recipeId()).recipe(), whole),
+                treatment.parts().isEmpty() ? List.of() : GivenShare.of(new Recipe(treatment.parts()), whole),
                 treatment.beganOn(),
                 entry.happenedAt(),
                 entry.by(),

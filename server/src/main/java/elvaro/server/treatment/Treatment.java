@@ -3,13 +3,15 @@ package elvaro.server.treatment;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.Kind;
 import elvaro.core.treatment.Measure;
+import elvaro.core.treatment.Recipe;
 import elvaro.server.shared.WorkshopRow;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
-import java.util.Optional;
+import java.util.List;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.NullUnmarked;
@@ -43,9 +45,13 @@ class Treatment extends WorkshopRow {
     private boolean oil;
     private boolean spirit;
 
+    @Convert(converter = Parts.class)
+    private List<Recipe.Part> parts;
+
     protected Treatment() {}
 
-    Treatment(UUID entryId, UUID pieceId, Given given, LocalDate beganOn, int costMinor) {
+    /** @param parts of the recipe as it is now; none where it is no recipe */
+    Treatment(UUID entryId, UUID pieceId, Given given, LocalDate beganOn, int costMinor, List<Recipe.Part> parts) {
         super(entryId);
         this.pieceId = pieceId;
         this.kind = given.kind();
@@ -60,6 +66,7 @@ class Treatment extends WorkshopRow {
         this.rawGarlicOrHerbs = given.rawGarlicOrHerbs();
         this.oil = given.oil();
         this.spirit = given.spirit();
+        this.parts = parts;
     }
 
     /** What was done, apart from to which piece and when. */
@@ -81,13 +88,16 @@ class Treatment extends WorkshopRow {
 
     /** How many days or times; as usual where nobody said. */
     int number() {
-        return Optional.ofNullable(number)
-                .or(() -> kind.course().count().map(count -> count.usual()))
-                .orElse(1);
+        return kind.course().number(number);
     }
 
     LocalDate beganOn() {
         return beganOn;
+    }
+
+    /** What was in the mixture when it was given; none where it was no recipe. */
+    List<Recipe.Part> parts() {
+        return parts;
     }
 
     int costMinor() {

@@ -13,6 +13,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -43,7 +44,7 @@ public class TreatmentArchive {
         UUID id = Ids.after(piece.id(), given.words());
         pieces.more(piece, entry(piece, id, Kind.TREATED, at, given.words(), by));
         Treatment treatment =
-                new Treatment(id, piece.id(), given, at.atZone(zone).toLocalDate(), 0);
+                new Treatment(id, piece.id(), given, at.atZone(zone).toLocalDate(), 0, List.of());
         entities.persist(treatment);
         entities.flush(); // Its steps point at it by id alone.
         LocalDate pulledOn = treated.pulledOn(piece.id()).orElse(until);

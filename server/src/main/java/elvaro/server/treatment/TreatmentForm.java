@@ -10,7 +10,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -57,11 +56,8 @@ public record TreatmentForm(
      * @throws Refusal if the number of days is out of range
      */
     public int daysBefore() {
-        int days = Optional.ofNullable(number)
-                .or(() -> kind.course().count().map(count -> count.usual()))
-                .orElse(1);
         try {
-            return Treated.daysBefore(kind, days);
+            return kind.course().daysBeforeHanging(kind.course().number(number));
         } catch (IllegalArgumentException wrong) {
             throw Refusal.wrong("invalid", "number", String.valueOf(wrong.getMessage()));
         }

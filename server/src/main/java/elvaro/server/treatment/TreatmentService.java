@@ -9,6 +9,7 @@ import elvaro.core.question.Question;
 import elvaro.core.treatment.Clash;
 import elvaro.core.treatment.Course.Planned;
 import elvaro.core.treatment.Dose;
+import elvaro.core.treatment.Recipe;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.piece.EntryForm;
 import elvaro.server.piece.LogService;
@@ -24,7 +25,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -80,14 +80,17 @@ public class TreatmentService {
         LocalDate beganOn = beganOn(piece, given, form);
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(piece, given));
         log.writeFor(pieceId, entryId, entry(Kind.TREATED, 0, given.words()));
-        int cost = cost(piece, given, form);
-        rows.save(new Treatment(entryId, pieceId, given, beganOn, cost));
+        List<Recipe.Part> parts = given.recipeId() == null
+                ? List.of()
+                : recipes.find(given.recipeId()).recipe().parts();
+        int cost = cost(piece, given, form, parts);
+        rows.save(new Treatment(entryId, pieceId, given, beganOn, cost, parts));
         piece.costing(piece.consumablesMinor() + cost);
         if (!beyondThePull(piece) && heavier(given.kind().coating(), piece.coating())) {
             piece.coated(given.kind().coating());
         }
         if (form.coatGrams() > 0) {
-            log.writeFor(pieceId, Ids.after(entryId, "coat"), entry(Kind.COAT_ON, form.coatGrams(), ""));
+            log.writeFor(pieceId, coatOf(entryId), entry(Kind.COAT_ON, form.coatGrams(), ""));
         }
         decisions.keep(piece.lot().id(), pieceId, settled);
     }
@@ -144,7 +147,7 @@ public class TreatmentService {
 
     /** What hangs is not laid into a liquid. */
     private static void mustBeOverBeforeHanging(Piece piece, Given given, LocalDate beganOn) {
-        int days = Treated.daysBefore(given.kind(), number(given));
+        int days = given.kind().course().daysBeforeHanging(number(given));
         piece.hungOn()
                 .filter(hungOn -> days > 0 && beganOn.plusDays(days).isAfter(hungOn))
                 .ifPresent(hungOn -> {
@@ -157,9 +160,7 @@ public class TreatmentService {
     }
 
     private static int number(Given given) {
-        return Optional.ofNullable(given.number())
-                .or(() -> given.kind().course().count().map(count -> count.usual()))
-                .orElse(1);
+        return given.kind().course().number(given.number());
     }
 
     /** What is to be asked before it is given; what stops it is refused. */
@@ -220,16 +221,14 @@ public class TreatmentService {
                 .orElseGet(() -> piece.lot().cut().surface().squareMetres(piece.greenGrams()));
     }
 
-    private int cost(Piece piece, Given given, TreatmentForm form) {
+    private static int cost(Piece piece, Given given, TreatmentForm form, List<Recipe.Part> parts) {
         if (form.costMinor() != null) {
             return form.costMinor();
         }
         Dose dose = given.dose();
-        return given.recipeId() == null || dose == null
+        return parts.isEmpty() || dose == null
                 ? 0
-                : (int) Math.round(recipes.find(given.recipeId())
-                        .recipe()
-                        .cost(dose.forPiece(piece.greenGrams(), squareMetres(piece))));
+                : (int) Math.round(new Recipe(parts).cost(dose.forPiece(piece.greenGrams(), squareMetres(piece))));
     }
 
     /**
@@ -243,14 +242,26 @@ public class TreatmentService {
         if (log.isRetry(pieceId, entryId, Kind.TAKEN_BACK, 0, null)) {
             return;
         }
-        log.writeFor(pieceId, entryId, new EntryForm(Kind.TAKEN_BACK, 0, null, words, null, treatmentId, Map.of()));
+        log.writeFor(pieceId, entryId, back(treatmentId, words));
+        // The coat that was weighed on with it was not on it either.
+        UUID coat = coatOf(treatmentId);
+        if (pieces.log(pieceId).stream().anyMatch(each -> each.id().equals(coat) && each.stands())) {
+            log.writeFor(pieceId, Ids.after(entryId, "coat"), back(coat, words));
+        }
         piece.costing(piece.consumablesMinor() - taken.costMinor());
-        if (piece.state() == PieceState.HANGING
-                && piece.coating() == taken.kind().coating()) {
+        if (!beyondThePull(piece) && piece.coating() == taken.kind().coating()) {
             piece.coated(treated.standing(pieceId).stream()
                     .map(each -> each.kind().coating())
                     .reduce(Coating.NONE, (one, other) -> heavier(other, one) ? other : one));
         }
+    }
+
+    private static UUID coatOf(UUID treatmentId) {
+        return Ids.after(treatmentId, "coat");
+    }
+
+    private static EntryForm back(UUID corrects, String words) {
+        return new EntryForm(Kind.TAKEN_BACK, 0, null, words, null, corrects, Map.of());
     }
 
     private static boolean beyondThePull(Piece piece) {

@@ -51,23 +51,17 @@ class TrialVerdicts {
 
     /** In one line for each arm that has a verdict. */
     static List<Conclusion> conclusions(Gathered trial, List<OfArm> verdicts, List<Flaw> flaws) {
-        return trial.others().stream()
-                .map(arm -> verdicts.stream()
-                        .filter(each -> each.arm() == arm)
-                        .map(OfArm::verdict)
-                        .toList())
-                .filter(own -> !own.isEmpty())
-                .map(own -> Conclusion.of(
-                        verdicts.stream()
-                                .filter(each -> own.contains(each.verdict()))
-                                .findFirst()
-                                .orElseThrow()
-                                .arm()
-                                .name(),
-                        trial.control().name(),
-                        own,
-                        flaws))
-                .toList();
+        List<Conclusion> all = new ArrayList<>();
+        for (TrialArm arm : trial.others()) {
+            List<Verdict> own = verdicts.stream()
+                    .filter(each -> each.arm() == arm)
+                    .map(OfArm::verdict)
+                    .toList();
+            if (!own.isEmpty()) {
+                all.add(Conclusion.of(arm.name(), trial.control().name(), own, flaws));
+            }
+        }
+        return all;
     }
 
     /** What each cut piece of an arm has of a measure; empty where nothing is cut or has a cost. */

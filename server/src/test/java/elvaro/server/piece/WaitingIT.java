@@ -92,6 +92,21 @@ class WaitingIT {
     }
 
     @Test
+    void a_coat_taken_back_before_the_hanging_is_off(Someone owner) {
+        Client client = owner.client();
+        String soaked = split(client, client.chamber("North Room", 100_000)).get(1);
+        String paste = UUID.randomUUID().toString();
+        client.must(client.put("/api/pieces/%s/treatments/%s".formatted(soaked, paste), Client.treatmentBody("PASTE")));
+        assertThat(client.get("/api/pieces/" + soaked).body().path("coating").asString())
+                .isEqualTo("PASTE");
+        client.must(client.put(
+                "/api/pieces/%s/treatments/%s/back/%s".formatted(soaked, paste, UUID.randomUUID()),
+                Map.of("words", "")));
+        assertThat(client.get("/api/pieces/" + soaked).body().path("coating").asString())
+                .isEqualTo("NONE");
+    }
+
+    @Test
     void what_hangs_is_not_laid_into_a_liquid_any_more(Someone owner) {
         Client client = owner.client();
         String hung = split(client, client.chamber("North Room", 100_000)).get(0);

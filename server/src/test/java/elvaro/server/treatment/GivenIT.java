@@ -133,6 +133,7 @@ class GivenIT {
         JsonNode bare = client.get("/api/pieces/" + piece).body();
         assertThat(bare.at("/coating").asString()).isEqualTo("NONE");
         assertThat(bare.at("/consumablesMinor").asInt()).isZero();
+        assertThat(bare.at("/card/coatGrams").asInt()).isZero(); // weighed on with it, and taken back with it
         assertThat(toDo(client, piece)).isEmpty();
     }
 
@@ -270,11 +271,14 @@ class GivenIT {
         rub.put("recipeId", recipe);
         client.must(give(client, piece, rub));
         porcini.putAll(Map.of("name", "Porcini rub, mild", "amount", 5, "kind", "SUGAR_COAT"));
+        porcini.put("parts", List.of(Map.of("name", "salt", "parts", 1, "priceMinorPerKg", 100)));
         client.must(client.put("/api/recipes/" + recipe, porcini));
         JsonNode given = only(client, piece);
         assertThat(given.path("words").asString()).isEqualTo("Paste or rub, Porcini rub, 10 g per kg green weight");
         assertThat(given.path("amount").asString()).isEqualTo("40 g");
         assertThat(given.path("costMinor").asInt()).isEqualTo(271);
+        assertThat(given.at("/shares/0/name").asString()).isEqualTo("porcini powder");
+        assertThat(given.path("shares")).hasSize(2);
         assertThat(client.get("/api/recipes").body().at("/0/dose").asString()).isEqualTo("5 g per kg green weight");
     }
 
