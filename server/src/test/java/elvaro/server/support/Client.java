@@ -270,6 +270,16 @@ public final class Client {
                 Map.of("no-dose", "")));
     }
 
+    /** Gives a piece a treatment. */
+    public Answer give(String piece, Map<String, ?> treatment) {
+        return put("/api/pieces/%s/treatments/%s".formatted(piece, UUID.randomUUID()), treatment);
+    }
+
+    /** The first treatment a piece was given. */
+    public JsonNode given(String piece) {
+        return get("/api/pieces/%s/treatments".formatted(piece)).body().path(0);
+    }
+
     /** Ten grams a kilogram, three parts of porcini powder to one of salt. */
     public static Map<String, Object> recipeBody() {
         return new java.util.HashMap<>(Map.ofEntries(

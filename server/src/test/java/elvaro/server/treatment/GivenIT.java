@@ -23,14 +23,6 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(RunningApp.class)
 class GivenIT {
 
-    private static Answer give(Client client, String piece, Map<String, ?> body) {
-        return client.put("/api/pieces/%s/treatments/%s".formatted(piece, UUID.randomUUID()), body);
-    }
-
-    private static JsonNode only(Client client, String piece) {
-        return client.get("/api/pieces/%s/treatments".formatted(piece)).body().path(0);
-    }
-
     private static List<String> toDo(Client client, String piece) {
         return client.get("/api/room")
                 .body()
@@ -45,7 +37,7 @@ class GivenIT {
     private static Answer step(Client client, String piece, int number, Double celsius, Map<String, String> answers) {
         Map<String, Object> body = new HashMap<>(Map.of("number", number, "words", "", "answers", answers));
         body.put("meatCelsius", celsius);
-        String id = only(client, piece).path("id").asString();
+        String id = client.given(piece).path("id").asString();
         return client.put("/api/pieces/%s/treatments/%s/steps/%s".formatted(piece, id, UUID.randomUUID()), body);
     }
 
@@ -62,7 +54,7 @@ class GivenIT {
         String sealed = twins.get(1);
         Map<String, Object> seal = Client.treatmentBody("FAT_SEAL");
         seal.put("coatGrams", 905);
-        client.must(give(client, sealed, seal));
+        client.must(client.give(sealed, seal));
         client.must(client.write(plain, Client.entry("PULLED", 4264)));
         client.must(client.write(plain, Client.pile("STEAK", 2722)));
         client.must(client.write(plain, Client.pile("USABLE_TRIM", 1361)));
@@ -109,7 +101,7 @@ class GivenIT {
                         .body()
                         .size())
                 .isEqualTo(1);
-        JsonNode given = only(client, piece);
+        JsonNode given = client.given(piece);
         assertThat(given.path("words").asString())
                 .isEqualTo("Sugar or syrup coat, buckwheat honey, 22 g per kg green weight");
         assertThat(given.path("amount").asString()).isEqualTo("88 g");
@@ -147,7 +139,7 @@ class GivenIT {
         smoke.put(
                 "beganOn",
                 client.get("/api/pieces/" + piece).body().at("/card/hungOn").asString());
-        client.must(give(client, piece, smoke));
+        client.must(client.give(piece, smoke));
         assertThat(toDo(client, piece)).hasSize(2);
 
         assertThat(step(client, piece, 0, 4.6, Map.of()).body().path("detail").asString())
@@ -186,7 +178,7 @@ class GivenIT {
                 client.hangAgo(8, client.chamber("Larder", 100_000), 8, 1200).get(0);
         Map<String, Object> juice = Client.treatmentBody("MARINADE");
         juice.putAll(Map.of("exactly", "orange juice", "amount", 300, "measure", "MILLILITRE", "basis", "KILOGRAM"));
-        client.must(give(client, duck, juice));
+        client.must(client.give(duck, juice));
         assertThat(toDo(client, duck)).isEmpty();
         client.must(client.write(duck, Client.entry("PULLED", 1120)));
         assertThat(toDo(client, duck)).singleElement().asString().startsWith("Trim it, lay it in the juice");
@@ -215,95 +207,23 @@ class GivenIT {
         garlic.putAll(Map.of("rawGarlicOrHerbs", true, "oil", true));
         Map<String, Object> seal = Client.treatmentBody("FAT_SEAL");
         seal.putAll(Map.of("rawGarlicOrHerbs", true, "oil", true));
-        assertThat(give(client, piece, seal).type()).isEqualTo("clash");
-        assertThat(give(client, piece, garlic).status()).isEqualTo(200); // in the open air there is no clash
-        assertThat(give(client, piece, Client.treatmentBody("SPIRIT_SPRAY")).questions())
+        assertThat(client.give(piece, seal).type()).isEqualTo("clash");
+        assertThat(client.give(piece, garlic).status()).isEqualTo(200); // in the open air there is no clash
+        assertThat(client.give(piece, Client.treatmentBody("SPIRIT_SPRAY")).questions())
                 .containsExactly("clash-spirit-in-company");
 
         Map<String, Object> liquid = Client.treatmentBody("LIQUID_SMOKE");
         liquid.putAll(Map.of("amount", 4, "measure", "TEASPOON", "basis", "FIVE_POUNDS"));
-        Answer over = give(client, piece, liquid);
+        Answer over = client.give(piece, liquid);
         assertThat(over.questions()).containsExactly("over-label");
         liquid.put("answers", Map.of("over-label", ""));
-        assertThat(give(client, piece, liquid).questions()).containsExactly("over-label"); // it wants a reason
+        assertThat(client.give(piece, liquid).questions()).containsExactly("over-label"); // it wants a reason
         liquid.put("number", 3);
         liquid.put("amount", -1);
-        assertThat(give(client, piece, liquid).body().path("field").asString()).isEqualTo("amount");
+        assertThat(client.give(piece, liquid).body().path("field").asString()).isEqualTo("amount");
         Map<String, Object> late = Client.treatmentBody("LIQUID_SOAK");
         late.put("number", 90);
-        assertThat(give(client, piece, late).body().path("field").asString()).isEqualTo("number");
-    }
-
-    @Test
-    void a_recipe_is_scaled_to_the_piece_and_priced(Someone owner) {
-        Client client = owner.client();
-        String recipe = UUID.randomUUID().toString();
-        Map<String, Object> porcini = Client.recipeBody();
-        client.must(client.put("/api/recipes/" + recipe, porcini));
-        assertThat(client.put("/api/recipes/" + recipe, porcini).status()).isEqualTo(200);
-        porcini.put("version", 7);
-        assertThat(client.put("/api/recipes/" + recipe, porcini).type()).isEqualTo("changed-meanwhile");
-
-        String piece =
-                client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
-        Map<String, Object> rub = Client.treatmentBody("PASTE");
-        rub.put("recipeId", recipe);
-        client.must(give(client, piece, rub));
-        JsonNode given = only(client, piece);
-        // 10 g a kilogram of 4 kg: 40 g, three parts of four porcini at 90 a kg and one salt at 1: 2.70 + 0.01.
-        assertThat(given.path("amount").asString()).isEqualTo("40 g");
-        assertThat(Stream.of(0, 1)
-                        .map(part ->
-                                given.at("/shares/%d/grams".formatted(part)).asDouble()))
-                .containsExactly(30.0, 10.0);
-        assertThat(given.path("costMinor").asInt()).isEqualTo(271);
-    }
-
-    @Test
-    void a_changed_recipe_leaves_what_was_given_before_as_it_was(Someone owner) {
-        Client client = owner.client();
-        String recipe = UUID.randomUUID().toString();
-        Map<String, Object> porcini = Client.recipeBody();
-        client.must(client.put("/api/recipes/" + recipe, porcini));
-        String piece =
-                client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
-        Map<String, Object> rub = Client.treatmentBody("PASTE");
-        rub.put("recipeId", recipe);
-        client.must(give(client, piece, rub));
-        porcini.putAll(Map.of("name", "Porcini rub, mild", "amount", 5, "kind", "SUGAR_COAT"));
-        porcini.put("parts", List.of(Map.of("name", "salt", "parts", 1, "priceMinorPerKg", 100)));
-        client.must(client.put("/api/recipes/" + recipe, porcini));
-        JsonNode given = only(client, piece);
-        assertThat(given.path("words").asString()).isEqualTo("Paste or rub, Porcini rub, 10 g per kg green weight");
-        assertThat(given.path("amount").asString()).isEqualTo("40 g");
-        assertThat(given.path("costMinor").asInt()).isEqualTo(271);
-        assertThat(given.at("/shares/0/name").asString()).isEqualTo("porcini powder");
-        assertThat(given.path("shares")).hasSize(2);
-        assertThat(client.get("/api/recipes").body().at("/0/dose").asString()).isEqualTo("5 g per kg green weight");
-    }
-
-    @Test
-    void a_recipe_that_is_none_is_refused_and_says_where(Someone owner) {
-        Client client = owner.client();
-        String path = "/api/recipes/" + UUID.randomUUID();
-        Map<String, Object> body = Client.recipeBody();
-        body.put("parts", List.of(Map.of("name", "salt", "parts", -1, "priceMinorPerKg", 0)));
-        Answer negative = client.put(path, body);
-        assertThat(negative.body().path("field").asString()).isEqualTo("parts");
-        assertThat(negative.body().path("detail").asString()).startsWith("salt: parts are above 0");
-        body.put("parts", List.of());
-        assertThat(client.put(path, body).status()).isEqualTo(422);
-        body = Client.recipeBody();
-        body.putAll(Map.of("basis", "PERCENT", "amount", 101));
-        assertThat(client.put(path, body).body().path("field").asString()).isEqualTo("amount");
-        Map<String, Object> unknown = Client.treatmentBody("PASTE");
-        unknown.put("recipeId", UUID.randomUUID().toString());
-        String piece =
-                client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
-        assertThat(give(client, piece, unknown).type()).isEqualTo("unknown-recipe");
-        assertThat(client.get("/api/recipes").body()).isEmpty();
-        assertThat(client.get("/api/pieces/%s/treatments".formatted(piece)).body())
-                .isEmpty();
+        assertThat(client.give(piece, late).body().path("field").asString()).isEqualTo("number");
     }
 
     @Test
@@ -311,8 +231,8 @@ class GivenIT {
         Client client = owner.client();
         String piece =
                 client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
-        client.must(give(client, piece, Client.treatmentBody("PASTE")));
-        String treatment = only(client, piece).path("id").asString();
+        client.must(client.give(piece, Client.treatmentBody("PASTE")));
+        String treatment = client.given(piece).path("id").asString();
         List<Integer> answers = Stream.generate(() -> UUID.randomUUID())
                 .limit(6)
                 .parallel()
@@ -336,7 +256,7 @@ class GivenIT {
         Client client = owner.client();
         String piece =
                 client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
-        client.must(give(client, piece, Client.treatmentBody("PASTE")));
+        client.must(client.give(piece, Client.treatmentBody("PASTE")));
         Map<String, Object> back = Map.of(
                 "kind",
                 "TAKEN_BACK",
@@ -347,7 +267,7 @@ class GivenIT {
                 "answers",
                 Map.of(),
                 "corrects",
-                only(client, piece).path("id").asString());
+                client.given(piece).path("id").asString());
         assertThat(client.write(piece, back).type()).isEqualTo("its-own-line");
         assertThat(client.get("/api/pieces/" + piece).body().path("coating").asString())
                 .isEqualTo("PASTE");
@@ -358,7 +278,7 @@ class GivenIT {
         Client client = owner.client();
         String piece =
                 client.hangToday(client.chamber("Walk-in", 100_000), 40, 4000).get(0);
-        client.must(give(client, piece, Client.treatmentBody("LIQUID_SMOKE")));
+        client.must(client.give(piece, Client.treatmentBody("LIQUID_SMOKE")));
         String calendar = client.text("/api/calendar.ics").replace("\r\n ", ""); // unfolded, RFC 5545 section 3.1
         List<String> uids = calendar.lines()
                 .filter(line -> line.startsWith("UID:") && line.contains("treat"))
@@ -386,18 +306,18 @@ class GivenIT {
                         "basis", dose.basis().name())));
         body.put("costMinor", 130);
         if (kind == Kind.LIQUID_SOAK) {
-            assertThat(give(client, piece, body).type()).isEqualTo("hangs-already");
+            assertThat(client.give(piece, body).type()).isEqualTo("hangs-already");
             return;
         }
-        Answer answer = give(client, piece, body);
+        Answer answer = client.give(piece, body);
         if (answer.status() == 422) {
             Map<String, String> answers = new HashMap<>();
             answer.questions().forEach(question -> answers.put(question, ""));
             body.put("answers", answers);
-            answer = give(client, piece, body);
+            answer = client.give(piece, body);
         }
         client.must(answer);
-        JsonNode given = only(client, piece);
+        JsonNode given = client.given(piece);
         assertThat(given.path("steps")).hasSameSizeAs(kind.course().steps());
         assertThat(given.path("words").asString()).startsWith(kind.label());
         JsonNode during = client.get("/api/pieces/" + piece).body();
