@@ -20,7 +20,6 @@ final class House {
     static final String OWNER = "maren@brackenrow.example";
     static final String PASSWORD = "bone and tallow";
     static final String QUICK_TO_START = "-XX:TieredStopAtLevel=1";
-    static final Path JAR = Path.of("../server/target/elvaro.jar").toAbsolutePath();
 
     /** Tests run in several processes, each with houses of its own. */
     private static final String OF_THIS_PROCESS = "_" + ProcessHandle.current().pid();
@@ -89,7 +88,8 @@ final class House {
             int port = freePort();
             Path log = Files.createTempFile("elvaro-e2e-" + name, ".log");
             Path clock = Files.writeString(Files.createTempFile("elvaro-e2e-" + name, ".clock"), "PT0S");
-            ProcessBuilder process = new ProcessBuilder("java", "-Xmx512m", QUICK_TO_START, "-jar", JAR.toString())
+            ProcessBuilder process = new ProcessBuilder(
+                            "java", "-Xmx512m", QUICK_TO_START, Packaged.CLASSES, "-jar", Packaged.JAR.toString())
                     .redirectErrorStream(true)
                     .redirectOutput(log.toFile());
             Map<String, String> environment = process.environment();

@@ -70,8 +70,8 @@ class KilledIT {
                         String.valueOf(dbPort))
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile());
-        process.environment().put("ELVARO_JAR", House.JAR.toString());
-        process.environment().put("JAVA_TOOL_OPTIONS", House.QUICK_TO_START);
+        process.environment().put("ELVARO_JAR", Packaged.JAR.toString());
+        process.environment().put("JAVA_TOOL_OPTIONS", House.QUICK_TO_START + " " + Packaged.CLASSES);
         launcher = process.start();
         House.awaitReady("http://127.0.0.1:" + httpPort, launcher, log);
     }

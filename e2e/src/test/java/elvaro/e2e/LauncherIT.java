@@ -32,8 +32,8 @@ class LauncherIT {
 
     @BeforeEach
     void standards() {
-        environment.put("ELVARO_JAR", House.JAR.toString());
-        environment.put("JAVA_TOOL_OPTIONS", House.QUICK_TO_START);
+        environment.put("ELVARO_JAR", Packaged.JAR.toString());
+        environment.put("JAVA_TOOL_OPTIONS", House.QUICK_TO_START + " " + Packaged.CLASSES);
         environment.put("PATH", tools + ":" + System.getenv("PATH"));
     }
 
