@@ -28,8 +28,8 @@ class AccessIT {
     }
 
     private static List<String> faults(Page page, AxeBuilder rules) {
-        // A view that is still fading in has the contrast of neither state.
-        page.waitForTimeout(500);
+        // A chart that is still being drawn has the contrast of neither state.
+        page.waitForTimeout(200);
         return rules.analyze().getViolations().stream()
                 .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
                 .map(rule -> rule.getId() + " " + rule.getNodes().get(0).getHtml())

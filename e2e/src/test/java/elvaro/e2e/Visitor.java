@@ -11,6 +11,7 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -51,6 +52,7 @@ final class Visitor implements AutoCloseable {
                 .setViewportSize(width, height)
                 .setColorScheme(scheme)
                 .setHasTouch(width < 600)
+                .setReducedMotion(ReducedMotion.REDUCE)
                 .setLocale("en-GB"));
         page = context.newPage();
         page.onRequest(request -> {

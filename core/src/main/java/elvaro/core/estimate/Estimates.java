@@ -128,4 +128,12 @@ public final class Estimates {
 
     /** How many differences the pair deviations above are worth against those that were found. */
     public static final double PAIR_WEIGHT = 4;
+
+    // --- tastings ---
+
+    /** Cores further apart than this weaken a comparison, °C (reference, section 11). */
+    public static final double CORES_APART = 2;
+
+    /** How far liking is thought to lie apart before anybody tasted, natural logarithm of the odds. */
+    public static final double LIKING_SD = 1.5;
 }
