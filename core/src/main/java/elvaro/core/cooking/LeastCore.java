@@ -10,6 +10,11 @@ public final class LeastCore {
             "Below it, eating is each one's own informed choice, and never for the pregnant,"
                     + " the very young or old, or anybody whose defences are weak. Local law and a licensed practitioner decide.";
 
+    /** For tasters, whom it must not tell what lies before them. */
+    public static final String ABOUT_THIS_TABLE = "What is served here is cooked to a core below official advice. "
+            + FOR_WHOM
+            + " If you are one of them, do not taste; say so to your host.";
+
     private LeastCore() {}
 
     /** °C. */

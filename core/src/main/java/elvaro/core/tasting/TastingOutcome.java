@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
@@ -107,6 +108,27 @@ public final class TastingOutcome {
                 .mapToObj(
                         each -> new Pair(asked.get(each)[0], asked.get(each)[1], counted.get(each), adjusted.get(each)))
                 .toList();
+    }
+
+    /** What is said of one sample against another, for a line that has more to tell; empty where nothing can be. */
+    public Optional<String> against(int sample, int control) {
+        return switch (kind) {
+            case PAIRED, RANKING ->
+                Optional.of(count(voices(sample, control).values()))
+                        .filter(preference -> preference.decided() > 0)
+                        .map(TastingVerdict::liking);
+            case TRIANGLE ->
+                triangle().map(triangle -> TastingVerdict.of(triangle).phrase());
+            case SCORES ->
+                shifts().stream()
+                        .filter(shift -> isLiking(shift.attribute()))
+                        .filter(shift -> Set.of(shift.first(), shift.second()).equals(Set.of(sample, control)))
+                        .findFirst()
+                        .map(shift -> TastingVerdict.liking(
+                                shift.first() == sample
+                                        ? shift.test().shift()
+                                        : -shift.test().shift()));
+        };
     }
 
     private static Preference count(Iterable<Integer> voices) {
@@ -284,5 +306,13 @@ public final class TastingOutcome {
             }
         }
         return sum;
+    }
+
+    /** How often a taster found the odd one. */
+    public Agreement foundOdd(int taster) {
+        return sheets.stream()
+                .filter(sheet -> sheet.taster() == taster && sheet.foundOdd().isPresent())
+                .map(sheet -> new Agreement(sheet.foundOdd().getAsInt(), 1))
+                .reduce(Agreement.NONE, Agreement::plus);
     }
 }

@@ -31,6 +31,17 @@ public record TastingVerdict(Strength strength, String phrase, String sentence) 
                         .formatted(better, phrase, p(preference.p()), undecided, said(preference.strength())));
     }
 
+    /** From the first one's side: {@code liked more by 2 of 7 (P(better) 0.14)}. */
+    static String liking(Preference preference) {
+        return "liked more by %d of %d (P(better) %s)"
+                .formatted(preference.first(), preference.decided(), two(preference.probabilityFirstBetter()));
+    }
+
+    /** @param shift of the scores for liking */
+    static String liking(double shift) {
+        return "liking %s of 7".formatted(signed(shift));
+    }
+
     static TastingVerdict of(Triangle triangle) {
         String phrase = "told apart by %d of %d".formatted(triangle.correct(), triangle.tries());
         return new TastingVerdict(

@@ -9,8 +9,10 @@ import java.util.Optional;
 /**
  * What a trial showed in one measure, in words. It never says that two arms are equal.
  *
+ * @param phrase for a line that has more to tell: {@code less shrink}, {@code 1.90 EUR a kg dearer}
  */
-public record Verdict(Measure measure, Effect effect, Optional<Band> band, Strength strength, String sentence) {
+public record Verdict(
+        Measure measure, Effect effect, Optional<Band> band, Strength strength, String phrase, String sentence) {
 
     private static final double LEVEL = 0.8;
 
@@ -25,7 +27,8 @@ public record Verdict(Measure measure, Effect effect, Optional<Band> band, Stren
                         control,
                         interval(effect),
                         said(effect.strength()));
-        return new Verdict(measure, effect, effect.band(LEVEL), effect.strength(), sentence);
+        String phrase = "%s %s".formatted(effect.value() < 0 ? "less" : "more", measure.label());
+        return new Verdict(measure, effect, effect.band(LEVEL), effect.strength(), phrase, sentence);
     }
 
     /**
@@ -38,25 +41,11 @@ public record Verdict(Measure measure, Effect effect, Optional<Band> band, Stren
         String interval = effect.band(LEVEL)
                 .map(band -> " (80 %%: %s to %s)".formatted(change(band.low()), change(band.high())))
                 .orElse("");
-        String sentence = "Cost: %s %s %s a kg %s than %s, %s%s. %s"
-                .formatted(
-                        arm,
-                        money(Math.abs(minorPerKg)),
-                        currency,
-                        minorPerKg < 0 ? "cheaper" : "dearer",
-                        control,
-                        change(effect.value()),
-                        interval,
-                        said(effect.strength()));
-        return new Verdict(Measure.COST, effect, effect.band(LEVEL), effect.strength(), sentence);
-    }
-
-    /** In two or three words: {@code less shrink}. */
-    String direction() {
-        boolean less = effect.value() < 0;
-        return measure == Measure.COST
-                ? (less ? "a cheaper steak" : "a dearer steak")
-                : "%s %s".formatted(less ? "less" : "more", measure.label());
+        String phrase =
+                "%s %s a kg %s".formatted(money(Math.abs(minorPerKg)), currency, minorPerKg < 0 ? "cheaper" : "dearer");
+        String sentence = "Cost: %s %s than %s, %s%s. %s"
+                .formatted(arm, phrase, control, change(effect.value()), interval, said(effect.strength()));
+        return new Verdict(Measure.COST, effect, effect.band(LEVEL), effect.strength(), phrase, sentence);
     }
 
     private static String interval(Effect effect) {

@@ -78,7 +78,8 @@ class VerdictTest {
         Verdict trim = Verdict.of(
                 Measure.TRIM, Effect.of(blocks(0.160, 0.171, 0.155), blocks(0.170, 0.161, 0.156)), "Honey", "Plain");
         Design.Flaw flaw = new Design.Flaw(Design.Kind.SIZES, "Too heavy.", "Cut it.");
-        Conclusion conclusion = Conclusion.of("Honey", "Plain", List.of(shrink, trim), List.of(flaw));
+        Conclusion conclusion =
+                Conclusion.of("Honey", "Plain", List.of(shrink, trim), List.of(flaw), List.of(), List.of());
         assertThat(conclusion.sentence())
                 .isEqualTo("Honey against Plain: shown less shrink; no difference shown in trim.");
         assertThat(conclusion.weakenedBy()).containsExactly("Too heavy.");
@@ -120,9 +121,11 @@ class VerdictTest {
         assertThat(verdict.sentence())
                 .startsWith("Trim: Honey 0.6 points less than Plain (80 %:")
                 .endsWith("It leans that way; more pairs would tell.");
-        assertThat(Conclusion.of("Honey", "Plain", List.of(verdict), List.of()).sentence())
+        assertThat(Conclusion.of("Honey", "Plain", List.of(verdict), List.of(), List.of(), List.of())
+                        .sentence())
                 .isEqualTo("Honey against Plain: leaning to less trim.");
-        assertThat(Conclusion.of("Honey", "Plain", List.of(verdict), List.of()).weakenedBy())
+        assertThat(Conclusion.of("Honey", "Plain", List.of(verdict), List.of(), List.of(), List.of())
+                        .weakenedBy())
                 .isEmpty();
     }
 

@@ -17,6 +17,7 @@ import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Who may call what. Sign-in is Spring Security's own form login, answered with problems rather than pages. */
@@ -48,9 +49,13 @@ class SecurityConfig {
                                 .authenticated()
                                 .anyRequest()
                                 .permitAll())
-                // A device has no session that another site could ride on; it brings its token with every request.
-                .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/devices/**"))
-                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                // Devices and tasters have no session that another site could ride on; they bring their token with
+                // every
+                // request.
+                .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/devices/**", "/taste/**"))
+                // A taster's address is a secret, which no other site shall be told.
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER)))
                 .requestCache(cache -> cache.disable())
                 .formLogin(form -> form.loginProcessingUrl(SIGN_IN)
                         .successHandler((request, response, person) -> {

@@ -1,18 +1,15 @@
 package elvaro.server.device;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
+import elvaro.server.shared.RequestLimit;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.Secret;
 import elvaro.server.shared.SignedIn;
-import io.github.bucket4j.Bucket;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
@@ -27,10 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The probes and scales of the workshop and their tokens. A token is shown once, when it is made. */
 @Service
 public class DeviceService {
-    private static final int MOST_DEVICES_KEPT = 10_000;
-
-    private final Cache<UUID, Bucket> requests =
-            Caffeine.newBuilder().maximumSize(MOST_DEVICES_KEPT).build();
+    private final RequestLimit<UUID> requests = new RequestLimit<>();
     private final DeviceRepository devices;
     private final ChamberService chambers;
     private final WorkshopService workshops;
@@ -197,16 +191,10 @@ public class DeviceService {
                 })
                 .optional()
                 .orElseThrow(Refusal::unknownDevice);
-        if (!requests.get(known.id(), each -> bucket(mostAMinute)).tryConsume(1)) {
+        if (!requests.allows(known.id(), mostAMinute)) {
             throw Refusal.tooMany("At most %d requests a minute. Wait a minute; send more in one, or less often."
                     .formatted(mostAMinute));
         }
         return known;
-    }
-
-    private static Bucket bucket(int mostAMinute) {
-        return Bucket.builder()
-                .addLimit(limit -> limit.capacity(mostAMinute).refillGreedy(mostAMinute, Duration.ofMinutes(1)))
-                .build();
     }
 }

@@ -65,8 +65,18 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail refusedByTheDatabase(DataIntegrityViolationException clash) {
-        LOG.warn("Refused by the database: {}", clash.getMostSpecificCause().getMessage());
-        boolean malformed = clash.getMostSpecificCause() instanceof SQLException cause
+        return clash(clash.getMostSpecificCause());
+    }
+
+    /** The same, of a service that wrote before its transaction's end. */
+    @ExceptionHandler
+    ProblemDetail refusedByTheDatabase(org.hibernate.exception.ConstraintViolationException clash) {
+        return clash(clash.getSQLException());
+    }
+
+    private static ProblemDetail clash(Throwable why) {
+        LOG.warn("Refused by the database: {}", why.getMessage());
+        boolean malformed = why instanceof SQLException cause
                 && String.valueOf(cause.getSQLState()).startsWith("22");
         if (malformed) {
             return problem(

@@ -46,6 +46,16 @@ public class Refusal extends RuntimeException {
                 List.of());
     }
 
+    /** A link that opens nothing: never did, or no longer does. */
+    public static Refusal unknownLink() {
+        return new Refusal(
+                HttpStatus.UNAUTHORIZED,
+                "unknown-link",
+                null,
+                "This link opens nothing, or nothing any more. The tasting may be over; ask your host.",
+                List.of());
+    }
+
     /** Too much at once. */
     public static Refusal tooMany(String sentence) {
         return new Refusal(HttpStatus.TOO_MANY_REQUESTS, "too-many", null, sentence, List.of());

@@ -12,6 +12,8 @@ import elvaro.server.piece.PieceService;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.Refusal;
+import elvaro.server.tasting.Tasted;
+import elvaro.server.tasting.Tasted.TastedView;
 import elvaro.server.treatment.Treated;
 import elvaro.server.trial.TrialVerdicts.OfArm;
 import elvaro.server.trial.TrialView.ArmLine;
@@ -55,6 +57,7 @@ class TrialReading {
     private final LookService looks;
     private final Treated treated;
     private final NextTrial nextTrial;
+    private final Tasted tasted;
     private final WorkshopService workshops;
 
     TrialReading(
@@ -65,6 +68,7 @@ class TrialReading {
             LookService looks,
             Treated treated,
             NextTrial nextTrial,
+            Tasted tasted,
             WorkshopService workshops) {
         this.trials = trials;
         this.designs = designs;
@@ -73,15 +77,26 @@ class TrialReading {
         this.looks = looks;
         this.treated = treated;
         this.nextTrial = nextTrial;
+        this.tasted = tasted;
         this.workshops = workshops;
     }
 
     /** Every trial, the newest first. */
     List<TrialLine> all() {
-        return gather(trials.newest()).stream().map(this::line).toList();
+        List<Gathered> all = gather(trials.newest());
+        Map<UUID, List<TastedView>> tables = tables(all);
+        return all.stream()
+                .map(trial -> line(trial, tables.getOrDefault(trial.trial().id(), List.of())))
+                .toList();
     }
 
-    private TrialLine line(Gathered trial) {
+    private Map<UUID, List<TastedView>> tables(List<Gathered> all) {
+        return tasted.revealed(all.stream()
+                .collect(Collectors.toMap(
+                        each -> each.trial().id(), each -> each.control().id())));
+    }
+
+    private TrialLine line(Gathered trial, List<TastedView> tables) {
         List<Flaw> flaws = flaws(trial);
         return new TrialLine(
                 trial.trial().id(),
@@ -96,11 +111,11 @@ class TrialReading {
                                 arm.control(),
                                 trial.of(arm).stream().map(pieces::card).toList()))
                         .toList(),
-                sentences(trial, flaws));
+                sentences(trial, flaws, tables));
     }
 
-    private List<String> sentences(Gathered trial, List<Flaw> flaws) {
-        return TrialVerdicts.conclusions(trial, verdicts.of(trial), flaws).stream()
+    private List<String> sentences(Gathered trial, List<Flaw> flaws, List<TastedView> tables) {
+        return TrialVerdicts.conclusions(trial, verdicts.of(trial), flaws, tables).stream()
                 .map(Conclusion::sentence)
                 .toList();
     }
@@ -144,6 +159,7 @@ class TrialReading {
         Gathered trial = gather(List.of(asked)).get(0);
         List<Flaw> flaws = flaws(trial);
         List<OfArm> found = verdicts.of(trial);
+        List<TastedView> tables = tasted.of(id, trial.control().id());
         int lastDay = (int) Math.ceil(trial.all()
                 .mapToDouble(each -> Math.max(each.piece().targetDays().orElse(0), verdicts.reached(each)))
                 .max()
@@ -174,7 +190,8 @@ class TrialReading {
                                 each.verdict().strength(),
                                 each.verdict().sentence()))
                         .toList(),
-                TrialVerdicts.conclusions(trial, found, flaws),
+                tables,
+                TrialVerdicts.conclusions(trial, found, flaws, tables),
                 thread(asked),
                 Arrays.stream(Change.values())
                         .filter(change -> nextTrial.offers(trial, change))
@@ -277,14 +294,21 @@ class TrialReading {
                 .filter(each -> line.contains(each.id()))
                 .sorted(Comparator.comparing(Trial::startedOn))
                 .toList();
-        return gather(own).stream()
+        List<Gathered> whole = gather(own);
+        Map<UUID, List<TastedView>> tables = tables(whole);
+        return whole.stream()
                 .map(each -> new ThreadView(
                         each.trial().id(),
                         each.trial().question(),
                         each.trial().changed(),
                         each.trial().startedOn(),
                         each.ended(),
-                        each.ended() ? sentences(each, flaws(each)) : List.of(),
+                        each.ended()
+                                ? sentences(
+                                        each,
+                                        flaws(each),
+                                        tables.getOrDefault(each.trial().id(), List.of()))
+                                : List.of(),
                         each.trial().learnt()))
                 .toList();
     }

@@ -11,6 +11,7 @@ import elvaro.core.trial.Verdict;
 import elvaro.server.piece.Ahead;
 import elvaro.server.piece.Figures;
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.tasting.Tasted.TastedView;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -49,16 +50,28 @@ class TrialVerdicts {
         return all;
     }
 
-    /** In one line for each arm that has a verdict. */
-    static List<Conclusion> conclusions(Gathered trial, List<OfArm> verdicts, List<Flaw> flaws) {
+    /** In one line for each arm that has a verdict or was tasted. */
+    static List<Conclusion> conclusions(
+            Gathered trial, List<OfArm> verdicts, List<Flaw> flaws, List<TastedView> tasted) {
         List<Conclusion> all = new ArrayList<>();
         for (TrialArm arm : trial.others()) {
             List<Verdict> own = verdicts.stream()
                     .filter(each -> each.arm() == arm)
                     .map(OfArm::verdict)
                     .toList();
-            if (!own.isEmpty()) {
-                all.add(Conclusion.of(arm.name(), trial.control().name(), own, flaws));
+            List<TastedView> tables = tasted.stream()
+                    .filter(table -> table.arms().containsKey(arm.id()))
+                    .toList();
+            if (!own.isEmpty() || !tables.isEmpty()) {
+                all.add(Conclusion.of(
+                        arm.name(),
+                        trial.control().name(),
+                        own,
+                        flaws,
+                        tables.stream().map(table -> table.arms().get(arm.id())).toList(),
+                        tables.stream()
+                                .flatMap(table -> table.weakenedBy().stream())
+                                .toList()));
             }
         }
         return all;

@@ -11,6 +11,7 @@ import elvaro.core.trial.Measure;
 import elvaro.server.piece.CostView;
 import elvaro.server.piece.LedgerView;
 import elvaro.server.piece.PieceCard;
+import elvaro.server.tasting.Tasted.TastedView;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -24,7 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param flaws of the design, the worst first
  * @param drying how fast each arm dries against the control so far, in words
  * @param verdicts by arm and measure, of what is cut
- * @param conclusions one for each arm that has a verdict
+ * @param conclusions one for each arm that has a verdict or was tasted
  * @param thread the line of trials it stands in, the first first; it alone where it stands alone
  * @param next what a next trial may change
  */
@@ -42,6 +43,7 @@ record TrialView(
         List<Flaw> flaws,
         List<String> drying,
         List<VerdictView> verdicts,
+        List<TastedView> tastings,
         List<Conclusion> conclusions,
         List<ThreadView> thread,
         List<NextView> next) {

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import tools.jackson.databind.JsonNode;
 
 /** A person of one workshop can neither read nor write another's, through any endpoint there is. */
 @ExtendWith(RunningApp.class)
@@ -38,10 +39,15 @@ class WorkshopsApartIT {
             String look,
             String recipe,
             String treatment,
-            String trial) {
+            String trial,
+            String tasting,
+            String sample,
+            String place,
+            String taster) {
         List<String> ids() {
             return List.of(
-                    chamber, lot, hanging, pulled, entry, person, plan, device, scale, look, recipe, treatment, trial);
+                    chamber, lot, hanging, pulled, entry, person, plan, device, scale, look, recipe, treatment, trial,
+                    tasting, sample, place, taster);
         }
     }
 
@@ -71,6 +77,9 @@ class WorkshopsApartIT {
         client.must(client.put("/api/pieces/%s/treatments/%s".formatted(pieces.get(0), treatment), rub));
         String trial = UUID.randomUUID().toString();
         client.must(client.put("/api/trials/" + trial, trialBody(pieces.get(0), pieces.get(1))));
+        String tasting = UUID.randomUUID().toString();
+        JsonNode table = client.must(client.put("/api/tastings/" + tasting, Client.tastingBody("PAIRED", 2, 1)))
+                .body();
         String lot = client.get("/api/pieces/" + pieces.get(0))
                 .body()
                 .at("/card/lotId")
@@ -88,7 +97,11 @@ class WorkshopsApartIT {
                 look,
                 recipe,
                 treatment,
-                trial);
+                trial,
+                tasting,
+                table.at("/samples/0/id").asString(),
+                table.at("/places/0/id").asString(),
+                client.get("/api/tastings/tasters").body().at("/0/id").asString());
     }
 
     private static Map<String, Object> trialBody(String one, String other) {
@@ -194,6 +207,17 @@ class WorkshopsApartIT {
                 "PUT /api/pieces/{id}/discard/{entryId}", Map.of("grams", 3000, "words", "mine", "answers", Map.of()));
         bodies.put("PUT /api/trials/{id}", trialBody(house.hanging(), house.pulled()));
         bodies.put("PUT /api/trials/{id}/learnt", Map.of("version", 0, "words", "mine"));
+        bodies.put("PUT /api/tastings/{id}", Client.tastingBody("PAIRED", 2, 2));
+        for (String deed : List.of("open", "reveal", "drop")) {
+            bodies.put("PUT /api/tastings/{id}/" + deed, Map.of("version", 0));
+        }
+        bodies.put("PUT /api/tastings/tasters/{id}/forget", Map.of("version", 0));
+        bodies.put(
+                "PUT /api/tastings/{id}/samples/{sampleId}",
+                Map.of("version", 0, "thicknessMm", 1, "thawed", true, "sameSeasoning", false));
+        bodies.put(
+                "PUT /api/tastings/{id}/places/{placeId}/sheets/{sheetId}",
+                Map.of("round", 0, "ranks", Map.of(), "scores", Map.of(), "words", Map.of(), "knew", true));
         bodies.put("PUT /api/recipes/{id}", Client.recipeBody());
         bodies.put("PUT /api/pieces/{pieceId}/treatments/{entryId}", Client.treatmentBody("SPIRIT_SPRAY"));
         bodies.put(
@@ -253,7 +277,8 @@ class WorkshopsApartIT {
                 "devices", house.device(),
                 "scales", house.scale(),
                 "recipes", house.recipe(),
-                "trials", house.trial());
+                "trials", house.trial(),
+                "tastings", pattern.contains("/tasters/") ? house.taster() : house.tasting());
         String id = ids.getOrDefault(pattern.split("/")[2], piece);
         return pattern.replace("{id}", id)
                         .replace("{pieceId}", piece)
@@ -267,6 +292,9 @@ class WorkshopsApartIT {
                         .replace("{photoId}", UUID.randomUUID().toString())
                         .replace("{decisionId}", UUID.randomUUID().toString())
                         .replace("{tickId}", UUID.randomUUID().toString())
+                        .replace("{sampleId}", house.sample())
+                        .replace("{placeId}", house.place())
+                        .replace("{sheetId}", UUID.randomUUID().toString())
                 + switch (pattern) {
                     case "/api/compare" -> "?pieces=" + house.hanging() + "," + house.pulled();
                     case "/api/pieces" -> "?tag=1";
@@ -297,6 +325,12 @@ class WorkshopsApartIT {
                 "trial",
                 "trial_arm",
                 "trial_piece",
+                "tasting",
+                "tasting_sample",
+                "tasting_place",
+                "tasting_sheet",
+                "tasting_note",
+                "taster",
                 "decision",
                 "piece_plan",
                 "plan",

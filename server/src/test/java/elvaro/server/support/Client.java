@@ -299,6 +299,66 @@ public final class Client {
                 Map.entry("note", "")));
     }
 
+    /** A tasting of so many samples by so many tasters; liking is scored unless the odd one is looked for. */
+    public static Map<String, Object> tastingBody(String kind, int samples, int tasters) {
+        List<String> names = List.of("Honey", "Plain", "Porcini", "Stout cloth", "Beech smoke", "Kelp salt");
+        List<String> people = List.of("Tove", "Anselm", "Rhea", "Bastian", "Odile", "Kester");
+        boolean scored = !kind.equals("TRIANGLE");
+        return new java.util.HashMap<>(Map.ofEntries(
+                Map.entry("question", "Is the honey liked more?"),
+                Map.entry("kind", kind),
+                Map.entry("rounds", 1),
+                Map.entry(
+                        "attributes",
+                        scored
+                                ? List.of(Map.of(
+                                        "key", "liking", "label", "Liking", "low", "not at all", "high", "very much"))
+                                : List.of()),
+                Map.entry(
+                        "samples",
+                        java.util.stream.IntStream.range(0, samples)
+                                .mapToObj(each -> new java.util.HashMap<String, Object>(Map.of(
+                                        "id",
+                                        UUID.randomUUID().toString(),
+                                        "name",
+                                        names.get(each),
+                                        "thicknessMm",
+                                        30,
+                                        "thawed",
+                                        false)))
+                                .toList()),
+                Map.entry(
+                        "tasters",
+                        java.util.stream.IntStream.range(0, tasters)
+                                .mapToObj(each -> Map.of(
+                                        "id",
+                                        UUID.randomUUID().toString(),
+                                        "name",
+                                        people.get(each % people.size()) + (each < people.size() ? "" : " " + each)))
+                                .toList()),
+                Map.entry("heat", "BATH"),
+                Map.entry("coreCelsius", 55),
+                Map.entry("restMinutes", 5),
+                Map.entry("seasoning", "salt, 0.8 %")));
+    }
+
+    /** A taster's phone, which brings the token of its link. */
+    public Answer phone(String method, String path, String token, Map<String, ?> body) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
+                .header("Authorization", "Bearer " + token)
+                .header("Content-Type", "application/json");
+        return exchange(
+                body == null
+                        ? request.method(method, BodyPublishers.noBody())
+                        : request.method(method, BodyPublishers.ofString(JSON.writeValueAsString(body))));
+    }
+
+    /** A sheet that says nothing yet. */
+    public static Map<String, Object> sheetBody() {
+        return new java.util.HashMap<>(
+                Map.of("round", 0, "ranks", Map.of(), "scores", Map.of(), "words", Map.of(), "knew", false));
+    }
+
     /** A purchase of two striploins, to be hung in ten days. */
     public static Map<String, Object> planBody(String id, String chamberId) {
         return new java.util.HashMap<>(Map.ofEntries(

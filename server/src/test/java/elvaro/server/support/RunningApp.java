@@ -4,6 +4,7 @@ import elvaro.server.App;
 import elvaro.server.account.SetupService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.SignedIn;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
@@ -24,7 +25,27 @@ public class RunningApp implements ParameterResolver {
             .run("--server.port=0", "--elvaro.demo=true", "--elvaro.demo-password=" + PASSWORD);
 
     /** A person of a workshop, signed in over HTTP. */
-    public record Someone(Client client, SignedIn person, String signInName) {}
+    public record Someone(Client client, SignedIn person, String signInName) {
+
+        /** A new bench hand of the same workshop, signed in. */
+        public Client benchHand() {
+            String name = UUID.randomUUID() + "@test.example";
+            client.must(client.post(
+                    "/api/people",
+                    Map.of(
+                            "id",
+                            UUID.randomUUID().toString(),
+                            "signInName",
+                            name,
+                            "name",
+                            "Idris Vale",
+                            "role",
+                            "BENCH_HAND",
+                            "password",
+                            PASSWORD)));
+            return signIn(name);
+        }
+    }
 
     public static int port() {
         return Integer.parseInt(CONTEXT.getEnvironment().getProperty("local.server.port", "0"));

@@ -1,0 +1,74 @@
+package elvaro.server.tasting;
+
+import elvaro.core.tasting.Servings;
+import elvaro.core.tasting.Servings.Plate;
+import elvaro.core.tasting.Sheet;
+import elvaro.core.tasting.TastingOutcome;
+import elvaro.core.tasting.Weakness;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+
+/** A tasting with all that belongs to it, read at once. */
+record Laid(
+        Tasting tasting,
+        List<TastingSample> samples,
+        List<TastingPlace> places,
+        List<TastingSheet> sheets,
+        Servings servings) {
+
+    static Laid of(Tasting tasting, List<TastingSample> samples, List<TastingPlace> places, List<TastingSheet> sheets) {
+        Servings servings =
+                Servings.plan(tasting.kind(), samples.size(), places.size(), tasting.rounds(), tasting.seed());
+        return new Laid(tasting, samples, places, sheets, servings);
+    }
+
+    List<String> names() {
+        return samples.stream().map(TastingSample::name).toList();
+    }
+
+    Plate plate(TastingPlace place, int round) {
+        return servings.of(place.position(), round);
+    }
+
+    /** Whether everybody handed in everything. */
+    boolean complete() {
+        return sheets.size() == places.size() * tasting.rounds();
+    }
+
+    TastingOutcome outcome() {
+        Map<UUID, TastingPlace> byId = new HashMap<>();
+        places.forEach(place -> byId.put(place.id(), place));
+        List<Sheet> decoded = sheets.stream()
+                .map(sheet -> sheet.answers().decoded(tasting.kind(), plate(byId.get(sheet.placeId()), sheet.round())))
+                .toList();
+        return new TastingOutcome(tasting.kind(), names(), tasting.attributes(), decoded);
+    }
+
+    List<String> weakenedBy() {
+        List<String> knew = places.stream()
+                .filter(place -> sheets.stream()
+                        .anyMatch(sheet -> sheet.knew() && sheet.placeId().equals(place.id())))
+                .map(place -> place.taster().label())
+                .toList();
+        int missing = (int) places.stream()
+                .filter(place -> handedIn(place) < tasting.rounds())
+                .count();
+        return Weakness.of(samples.stream().map(TastingSample::cooked).toList(), knew, places.size(), missing);
+    }
+
+    private long handedIn(TastingPlace place) {
+        return sheets.stream()
+                .filter(sheet -> sheet.placeId().equals(place.id()))
+                .count();
+    }
+
+    /** By round, whether a place handed its sheet in. */
+    List<Boolean> arrived(TastingPlace place) {
+        return java.util.stream.IntStream.range(0, tasting.rounds())
+                .mapToObj(round ->
+                        sheets.stream().anyMatch(sheet -> sheet.placeId().equals(place.id()) && sheet.round() == round))
+                .toList();
+    }
+}

@@ -1,0 +1,89 @@
+package elvaro.server.tasting;
+
+import elvaro.core.tasting.Servings.Plate;
+import elvaro.core.tasting.Servings.Serving;
+import elvaro.server.shared.Ids;
+import elvaro.server.shared.Refusal;
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes sheets in, from phones and from paper. */
+@Service
+@Transactional
+class SheetService {
+    private final TastingRepository tastings;
+    private final EntityManager entities;
+    private final Clock clock;
+
+    SheetService(TastingRepository tastings, EntityManager entities, Clock clock) {
+        this.tastings = tastings;
+        this.entities = entities;
+        this.clock = clock;
+    }
+
+    /**
+     * Takes a sheet in; sent again, it is there once.
+     *
+     * @param typedBy who types a paper sheet; absent for a phone
+     * @throws Refusal if the round was handed in already, the tasting is not open, or it answers something else
+     */
+    void take(UUID placeId, UUID sheetId, SheetForm form, @Nullable UUID typedBy) {
+        TastingPlace place = tastings.lockPlace(placeId).orElseThrow(() -> Refusal.notFound("place"));
+        Tasting tasting = tastings.share(place.tastingId()).orElseThrow(() -> Refusal.notFound("tasting"));
+        Optional<TastingSheet> before = tastings.sheetsOfPlace(placeId).stream()
+                .filter(sheet -> sheet.round() == form.round())
+                .findFirst();
+        if (before.isPresent()) {
+            if (before.get().id().equals(sheetId)) {
+                return;
+            }
+            throw Refusal.conflict(
+                    "handed-in", "This round was handed in already. The first sheet counts and stays as it was.");
+        }
+        tasting.mustTakeSheets(clock.instant());
+        if (form.round() >= tasting.rounds()) {
+            throw Refusal.wrong("other-codes", "round", "There is no such round. Load the page again.");
+        }
+        List<TastingSample> samples = tastings.samplesOf(List.of(tasting.id()));
+        Plate plate = elvaro.core.tasting.Servings.plan(
+                        tasting.kind(), samples.size(), tastings.places(tasting.id()), tasting.rounds(), tasting.seed())
+                .of(place.position(), form.round());
+        SheetAnswers answers = form.answering(tasting.kind(), tasting.attributes(), plate);
+        TastingSheet sheet = new TastingSheet(
+                sheetId,
+                place,
+                form.round(),
+                answers,
+                form.knew(),
+                clock.instant().truncatedTo(ChronoUnit.MICROS),
+                typedBy);
+        entities.persist(sheet);
+        entities.flush();
+        for (Serving serving : plate.servings()) {
+            String words = form.words().getOrDefault(serving.code(), "").strip();
+            if (!words.isEmpty()) {
+                entities.persist(new TastingNote(
+                        Ids.after(sheetId, "words " + serving.code()),
+                        sheet,
+                        samples.get(serving.sample()).id(),
+                        words));
+            }
+        }
+    }
+
+    /** From paper, for a place of this tasting. */
+    void type(UUID tastingId, UUID placeId, UUID sheetId, SheetForm form, UUID typedBy) {
+        tastings.placesOf(List.of(tastingId)).stream()
+                .filter(place -> place.id().equals(placeId))
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound("place"));
+        take(placeId, sheetId, form, typedBy);
+    }
+}

@@ -1,0 +1,157 @@
+package elvaro.server.tasting;
+
+import elvaro.core.estimate.Estimates;
+import elvaro.core.tasting.BradleyTerry;
+import elvaro.core.tasting.TastingOutcome.Duel;
+import elvaro.core.trial.Band;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceService;
+import elvaro.server.treatment.Given;
+import elvaro.server.treatment.Treated;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How treatments and methods are liked against each other, over all tastings. */
+@Service
+@Transactional(readOnly = true)
+class Strengths {
+    private static final String PLAIN = "Plain";
+    private static final double LEVEL = 0.8;
+
+    private final TastingRepository tastings;
+    private final Tables tables;
+    private final PieceService pieces;
+    private final Treated treated;
+
+    Strengths(TastingRepository tastings, Tables tables, PieceService pieces, Treated treated) {
+        this.tastings = tastings;
+        this.tables = tables;
+        this.pieces = pieces;
+        this.treated = treated;
+    }
+
+    /** Treatments and methods apart; each list of groups holds only what can be compared. */
+    record StrengthsView(List<StrengthGroup> treatments, List<StrengthGroup> methods) {}
+
+    /** @param against what the rest is held against: plain where it is among them, else the one that was tasted most */
+    record StrengthGroup(String against, List<StrengthView> others) {}
+
+    /**
+     * One of a group.
+     *
+     * @param chance that a taster likes it more than what it is held against, with its 80 % band
+     * @param voices choices it rests on
+     */
+    record StrengthView(String name, double chance, double low, double high, int tastings, double voices) {}
+
+    StrengthsView all() {
+        List<Laid> revealed = tables.all(tastings.newest().stream()
+                .filter(tasting -> tasting.state() == TastingState.REVEALED)
+                .toList());
+        List<UUID> ids = revealed.stream()
+                .flatMap(laid -> laid.samples().stream())
+                .flatMap(sample -> sample.pieceId().stream())
+                .distinct()
+                .toList();
+        Map<UUID, List<Given>> given = treated.given(ids);
+        Map<UUID, Piece> byId =
+                ids.stream().map(pieces::find).collect(Collectors.toMap(Piece::id, Function.identity()));
+        return new StrengthsView(
+                groups(
+                        revealed,
+                        sample -> sample.pieceId()
+                                .map(id -> given.getOrDefault(id, List.of()).stream()
+                                        .map(each -> each.kind().label())
+                                        .distinct()
+                                        .sorted()
+                                        .collect(Collectors.joining(" + ")))
+                                .map(label -> label.isEmpty() ? PLAIN : label)
+                                .orElse(sample.name())),
+                groups(
+                        revealed,
+                        sample -> sample.pieceId()
+                                .flatMap(id -> byId.get(id).method())
+                                .map(method -> method.label())
+                                .orElse(sample.name())));
+    }
+
+    private static List<StrengthGroup> groups(List<Laid> revealed, Function<TastingSample, String> what) {
+        Map<String, Integer> numbers = new LinkedHashMap<>();
+        Map<String, Set<UUID>> tasted = new HashMap<>();
+        List<Met> met = new ArrayList<>();
+        for (Laid laid : revealed) {
+            List<String> names = laid.samples().stream().map(what).toList();
+            for (Duel duel : laid.outcome().duels()) {
+                String better = names.get(duel.better());
+                String worse = names.get(duel.worse());
+                if (!better.equals(worse)) {
+                    Stream.of(better, worse).forEach(name -> {
+                        numbers.putIfAbsent(name, numbers.size());
+                        tasted.computeIfAbsent(name, each -> new HashSet<>())
+                                .add(laid.tasting().id());
+                    });
+                    met.add(new Met(numbers.get(better), numbers.get(worse), duel.weight()));
+                }
+            }
+        }
+        double[][] wins = new double[numbers.size()][numbers.size()];
+        met.forEach(each -> wins[each.better()][each.worse()] += each.weight());
+        if (wins.length == 0) {
+            return List.of();
+        }
+        BradleyTerry strengths = BradleyTerry.of(wins, Estimates.LIKING_SD);
+        List<String> names = List.copyOf(numbers.keySet());
+        return BradleyTerry.connected(wins).stream()
+                .map(members -> group(members, names, wins, strengths, tasted))
+                .toList();
+    }
+
+    private record Met(int better, int worse, double weight) {}
+
+    private static StrengthGroup group(
+            List<Integer> members,
+            List<String> names,
+            double[][] wins,
+            BradleyTerry strengths,
+            Map<String, Set<UUID>> tasted) {
+        int against = members.stream()
+                .max(Comparator.comparing((Integer each) -> names.get(each).equals(PLAIN))
+                        .thenComparing(each -> voices(wins, each)))
+                .orElseThrow();
+        List<StrengthView> others = members.stream()
+                .filter(each -> each != against)
+                .map(each -> {
+                    Band band = strengths.chance(each, against, LEVEL);
+                    return new StrengthView(
+                            names.get(each),
+                            strengths.chance(each, against),
+                            band.low(),
+                            band.high(),
+                            tasted.get(names.get(each)).size(),
+                            voices(wins, each));
+                })
+                .sorted(Comparator.comparing(StrengthView::chance).reversed())
+                .toList();
+        return new StrengthGroup(names.get(against), others);
+    }
+
+    private static double voices(double[][] wins, int one) {
+        double sum = 0;
+        for (int other = 0; other < wins.length; other++) {
+            sum += wins[one][other] + wins[other][one];
+        }
+        return sum;
+    }
+}

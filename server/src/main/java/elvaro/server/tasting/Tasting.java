@@ -1,0 +1,182 @@
+package elvaro.server.tasting;
+
+import elvaro.core.cooking.CookAlike.Heat;
+import elvaro.core.tasting.Attribute;
+import elvaro.core.tasting.TastingKind;
+import elvaro.server.shared.EditedRow;
+import elvaro.server.shared.Refusal;
+import jakarta.persistence.Convert;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
+
+/** A tasting: what is asked of whom, how it is cooked, and how far it is. */
+@Entity
+@Table(name = "tasting")
+@Audited
+@NullUnmarked
+class Tasting extends EditedRow {
+    /** A host who forgets to end it leaves no door open for longer. */
+    static final Duration OPEN_FOR = Duration.ofHours(24);
+
+    private String question;
+
+    @Enumerated(EnumType.STRING)
+    private TastingKind kind;
+
+    private int rounds;
+
+    @Convert(converter = Attributes.class)
+    private List<Attribute> attributes;
+
+    private long seed;
+    private UUID trialId;
+    private UUID hostId;
+
+    @Enumerated(EnumType.STRING)
+    private Heat heat;
+
+    private int coreTenths;
+    private int restMinutes;
+    private String seasoning;
+
+    @Enumerated(EnumType.STRING)
+    private TastingState state = TastingState.PLANNED;
+
+    private LocalDate heldOn;
+    private Instant openedAt;
+
+    protected Tasting() {}
+
+    /** @param host who alone knows the key until the reveal */
+    Tasting(UUID id, TastingForm form, long seed, UUID host, LocalDate today) {
+        super(id);
+        question = form.question().strip();
+        kind = form.kind();
+        rounds = form.rounds();
+        attributes = form.attributes();
+        trialId = form.trialId();
+        heat = form.heat();
+        coreTenths = Tenths.of(form.coreCelsius());
+        restMinutes = form.restMinutes();
+        seasoning = form.seasoning().strip();
+        this.seed = seed;
+        hostId = host;
+        heldOn = today;
+    }
+
+    /** @throws Refusal unless it is planned */
+    void open(Instant now, LocalDate today) {
+        mustBe(TastingState.PLANNED);
+        state = TastingState.OPEN;
+        openedAt = now;
+        heldOn = today;
+    }
+
+    void reveal() {
+        mustBe(TastingState.OPEN);
+        state = TastingState.REVEALED;
+    }
+
+    void drop() {
+        if (state == TastingState.REVEALED) {
+            throw Refusal.conflict("tasting-revealed", "It is revealed and stays in the record.");
+        }
+        state = TastingState.DROPPED;
+    }
+
+    /** @throws Refusal if it is not open, or was opened too long ago */
+    void mustTakeSheets(Instant now) {
+        if (!takesSheets(now)) {
+            throw Refusal.conflict(
+                    "tasting-not-open",
+                    state == TastingState.PLANNED
+                            ? "The tasting has not begun. What you answered is kept; hand it in when it has."
+                            : "The tasting is over. Nothing more is taken in.");
+        }
+    }
+
+    boolean takesSheets(Instant now) {
+        return state == TastingState.OPEN && openedAt != null && now.isBefore(openedAt.plus(OPEN_FOR));
+    }
+
+    void mustNotBeRevealed() {
+        if (state == TastingState.REVEALED || state == TastingState.DROPPED) {
+            throw Refusal.conflict(
+                    "tasting-revealed", "The tasting is over; what was cooked stays as it was written down.");
+        }
+    }
+
+    private void mustBe(TastingState wanted) {
+        if (state != wanted) {
+            throw Refusal.changedMeanwhile();
+        }
+    }
+
+    String question() {
+        return question;
+    }
+
+    TastingKind kind() {
+        return kind;
+    }
+
+    int rounds() {
+        return rounds;
+    }
+
+    List<Attribute> attributes() {
+        return attributes;
+    }
+
+    long seed() {
+        return seed;
+    }
+
+    Optional<UUID> trialId() {
+        return Optional.ofNullable(trialId);
+    }
+
+    UUID hostId() {
+        return hostId;
+    }
+
+    Heat heat() {
+        return heat;
+    }
+
+    double coreCelsius() {
+        return coreTenths / 10.0;
+    }
+
+    int restMinutes() {
+        return restMinutes;
+    }
+
+    String seasoning() {
+        return seasoning;
+    }
+
+    TastingState state() {
+        return state;
+    }
+
+    LocalDate heldOn() {
+        return heldOn;
+    }
+
+    @Nullable
+    Instant openedAt() {
+        return openedAt;
+    }
+}

@@ -1,0 +1,79 @@
+package elvaro.server.tasting;
+
+import elvaro.core.tasting.Weakness.Cooked;
+import elvaro.server.shared.EditedRow;
+import elvaro.server.tasting.TastingForm.SampleForm;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Table;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
+
+/** What is tasted, and how it came to the table. */
+@Entity
+@Table(name = "tasting_sample")
+@Audited
+@NullUnmarked
+class TastingSample extends EditedRow {
+    private UUID tastingId;
+    private int position;
+    private String name;
+    private UUID pieceId;
+    private UUID armId;
+    private int thicknessMm;
+    private boolean thawed;
+    private boolean sameSeasoning = true;
+    private Integer coreTenths;
+
+    protected TastingSample() {}
+
+    TastingSample(UUID tastingId, int position, SampleForm form) {
+        super(form.id());
+        this.tastingId = tastingId;
+        this.position = position;
+        name = form.name().strip();
+        pieceId = form.pieceId();
+        armId = form.armId();
+        thicknessMm = form.thicknessMm();
+        thawed = form.thawed();
+    }
+
+    /** @param coreCelsius as measured; absent where it was not */
+    void cooked(int thicknessMm, boolean thawed, boolean sameSeasoning, @Nullable Double coreCelsius) {
+        this.thicknessMm = thicknessMm;
+        this.thawed = thawed;
+        this.sameSeasoning = sameSeasoning;
+        coreTenths = coreCelsius == null ? null : Tenths.of(coreCelsius);
+    }
+
+    Cooked cooked() {
+        return new Cooked(
+                name,
+                coreTenths == null ? OptionalDouble.empty() : OptionalDouble.of(coreTenths / 10.0),
+                sameSeasoning,
+                thawed);
+    }
+
+    UUID tastingId() {
+        return tastingId;
+    }
+
+    String name() {
+        return name;
+    }
+
+    Optional<UUID> pieceId() {
+        return Optional.ofNullable(pieceId);
+    }
+
+    Optional<UUID> armId() {
+        return Optional.ofNullable(armId);
+    }
+
+    int thicknessMm() {
+        return thicknessMm;
+    }
+}
