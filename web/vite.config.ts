@@ -10,11 +10,14 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'react', test: /node_modules[\\/](react|react-dom|react-router|scheduler)[\\/]/ },
-            { name: 'mui', test: /node_modules[\\/](@mui[\\/](material|system|utils|styled-engine)|@emotion)[\\/]/ },
+            {
+              name: 'mui',
+              test: /node_modules[\\/](@mui[\\/](material|system|utils|styled-engine)|@emotion)[\\/]/,
+            },
           ],
         },
       },
     },
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:8306' } },
+  server: { proxy: { '/api': 'http://127.0.0.1:8306', '/taste': 'http://127.0.0.1:8306' } },
 });

@@ -1,12 +1,16 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter } from 'react-router';
+import { BrowserRouter, Route, Routes } from 'react-router';
 import { queryClient } from './api/queries';
 import { theme } from './kit/theme';
-import { House } from './shell/House';
+import { Waiting } from './kit/Page';
+
+// A taster's phone loads nothing of the house, and the house nothing of the table.
+const House = lazy(() => import('./shell/House').then((shell) => ({ default: shell.House })));
+const TablePage = lazy(() => import('./table/TablePage'));
 
 const root = document.getElementById('root');
 if (root) {
@@ -16,7 +20,12 @@ if (root) {
         <CssBaseline />
         <QueryClientProvider client={queryClient}>
           <BrowserRouter>
-            <House />
+            <Suspense fallback={<Waiting />}>
+              <Routes>
+                <Route path="/t/:token" element={<TablePage />} />
+                <Route path="*" element={<House />} />
+              </Routes>
+            </Suspense>
           </BrowserRouter>
         </QueryClientProvider>
       </ThemeProvider>

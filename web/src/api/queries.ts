@@ -216,10 +216,11 @@ export const useGiven = (pieceId: string) =>
 export const useTrials = () =>
   useQuery({ queryKey: ['trials'], queryFn: () => answer(api.GET('/api/trials')) });
 
-export const useTrial = (id: string) =>
+export const useTrial = (id: string, wanted = true) =>
   useQuery({
     queryKey: ['trials', id],
     queryFn: () => answer(api.GET('/api/trials/{id}', { params: { path: { id } } })),
+    enabled: wanted,
   });
 
 export const useLessons = () =>
@@ -238,6 +239,53 @@ export const useDesignCheck = (body: Schema['TrialForm'] | null) =>
     queryKey: ['trials', 'check', body],
     queryFn: ({ signal }) =>
       answer(api.POST('/api/trials/check', { body: body as Schema['TrialForm'], signal })),
+    enabled: body !== null,
+    placeholderData: (before) => before,
+    retry: false,
+    gcTime: 30_000,
+  });
+
+export const useTastings = () =>
+  useQuery({ queryKey: ['tastings'], queryFn: () => answer(api.GET('/api/tastings')) });
+
+/** A tasting; while sheets come in it is read every few seconds. */
+export const useTasting = (id: string) =>
+  useQuery({
+    queryKey: ['tastings', id],
+    queryFn: () => answer(api.GET('/api/tastings/{id}', { params: { path: { id } } })),
+    refetchInterval: (query) => (query.state.data?.state === 'OPEN' ? 3000 : false),
+  });
+
+export const useTastingChoices = () =>
+  useQuery({
+    queryKey: ['tastings', 'choices'],
+    queryFn: () => answer(api.GET('/api/tastings/choices')),
+    staleTime: Infinity,
+  });
+
+export const useTasters = () =>
+  useQuery({ queryKey: ['tastings', 'tasters'], queryFn: () => answer(api.GET('/api/tastings/tasters')) });
+
+export const useStrengths = () =>
+  useQuery({
+    queryKey: ['tastings', 'strengths'],
+    queryFn: () => answer(api.GET('/api/tastings/strengths')),
+  });
+
+export const useNotes = (words: string) =>
+  useQuery({
+    queryKey: ['tastings', 'notes', words],
+    queryFn: () => answer(api.GET('/api/tastings/notes', { params: { query: { words } } })),
+    enabled: words.trim() !== '',
+    placeholderData: (before) => before,
+  });
+
+/** What a tasting that is only planned can show; the answer before stays until the next is there. */
+export const usePanelCheck = (body: Schema['TastingForm'] | null) =>
+  useQuery({
+    queryKey: ['tastings', 'check', body],
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/tastings/check', { body: body as Schema['TastingForm'], signal })),
     enabled: body !== null,
     placeholderData: (before) => before,
     retry: false,

@@ -34,6 +34,10 @@ const TreatmentsPage = lazy(() => import('../treatment/TreatmentsPage'));
 const TrialsPage = lazy(() => import('../trial/TrialsPage'));
 const NewTrialPage = lazy(() => import('../trial/NewTrialPage'));
 const TrialPage = lazy(() => import('../trial/TrialPage'));
+const TastingsPage = lazy(() => import('../tasting/TastingsPage'));
+const NewTastingPage = lazy(() => import('../tasting/NewTastingPage'));
+const TastingPage = lazy(() => import('../tasting/TastingPage'));
+const SheetsPage = lazy(() => import('../tasting/SheetsPage'));
 const GuidePage = lazy(() => import('../guide/GuidePage'));
 
 const schemes = { LIGHT: 'light', DARK: 'dark', SYSTEM: 'system' } as const;
@@ -86,6 +90,10 @@ export function House() {
           <Route path="/trials" element={<TrialsPage />} />
           <Route path="/trials/new" element={<NewTrialPage />} />
           <Route path="/trials/:id" element={<TrialPage />} />
+          <Route path="/tastings" element={<TastingsPage />} />
+          <Route path="/tastings/new" element={<NewTastingPage />} />
+          <Route path="/tastings/:id" element={<TastingPage />} />
+          <Route path="/tastings/:id/sheets" element={<SheetsPage />} />
           <Route path="/guide" element={<GuidePage />} />
           <Route
             path="*"

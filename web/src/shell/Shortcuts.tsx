@@ -16,6 +16,7 @@ const keys: { key: string; does: string; to?: string }[] = [
   { key: 'l', does: 'look at a piece', to: '/look' },
   { key: 't', does: 'treatments and their doses', to: '/treatments' },
   { key: 'q', does: 'questions: the trials', to: '/trials' },
+  { key: 'b', does: 'blind tastings: the table', to: '/tastings' },
   { key: 'c', does: 'compare finished pieces', to: '/compare' },
   { key: 'g', does: 'the guide', to: '/guide' },
   { key: '/', does: 'find a piece by its tag' },

@@ -75,8 +75,8 @@ function Outcome({ trial }: { trial: Trial }) {
           </Typography>
           {each.weakenedBy.length > 0 && (
             <Typography sx={{ color: 'warning.main', fontWeight: 560 }}>
-              Weakened: {each.weakenedBy.length === 1 ? 'one flaw' : `${each.weakenedBy.length} flaws`} of the
-              design, below.
+              Weakened in {each.weakenedBy.length === 1 ? 'one way' : `${each.weakenedBy.length} ways`}, said
+              below and with the tasting.
             </Typography>
           )}
         </Box>
@@ -102,11 +102,39 @@ function Outcome({ trial }: { trial: Trial }) {
             Too little is gone yet to tell the arms apart. Weigh them when it is due.
           </Typography>
         ))}
-      <Typography sx={{ mt: 1, color: 'text.secondary' }}>
-        {trial.ended
-          ? 'Taste: no blind tasting was held.'
-          : 'Taste: a blind tasting when the pieces are cut. Set a steak of each arm aside.'}
-      </Typography>
+      <Tasted trial={trial} />
+    </Box>
+  );
+}
+
+/** What was tasted of it, or how to. */
+function Tasted({ trial }: { trial: Trial }) {
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      {trial.tastings.map((tasting) => (
+        <Typography key={tasting.id}>
+          <Link to={`/tastings/${tasting.id}`}>Tasted on {date(tasting.heldOn)}</Link>
+          {tasting.state === 'REVEALED'
+            ? `: ${tasting.verdicts[0] ?? 'nobody answered.'}`
+            : ': what came of it is not revealed yet.'}
+        </Typography>
+      ))}
+      {trial.tastings.length === 0 && (
+        <Typography sx={{ color: 'text.secondary' }}>
+          {trial.ended
+            ? 'Taste: no blind tasting was held.'
+            : 'Taste: a blind tasting when the pieces are cut. Set a steak of each arm aside.'}
+        </Typography>
+      )}
+      <Button
+        className="no-print"
+        variant="outlined"
+        component={Link}
+        to={`/tastings/new?trial=${trial.id}`}
+        sx={{ mt: 1 }}
+      >
+        Taste it blind
+      </Button>
     </Box>
   );
 }

@@ -1,0 +1,139 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { answer, api, type Schema } from '../api/client';
+import { refresh } from '../api/queries';
+import { ProblemNotice } from '../kit/Notices';
+import { useUnits } from '../kit/units';
+import { armColour } from '../trial/arms';
+
+type Tasting = Schema['TastingView'];
+type Sample = Schema['SampleView'];
+
+/** Cook alike: what is started when, and the core each really had. */
+export function Kitchen({ tasting }: { tasting: Tasting }) {
+  const units = useUnits();
+  const { cook } = tasting;
+  const turns = [...tasting.samples].sort((one, other) => one.turn - other.turn);
+  return (
+    <Box component="section" aria-label="In the kitchen">
+      <Typography variant="h2">In the kitchen</Typography>
+      <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
+        {cook.heatLabel}, core {units.temperature(cook.coreCelsius)}
+        {cook.heat === 'BATH' && ` (bath at ${units.temperature(cook.coreCelsius + 0.5)})`},{' '}
+        {cook.restMinutes} minutes&apos; rest{cook.seasoning && `; ${cook.seasoning}`}. One person cooks and
+        lays the plates, and does not taste.
+      </Typography>
+      {turns.map((sample) => (
+        <Line
+          key={`${sample.id} ${sample.version}`}
+          tasting={tasting}
+          sample={sample}
+          colour={armColour(tasting.samples.indexOf(sample))}
+        />
+      ))}
+      {tasting.weakenedBy.length > 0 && (
+        <Box sx={{ mt: 2 }}>
+          <Typography sx={{ fontWeight: 620 }}>
+            {tasting.state === 'REVEALED' ? 'What weakened it' : 'What would weaken it as it stands'}
+          </Typography>
+          {tasting.weakenedBy.map((each) => (
+            <Typography key={each}>{units.sentence(each)}</Typography>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; colour: string }) {
+  const units = useUnits();
+  const [core, setCore] = useState(
+    sample.coreCelsius == null ? '' : units.temperatureForField(sample.coreCelsius),
+  );
+  const [same, setSame] = useState(sample.sameSeasoning);
+  const over = tasting.state === 'REVEALED' || tasting.state === 'DROPPED';
+  const save = useMutation({
+    mutationFn: () =>
+      answer(
+        api.PUT('/api/tastings/{id}/samples/{sampleId}', {
+          params: { path: { id: tasting.id, sampleId: sample.id } },
+          body: {
+            version: sample.version,
+            thicknessMm: sample.thicknessMm,
+            thawed: sample.thawed,
+            sameSeasoning: same,
+            coreCelsius: units.readTemperature(core) ?? undefined,
+          },
+        }),
+      ),
+    onSuccess: refresh,
+  });
+  const changed =
+    same !== sample.sameSeasoning || (units.readTemperature(core) ?? undefined) !== sample.coreCelsius;
+  return (
+    <Box sx={{ borderLeft: '6px solid', borderColor: colour, pl: 2, py: 0.75, mb: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, rowGap: 1 }}>
+        <Box sx={{ flex: '1 1 200px', minWidth: 0 }}>
+          <Typography
+            sx={{ fontWeight: 640, color: 'text.primary' }}
+            {...(sample.pieceId && { component: Link, to: `/bench/${sample.pieceId}` })}
+          >
+            {sample.name}
+          </Typography>
+          <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+            {timing(sample)}
+            {sample.thicknessMm > 0 && `, ${units.thickness(sample.thicknessMm)}`}
+            {sample.thawed && ', thawed'}
+          </Typography>
+        </Box>
+        {over ? (
+          <Typography sx={{ fontWeight: 640 }}>
+            {sample.coreCelsius == null
+              ? 'core not measured'
+              : `core ${units.temperature(sample.coreCelsius)}`}
+          </Typography>
+        ) : (
+          <>
+            <TextField
+              size="small"
+              label={`Core of ${sample.name}, ${units.temperatureUnit}`}
+              value={core}
+              onChange={(event) => setCore(event.target.value)}
+              sx={{ width: 200 }}
+              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+            />
+            <FormControlLabel
+              control={<Checkbox checked={same} onChange={(_, checked) => setSame(checked)} />}
+              label="seasoned like the rest"
+            />
+            <Button
+              variant="outlined"
+              disabled={!changed || save.isPending}
+              onClick={() => save.mutate()}
+              aria-label={`Keep what was measured of ${sample.name}`}
+            >
+              Keep
+            </Button>
+          </>
+        )}
+      </Box>
+      <ProblemNotice failure={save.error} />
+    </Box>
+  );
+}
+
+function timing({ turn, minutes, startAfter }: Sample): string {
+  if (minutes == null) {
+    return turn === 1 ? 'start first, by thermometer' : 'by thermometer';
+  }
+  const long = `${Math.round(minutes)} minutes in the bath`;
+  const after = Math.round(startAfter ?? 0);
+  return after === 0 ? `${long}, from the start` : `${long}, in after ${after} minutes`;
+}

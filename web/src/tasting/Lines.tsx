@@ -1,0 +1,105 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { armColour } from '../trial/arms';
+
+interface Props {
+  title: string;
+  names: string[];
+  rows: { name: string; values: (number | null | undefined)[] }[];
+  means: (number | null | undefined)[];
+  from: number;
+  to: number;
+  /** What the lowest and the highest value mean. */
+  ends: [string, string];
+}
+
+const HEIGHT = 190;
+const COLUMN = 104;
+const EDGE = 14;
+
+/** A line for every taster across the samples, and the mean of all, thick. */
+export function Lines({ title, names, rows, means, from, to, ends }: Props) {
+  const width = COLUMN * names.length;
+  const x = (sample: number) => COLUMN / 2 + COLUMN * sample;
+  const y = (value: number) => EDGE + ((to - value) / (to - from)) * (HEIGHT - 2 * EDGE);
+  const points = (values: (number | null | undefined)[]) =>
+    values.flatMap((value, sample) => (value == null ? [] : [`${x(sample)},${y(value)}`])).join(' ');
+  return (
+    <Box component="figure" sx={{ m: 0 }}>
+      <Typography component="figcaption" sx={{ fontWeight: 640 }}>
+        {title}
+      </Typography>
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        {ends[1]}
+      </Typography>
+      <Box
+        component="svg"
+        viewBox={`0 0 ${width} ${HEIGHT}`}
+        role="img"
+        aria-label={`${title}: ${names.map((name, sample) => `${name} ${means[sample]?.toFixed(1) ?? 'none'}`).join(', ')}`}
+        sx={{ width, maxWidth: '100%', height: 'auto', display: 'block' }}
+      >
+        {names.map((name, sample) => (
+          <Box
+            component="line"
+            key={name}
+            x1={x(sample)}
+            x2={x(sample)}
+            y1={EDGE}
+            y2={HEIGHT - EDGE}
+            sx={{ stroke: 'var(--mui-palette-divider)' }}
+          />
+        ))}
+        {rows.map((row, index) => (
+          <Box
+            component="polyline"
+            key={`${row.name} ${index}`}
+            points={points(row.values)}
+            strokeWidth={1.5}
+            sx={{ fill: 'none', stroke: 'var(--mui-palette-rail)', opacity: 0.75 }}
+          />
+        ))}
+        <Box
+          component="polyline"
+          points={points(means)}
+          strokeWidth={3}
+          sx={{ fill: 'none', stroke: 'var(--mui-palette-text-primary)' }}
+        />
+        {means.map(
+          (mean, sample) =>
+            mean != null && (
+              <Box
+                component="circle"
+                key={sample}
+                cx={x(sample)}
+                cy={y(mean)}
+                r={8}
+                sx={{ fill: armColour(sample) }}
+              />
+            ),
+        )}
+      </Box>
+      <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        {ends[0]}
+      </Typography>
+      <Box sx={{ display: 'flex', width, maxWidth: '100%' }}>
+        {names.map((name, sample) => (
+          <Typography
+            key={name}
+            variant="body2"
+            sx={{
+              flex: 1,
+              textAlign: 'center',
+              fontWeight: 620,
+              borderTop: '4px solid',
+              borderColor: armColour(sample),
+              mx: 0.5,
+            }}
+          >
+            {name} {means[sample]?.toFixed(1)}
+          </Typography>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,159 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Schema } from '../api/client';
+import { armColour } from '../trial/arms';
+import { Lines } from './Lines';
+import { Pulls } from './Pulls';
+
+type Tasting = Schema['TastingView'];
+type Result = Schema['ResultView'];
+
+const marks = { SHOWN: 'shown', LEANING: 'leaning', NOT_SHOWN: 'not shown', ANECDOTE: 'an anecdote' };
+
+/** What came of it: the verdict large, then every taster's own line. */
+export function Results({ tasting, result }: { tasting: Tasting; result: Result }) {
+  const [first, ...rest] = result.verdicts;
+  const names = tasting.samples.map(({ name }) => name);
+  return (
+    <Box component="section" aria-label="What came of it" sx={{ display: 'grid', gap: 3, mb: 4 }}>
+      <Box>
+        <Typography sx={{ fontSize: '1.6rem', fontWeight: 640, lineHeight: 1.25, maxWidth: 940 }}>
+          {first?.sentence ?? 'Nobody answered.'}
+        </Typography>
+        {tasting.weakenedBy.length > 0 && (
+          <Typography sx={{ color: 'warning.main', fontWeight: 560, mt: 0.5 }}>
+            Weakened: {tasting.weakenedBy.join(' ')}
+          </Typography>
+        )}
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 5, alignItems: 'flex-start' }}>
+        {tasting.kind === 'PAIRED' && <Pulls names={names} result={result} />}
+        {tasting.kind === 'TRIANGLE' && <Odd result={result} />}
+        {tasting.kind === 'RANKING' && <Ranks names={names} result={result} />}
+        {result.scores.map((score) => (
+          <Lines
+            key={score.attribute.key}
+            title={score.attribute.label}
+            names={names}
+            rows={score.tasters.map(({ taster, scores }) => ({ name: taster, values: scores }))}
+            means={score.means}
+            from={1}
+            to={7}
+            ends={[score.attribute.low, score.attribute.high]}
+          />
+        ))}
+      </Box>
+      {rest.length > 0 && (
+        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', maxWidth: 940 }}>
+          {rest.map(({ sentence, strength }) => (
+            <Box
+              component="li"
+              key={sentence}
+              sx={{ py: 0.25, fontWeight: strength === 'SHOWN' ? 640 : 400 }}
+            >
+              {sentence}
+            </Box>
+          ))}
+        </Box>
+      )}
+      {result.pairs.length > 1 && <Pairs names={names} result={result} />}
+      {result.notes.length > 0 && <Notes names={names} result={result} />}
+    </Box>
+  );
+}
+
+/** Ranks as they were put, the best at the top. */
+function Ranks({ names, result }: { names: string[]; result: Result }) {
+  const rows = result.choices
+    .filter(({ ranks }) => ranks.length === names.length)
+    .map(({ taster, ranks }) => ({ name: taster, values: ranks.map((rank) => names.length + 1 - rank) }));
+  const means = names.map(
+    (_, sample) => rows.reduce((sum, row) => sum + (row.values[sample] ?? 0), 0) / Math.max(1, rows.length),
+  );
+  return (
+    <Lines
+      title="Order"
+      names={names}
+      rows={rows}
+      means={means}
+      from={1}
+      to={names.length}
+      ends={['last', 'best']}
+    />
+  );
+}
+
+function Odd({ result }: { result: Result }) {
+  return (
+    <Box component="ul" aria-label="Who found the odd one" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      {result.choices.map(({ taster, round, rightOdd }) => (
+        <Box
+          component="li"
+          key={`${taster} ${round}`}
+          sx={{ display: 'flex', gap: 2, alignItems: 'center', minHeight: 32 }}
+        >
+          <Box
+            aria-hidden
+            sx={{
+              width: 18,
+              height: 18,
+              borderRadius: '50%',
+              border: '2px solid',
+              borderColor: 'secondary.main',
+              bgcolor: rightOdd ? 'secondary.main' : 'transparent',
+            }}
+          />
+          <span>
+            {taster} {rightOdd ? 'found it' : 'did not'}
+          </span>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Pairs({ names, result }: { names: string[]; result: Result }) {
+  return (
+    <Box>
+      <Typography variant="h3">Pair by pair</Typography>
+      {result.pairs.map(({ first, second, likedFirst, likedSecond, adjustedP }) => (
+        <Typography key={`${first} ${second}`} sx={{ fontWeight: adjustedP < 0.05 ? 640 : 400 }}>
+          {names[first]} before {names[second]}: {likedFirst} of {likedFirst + likedSecond}; p{' '}
+          {adjustedP.toFixed(3)} among {result.pairs.length} pairs (Holm),{' '}
+          {marks[adjustedP < 0.05 ? 'SHOWN' : 'NOT_SHOWN']}.
+        </Typography>
+      ))}
+    </Box>
+  );
+}
+
+function Notes({ names, result }: { names: string[]; result: Result }) {
+  return (
+    <Box>
+      <Typography variant="h3" sx={{ mb: 0.5 }}>
+        In their words
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 4 }}>
+        {names.map((name, sample) => {
+          const own = result.notes.filter((note) => note.sample === sample);
+          return own.length === 0 ? null : (
+            <Box
+              key={name}
+              sx={{ borderTop: '4px solid', borderColor: armColour(sample), pt: 0.5, maxWidth: 420 }}
+            >
+              <Typography sx={{ fontWeight: 640 }}>{name}</Typography>
+              {own.map((note) => (
+                <Typography key={note.taster + note.words}>
+                  {note.words}{' '}
+                  <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>
+                    {note.taster}
+                  </Typography>
+                </Typography>
+              ))}
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
