@@ -146,7 +146,9 @@ function Round({ token, table, round, codes, onDone }: RoundProps) {
     setWrong(null);
     setDraft((before) => ({ ...before, ...part }));
   };
-  useEffect(() => window.scrollTo(0, 0), [draft.step]);
+  useEffect(() => {
+    window.scrollTo(0, 0);
+  }, [draft.step]);
   const onward = () => {
     const missing = lacking(table, draft, step);
     if (missing) {

@@ -9,19 +9,24 @@ interface Props {
   means: (number | null | undefined)[];
   from: number;
   to: number;
+  /** How a mean is written; to a tenth where it is not said. */
+  written?: (mean: number) => string;
   /** What the lowest and the highest value mean. */
   ends: [string, string];
 }
+
+const tenths = (mean: number): string => mean.toFixed(1);
 
 const HEIGHT = 190;
 const COLUMN = 104;
 const EDGE = 14;
 
 /** A line for every taster across the samples, and the mean of all, thick. */
-export function Lines({ title, names, rows, means, from, to, ends }: Props) {
+export function Lines({ title, names, rows, means, from, to, written = tenths, ends }: Props) {
   const width = COLUMN * names.length;
   const x = (sample: number) => COLUMN / 2 + COLUMN * sample;
   const y = (value: number) => EDGE + ((to - value) / (to - from)) * (HEIGHT - 2 * EDGE);
+  const mean = (sample: number) => (means[sample] == null ? '' : written(means[sample]));
   const points = (values: (number | null | undefined)[]) =>
     values.flatMap((value, sample) => (value == null ? [] : [`${x(sample)},${y(value)}`])).join(' ');
   return (
@@ -36,7 +41,7 @@ export function Lines({ title, names, rows, means, from, to, ends }: Props) {
         component="svg"
         viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
-        aria-label={`${title}: ${names.map((name, sample) => `${name} ${means[sample]?.toFixed(1) ?? 'none'}`).join(', ')}`}
+        aria-label={`${title}: ${names.map((name, sample) => `${name} ${mean(sample)}`).join(', ')}`}
         sx={{ width, maxWidth: '100%', height: 'auto', display: 'block' }}
       >
         {names.map((name, sample) => (
@@ -66,13 +71,13 @@ export function Lines({ title, names, rows, means, from, to, ends }: Props) {
           sx={{ fill: 'none', stroke: 'var(--mui-palette-text-primary)' }}
         />
         {means.map(
-          (mean, sample) =>
-            mean != null && (
+          (value, sample) =>
+            value != null && (
               <Box
                 component="circle"
                 key={sample}
                 cx={x(sample)}
-                cy={y(mean)}
+                cy={y(value)}
                 r={8}
                 sx={{ fill: armColour(sample) }}
               />
@@ -96,7 +101,7 @@ export function Lines({ title, names, rows, means, from, to, ends }: Props) {
               mx: 0.5,
             }}
           >
-            {name} {means[sample]?.toFixed(1)}
+            {name} {mean(sample)}
           </Typography>
         ))}
       </Box>

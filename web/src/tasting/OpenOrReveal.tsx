@@ -38,14 +38,15 @@ export function OpenOrReveal({ tasting }: { tasting: Tasting }) {
         {planned
           ? 'The table is set.'
           : there === sheets.length
-            ? `All ${sheets.length} sheets are in.`
+            ? there === 1
+              ? 'The one sheet is in.'
+              : `All ${sheets.length} sheets are in.`
             : `${there} of ${sheets.length} sheets are in.`}
       </Typography>
       {tasting.mine && (
         <Button
-          variant="contained"
+          variant={planned || there === sheets.length ? 'contained' : 'outlined'}
           size="large"
-          color={planned || there === sheets.length ? 'primary' : 'inherit'}
           disabled={act.isPending}
           onClick={() => (planned ? act.mutate('open') : setAsking(true))}
         >

@@ -15,7 +15,11 @@ export function Results({ tasting, result }: { tasting: Tasting; result: Result 
   const [first, ...rest] = result.verdicts;
   const names = tasting.samples.map(({ name }) => name);
   return (
-    <Box component="section" aria-label="What came of it" sx={{ display: 'grid', gap: 3, mb: 4 }}>
+    <Box
+      component="section"
+      aria-label="What came of it"
+      sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, mb: 4 }}
+    >
       <Box>
         <Typography sx={{ fontSize: '1.6rem', fontWeight: 640, lineHeight: 1.25, maxWidth: 940 }}>
           {first?.sentence ?? 'Nobody answered.'}
@@ -78,6 +82,7 @@ function Ranks({ names, result }: { names: string[]; result: Result }) {
       means={means}
       from={1}
       to={names.length}
+      written={(mean) => `${(names.length + 1 - mean).toFixed(1)}.`}
       ends={['last', 'best']}
     />
   );

@@ -18,7 +18,7 @@ export function Strengths({ strengths }: { strengths: Schema['StrengthsView'] })
         How many of a hundred tasters would like it more than what it is held against, over all tastings; the
         bar is what holds four times in five. Only what met at a table, or met the same, is compared.
       </Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 4 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' }, gap: 4 }}>
         <Groups title="Treatments" groups={strengths.treatments} />
         <Groups title="Methods" groups={strengths.methods} />
       </Box>
@@ -43,7 +43,12 @@ function Groups({ title, groups }: { title: string; groups: Group[] }) {
               key={other.name}
               sx={{
                 display: 'grid',
-                gridTemplateColumns: 'minmax(0, 1fr) 200px 132px',
+                gridTemplateColumns: {
+                  xs: 'minmax(0, 1fr) minmax(0, 1fr)',
+                  sm: 'minmax(0, 1fr) 180px 190px',
+                },
+                py: { xs: 0.5, sm: 0 },
+                '& > :last-child': { gridColumn: { xs: '1 / -1', sm: 'auto' } },
                 gap: 2,
                 alignItems: 'center',
                 minHeight: 34,

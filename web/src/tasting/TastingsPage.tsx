@@ -37,7 +37,7 @@ export default function TastingsPage() {
           each a number, and let six people say which they like more.
         </Typography>
       )}
-      <Box sx={{ display: 'grid', gap: 4 }}>
+      <Box sx={{ display: 'grid', gap: 4, gridTemplateColumns: 'minmax(0, 1fr)' }}>
         <Box component="section" aria-label="Tastings">
           {tastings.data.map((tasting) => (
             <Line key={tasting.id} tasting={tasting} />

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
 import type { Schema } from '../api/client';
@@ -113,7 +114,9 @@ function Tasted({ trial }: { trial: Trial }) {
     <Box sx={{ mt: 1.5 }}>
       {trial.tastings.map((tasting) => (
         <Typography key={tasting.id}>
-          <Link to={`/tastings/${tasting.id}`}>Tasted on {date(tasting.heldOn)}</Link>
+          <MuiLink component={Link} to={`/tastings/${tasting.id}`}>
+            Tasted on {date(tasting.heldOn)}
+          </MuiLink>
           {tasting.state === 'REVEALED'
             ? `: ${tasting.verdicts[0] ?? 'nobody answered.'}`
             : ': what came of it is not revealed yet.'}

@@ -68,6 +68,8 @@ class AccessIT {
                     "/guide",
                     "/treatments",
                     "/trials",
+                    "/tastings",
+                    "/tastings/new",
                     "/compare")) {
                 maren.visit(path);
                 maren.page

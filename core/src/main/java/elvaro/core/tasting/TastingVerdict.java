@@ -80,18 +80,21 @@ public record TastingVerdict(Strength strength, String phrase, String sentence) 
         return new TastingVerdict(
                 strength,
                 phrase,
-                "%s: %s %s than %s by %s (%s %%: %s to %s); p %s. %s"
+                "%s: %s (%s %%: %s to %s); p %s. %s"
                         .formatted(
                                 attribute,
-                                first,
-                                test.shift() < 0 ? "lower" : "higher",
-                                second,
-                                one(Math.abs(test.shift())),
+                                apart(first, test.shift(), second),
                                 percent(test.level()).replace(" %", ""),
                                 signed(test.interval().low()),
                                 signed(test.interval().high()),
                                 p(adjusted),
                                 said(strength)));
+    }
+
+    private static String apart(String first, double shift, String second) {
+        return shift == 0
+                ? "%s level with %s".formatted(first, second)
+                : "%s %s than %s by %s".formatted(first, shift < 0 ? "lower" : "higher", second, one(Math.abs(shift)));
     }
 
     private static String said(Strength strength) {

@@ -82,6 +82,7 @@ class DemoLoader implements ApplicationRunner {
     private final LookService looks;
     private final Weather weather;
     private final DemoTrials trials;
+    private final DemoTastings tastings;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final TransactionTemplate transaction;
@@ -103,6 +104,7 @@ class DemoLoader implements ApplicationRunner {
             LookService looks,
             Weather weather,
             DemoTrials trials,
+            DemoTastings tastings,
             WorkshopService workshops,
             CurrentWorkshop current,
             TransactionTemplate transaction,
@@ -122,6 +124,7 @@ class DemoLoader implements ApplicationRunner {
         this.looks = looks;
         this.weather = weather;
         this.trials = trials;
+        this.tastings = tastings;
         this.workshops = workshops;
         this.current = current;
         this.transaction = transaction;
@@ -174,6 +177,7 @@ class DemoLoader implements ApplicationRunner {
             buy(bought, rooms, hanging, people, random);
         }
         trials.fill(people);
+        tastings.fill(new Random(SEED));
         looked(random);
         Scenario.WISHES.forEach(wish -> purchases.put(new PlanForm(
                 Scenario.id(random),

@@ -215,7 +215,7 @@ class DemoTrials {
                         give(piece, arm.given(), people.get(blocks.size() % people.size()));
                     }
                 }
-                arms.add(new PastArm(named(asked.question() + arm.name()), arm.name(), arm.control(), blocks));
+                arms.add(new PastArm(arm(asked.question(), arm.name()), arm.name(), arm.control(), blocks));
             }
             Long seed = asked.arms().get(0).tags().size() > 1
                     ? (long) asked.question().hashCode()
@@ -231,6 +231,14 @@ class DemoTrials {
                     first,
                     arms));
         }
+    }
+
+    static UUID trial(String question) {
+        return named(question);
+    }
+
+    static UUID arm(String question, String name) {
+        return named(question + name);
     }
 
     private static UUID named(String what) {

@@ -1,11 +1,13 @@
 package elvaro.server.tasting;
 
+import elvaro.core.tasting.Servings;
 import elvaro.core.tasting.Servings.Plate;
 import elvaro.core.tasting.Servings.Serving;
 import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
@@ -52,18 +54,25 @@ class SheetService {
             throw Refusal.wrong("other-codes", "round", "There is no such round. Load the page again.");
         }
         List<TastingSample> samples = tastings.samplesOf(List.of(tasting.id()));
-        Plate plate = elvaro.core.tasting.Servings.plan(
+        Plate plate = Servings.plan(
                         tasting.kind(), samples.size(), tastings.places(tasting.id()), tasting.rounds(), tasting.seed())
                 .of(place.position(), form.round());
+        keep(sheetId, place, plate, tasting, samples, form, clock.instant(), typedBy);
+    }
+
+    /** Writes a sheet and its words. */
+    void keep(
+            UUID sheetId,
+            TastingPlace place,
+            Plate plate,
+            Tasting tasting,
+            List<TastingSample> samples,
+            SheetForm form,
+            Instant at,
+            @Nullable UUID typedBy) {
         SheetAnswers answers = form.answering(tasting.kind(), tasting.attributes(), plate);
         TastingSheet sheet = new TastingSheet(
-                sheetId,
-                place,
-                form.round(),
-                answers,
-                form.knew(),
-                clock.instant().truncatedTo(ChronoUnit.MICROS),
-                typedBy);
+                sheetId, place, form.round(), answers, form.knew(), at.truncatedTo(ChronoUnit.MICROS), typedBy);
         entities.persist(sheet);
         entities.flush();
         for (Serving serving : plate.servings()) {
