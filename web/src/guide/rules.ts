@@ -126,6 +126,41 @@ export const ledgerWorking: [string, string][] = [
 ];
 
 /** How a trial is drawn and judged. */
+export const tastingWorking: [string, string][] = [
+  [
+    'Codes and order',
+    'Three digits, drawn from a seed that is kept, new ones for every round. Orders by Williams: each sample stands in each place, and follows each other one, equally often.',
+  ],
+  [
+    'What a panel can show',
+    'Exact chances. Five tasters or fewer cannot show a preference, whatever they say; six who all agree can. The numbers said to be needed show an effect four times in five.',
+  ],
+  [
+    'Which is liked more',
+    'The exact two-sided binomial test; P(better) is how likely most people would like it more, if nothing was known before. A taster has one voice, however many rounds. Roessler and others 1978.',
+  ],
+  [
+    'The odd one of three',
+    'Guessing finds a third. Each round is a try of its own. ISO 4120.',
+  ],
+  [
+    'Three to six in order',
+    'Friedman’s test, by all permutations while the panel is small, else by χ². Pairs by who put which first, raised by Holm for their number.',
+  ],
+  [
+    'Scores',
+    'Wilcoxon’s signed ranks, exact up to 25 tasters; the shift and its interval by Hodges and Lehmann. Liking is tested by itself, the rest share the chance of being fooled.',
+  ],
+  [
+    'What is liked over all tastings',
+    'Bradley and Terry’s strengths, drawn a little towards even, with what holds four times in five. Only what met at a table, or met the same, is compared.',
+  ],
+  [
+    'Cooked alike',
+    'A slab in a stirred bath by Fourier’s series, until the core is within half a degree of the bath, from 4 °C. Over open heat only a thermometer tells. Cores more than 2 degrees apart weaken a tasting.',
+  ],
+];
+
 export const trialWorking: [string, string][] = [
   [
     'The draw',

@@ -31,10 +31,15 @@ public record TastingVerdict(Strength strength, String phrase, String sentence) 
                         .formatted(better, phrase, p(preference.p()), undecided, said(preference.strength())));
     }
 
-    /** From the first one's side: {@code liked more by 2 of 7 (P(better) 0.14)}. */
+    /** From the first one's side: {@code liked less by 5 of 7 (P(better) 0.14)}. */
     static String liking(Preference preference) {
-        return "liked more by %d of %d (P(better) %s)"
-                .formatted(preference.first(), preference.decided(), two(preference.probabilityFirstBetter()));
+        boolean less = preference.second() > preference.first();
+        return "liked %s by %d of %d (P(better) %s)"
+                .formatted(
+                        less ? "less" : "more",
+                        less ? preference.second() : preference.first(),
+                        preference.decided(),
+                        two(preference.probabilityFirstBetter()));
     }
 
     /** @param shift of the scores for liking */

@@ -32,11 +32,6 @@ record Laid(
         return servings.of(place.position(), round);
     }
 
-    /** Whether everybody handed in everything. */
-    boolean complete() {
-        return sheets.size() == places.size() * tasting.rounds();
-    }
-
     TastingOutcome outcome() {
         Map<UUID, TastingPlace> byId = new HashMap<>();
         places.forEach(place -> byId.put(place.id(), place));
@@ -46,15 +41,22 @@ record Laid(
         return new TastingOutcome(tasting.kind(), names(), tasting.attributes(), decoded);
     }
 
+    /** Until the reveal only what the kitchen knows: who guessed is an answer, and who is missing may still come. */
     List<String> weakenedBy() {
-        List<String> knew = places.stream()
-                .filter(place -> sheets.stream()
-                        .anyMatch(sheet -> sheet.knew() && sheet.placeId().equals(place.id())))
-                .map(place -> place.taster().label())
-                .toList();
-        int missing = (int) places.stream()
-                .filter(place -> handedIn(place) < tasting.rounds())
-                .count();
+        boolean revealed = tasting.state() == TastingState.REVEALED;
+        List<String> knew = !revealed
+                ? List.of()
+                : places.stream()
+                        .filter(place -> sheets.stream()
+                                .anyMatch(
+                                        sheet -> sheet.knew() && sheet.placeId().equals(place.id())))
+                        .map(place -> place.taster().label())
+                        .toList();
+        int missing = !revealed
+                ? 0
+                : (int) places.stream()
+                        .filter(place -> handedIn(place) < tasting.rounds())
+                        .count();
         return Weakness.of(samples.stream().map(TastingSample::cooked).toList(), knew, places.size(), missing);
     }
 
