@@ -139,10 +139,7 @@ export const tastingWorking: [string, string][] = [
     'Which is liked more',
     'The exact two-sided binomial test; P(better) is how likely most people would like it more, if nothing was known before. A taster has one voice, however many rounds. Roessler and others 1978.',
   ],
-  [
-    'The odd one of three',
-    'Guessing finds a third. Each round is a try of its own. ISO 4120.',
-  ],
+  ['The odd one of three', 'Guessing finds a third. Each round is a try of its own. ISO 4120.'],
   [
     'Three to six in order',
     'Friedman’s test, by all permutations while the panel is small, else by χ². Pairs by who put which first, raised by Holm for their number.',

@@ -76,11 +76,36 @@ class DemoIT {
                 .map(JsonNode::asString)
                 .toList();
         assertThat(trials).hasSizeGreaterThan(8);
-        assertThat(conclusions).anyMatch(each -> each.contains(": shown less shrink"));
-        assertThat(conclusions).anyMatch(each -> each.contains(": no difference shown in shrink, trim"));
+        assertThat(conclusions).anyMatch(each -> each.contains("shown less shrink"));
+        assertThat(conclusions).anyMatch(each -> each.contains("no difference shown in shrink, trim"));
         assertThat(conclusions).anyMatch(each -> each.contains("an anecdote, nothing was done twice"));
         assertThat(trials.stream().filter(trial -> !trial.path("ended").asBoolean()))
                 .hasSizeGreaterThan(2);
+    }
+
+    @Test
+    void its_tastings_have_one_clear_answer_one_that_shows_nothing_and_one_that_still_goes_on() {
+        List<JsonNode> tastings =
+                maren.get("/api/tastings").body().valueStream().toList();
+        List<String> said = tastings.stream()
+                .map(tasting -> tasting.at("/verdicts/0/sentence").asString(""))
+                .toList();
+        assertThat(said).anyMatch(each -> each.endsWith("A difference is shown."));
+        assertThat(said).anyMatch(each -> each.endsWith("No difference is shown, which is not to say there is none."));
+        JsonNode open = tastings.stream()
+                .filter(tasting -> tasting.path("state").asString().equals("OPEN"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(open.path("sheets").asInt()).isEqualTo(4);
+        assertThat(open.path("sheetsAsked").asInt()).isEqualTo(6);
+        JsonNode rooms = tastings.stream()
+                .filter(tasting -> tasting.path("question").asString().startsWith("Room or locker"))
+                .map(tasting -> maren.get("/api/tastings/" + tasting.path("id").asString())
+                        .body())
+                .findFirst()
+                .orElseThrow();
+        assertThat(rooms.path("weakenedBy").toString()).contains("more than 2 degrees apart");
+        assertThat(maren.get("/api/trials").body().toString()).contains("liked less by 6 of 6");
     }
 
     @Test
