@@ -291,3 +291,30 @@ export const usePanelCheck = (body: Schema['TastingForm'] | null) =>
     retry: false,
     gcTime: 30_000,
   });
+
+export const useStock = () => useQuery({ queryKey: ['stock'], queryFn: () => answer(api.GET('/api/stock')) });
+
+export const usePacksOf = (pieceId: string) =>
+  useQuery({
+    queryKey: ['packs of', pieceId],
+    queryFn: () => answer(api.GET('/api/pieces/{pieceId}/packs', { params: { path: { pieceId } } })),
+  });
+
+export const usePack = (id: string) =>
+  useQuery({
+    queryKey: ['packs', id],
+    queryFn: () => answer(api.GET('/api/packs/{id}', { params: { path: { id } } })),
+  });
+
+export const useRecall = (lotId: string) =>
+  useQuery({
+    queryKey: ['recall', lotId],
+    queryFn: () => answer(api.GET('/api/lots/{id}/recall', { params: { path: { id: lotId } } })),
+  });
+
+export const useLabelSizes = () =>
+  useQuery({
+    queryKey: ['label sizes'],
+    queryFn: () => answer(api.GET('/api/label-sizes')),
+    staleTime: Infinity,
+  });

@@ -15,6 +15,7 @@ import { Page, Waiting } from '../kit/Page';
 import { percent, useUnits } from '../kit/units';
 import { Workings } from '../kit/Workings';
 import { EntryDialog } from '../piece/EntryDialog';
+import { Packs } from '../stock/Packs';
 import { DividedWeight } from './DividedWeight';
 import { FoundLedger } from './FoundLedger';
 import { Piles } from './Piles';
@@ -62,7 +63,10 @@ function Block({ bench }: { bench: Bench }) {
         }}
       >
         {closed ? (
-          <FoundLedger bench={bench} />
+          <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
+            <FoundLedger bench={bench} />
+            <Packs bench={bench} />
+          </Box>
         ) : (
           <Box sx={{ display: 'grid', gap: 2.5 }}>
             {card.coatGrams > 0 && (

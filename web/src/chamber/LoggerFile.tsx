@@ -76,6 +76,8 @@ export function LoggerFile({ chamberId, onClose }: { chamberId: string; onClose:
               onChange={(event) => {
                 const file = event.target.files?.[0];
                 if (file) {
+                  setForm(null); // nobody shall take the one before in while this one is read
+                  take.reset();
                   open.mutate(file);
                 }
               }}

@@ -17,6 +17,7 @@ import type { EntryKind } from './EntryPanel';
 import { Events } from './Events';
 import { HangDialog } from './HangDialog';
 import { PieceLog } from './PieceLog';
+import { LabelButton } from '../stock/LabelButton';
 import { Target } from './Target';
 import { AtTheTarget, DriftNotice, ExpectedAndFound, Reach } from './Ahead';
 import { ForecastCurve } from './ForecastCurve';
@@ -248,6 +249,7 @@ function Actions({ piece, onDo, onTreat, onHang }: ActionsProps) {
       <Button component={Link} to={`/lots/${card.lotId}`}>
         Its lot
       </Button>
+      {hanging && <LabelButton piece={card.id} />}
     </Box>
   );
 }

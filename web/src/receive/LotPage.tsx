@@ -62,6 +62,11 @@ function LotFacts({ lot, onEdit }: { lot: Lot; onEdit: () => void }) {
       <Button size="small" onClick={onEdit}>
         Correct
       </Button>
+      {lot.pieces.length > 0 && (
+        <Button size="small" component={Link} to={`/lots/${form.id}/recall`}>
+          What came of it
+        </Button>
+      )}
     </Typography>
   );
 }

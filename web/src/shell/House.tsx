@@ -38,6 +38,9 @@ const TastingsPage = lazy(() => import('../tasting/TastingsPage'));
 const NewTastingPage = lazy(() => import('../tasting/NewTastingPage'));
 const TastingPage = lazy(() => import('../tasting/TastingPage'));
 const SheetsPage = lazy(() => import('../tasting/SheetsPage'));
+const StockPage = lazy(() => import('../stock/StockPage'));
+const PackPage = lazy(() => import('../stock/PackPage'));
+const RecallPage = lazy(() => import('../stock/RecallPage'));
 const GuidePage = lazy(() => import('../guide/GuidePage'));
 
 const schemes = { LIGHT: 'light', DARK: 'dark', SYSTEM: 'system' } as const;
@@ -94,6 +97,9 @@ export function House() {
           <Route path="/tastings/new" element={<NewTastingPage />} />
           <Route path="/tastings/:id" element={<TastingPage />} />
           <Route path="/tastings/:id/sheets" element={<SheetsPage />} />
+          <Route path="/stock" element={<StockPage />} />
+          <Route path="/packs/:id" element={<PackPage />} />
+          <Route path="/lots/:id/recall" element={<RecallPage />} />
           <Route path="/guide" element={<GuidePage />} />
           <Route
             path="*"

@@ -4,7 +4,7 @@ import { NavLink } from 'react-router';
 import type { Schema } from '../api/client';
 import { Search } from './Search';
 
-const places = [
+const places: { to: string; label: string; wide?: boolean }[] = [
   { to: '/', label: 'Room' },
   { to: '/plan', label: 'Plan' },
   { to: '/receive', label: 'Receive' },
@@ -12,7 +12,9 @@ const places = [
   { to: '/look', label: 'Look' },
   { to: '/trials', label: 'Trials' },
   { to: '/tastings', label: 'Table' },
-  { to: '/compare', label: 'Compare' },
+  { to: '/stock', label: 'Stock' },
+  // At a desk only; a phone's rail has no room for more.
+  { to: '/compare', label: 'Compare', wide: true },
   { to: '/guide', label: 'Guide' },
   { to: '/settings', label: 'Settings' },
 ];
@@ -82,7 +84,7 @@ export function Rail({ me }: { me: Schema['Me'] }) {
               flex: 'none',
               px: { xs: 0, md: 2 },
               height: { xs: 44, md: 34 },
-              display: 'flex',
+              display: { xs: place.wide ? 'none' : 'flex', md: 'flex' },
               alignItems: 'center',
               position: 'relative',
               mt: { xs: 0, md: '8px' },

@@ -17,6 +17,7 @@ const keys: { key: string; does: string; to?: string }[] = [
   { key: 't', does: 'treatments and their doses', to: '/treatments' },
   { key: 'q', does: 'questions: the trials', to: '/trials' },
   { key: 'b', does: 'blind tastings: the table', to: '/tastings' },
+  { key: 's', does: 'stock: what is packed', to: '/stock' },
   { key: 'c', does: 'compare finished pieces', to: '/compare' },
   { key: 'g', does: 'the guide', to: '/guide' },
   { key: '/', does: 'find a piece by its tag' },

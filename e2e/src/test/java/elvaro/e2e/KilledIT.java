@@ -37,6 +37,8 @@ class KilledIT {
     private final AtomicInteger measured = new AtomicInteger();
     private String chamber;
     private Process launcher;
+    private final String tasting = UUID.randomUUID().toString();
+    private final List<Integer> handedIn = new java.util.concurrent.CopyOnWriteArrayList<>();
     private Path log;
 
     @BeforeEach
@@ -162,6 +164,50 @@ class KilledIT {
         return thread;
     }
 
+    /** A phone after the other hands its sheet in, until told to stop or all are in. */
+    private Thread tasteUntil(AtomicBoolean stop) {
+        Client host = signedIn();
+        host.must(host.put("/api/tastings/" + tasting, Client.tastingBody("PAIRED", 2, 200)));
+        host.must(host.put("/api/tastings/%s/open".formatted(tasting), Map.of("version", 0)));
+        List<String> tokens = host.get("/api/tastings/" + tasting)
+                .body()
+                .path("places")
+                .valueStream()
+                .map(place -> place.path("link").asString().substring("/t/".length()))
+                .toList();
+        Client phone = new Client(httpPort);
+        Thread thread = new Thread(() -> {
+            for (int place = 0; place < tokens.size() && !stop.get(); ) {
+                try {
+                    String sheet = "/taste/sheets/" + UUID.nameUUIDFromBytes(new byte[] {(byte) place});
+                    if (phone.phone("PUT", sheet, tokens.get(place), Client.sheetBody())
+                                    .status()
+                            == 204) {
+                        handedIn.add(++place);
+                    }
+                    House.pause(100);
+                } catch (RuntimeException | AssertionError connectionLost) {
+                    House.pause(50);
+                }
+            }
+        });
+        thread.start();
+        return thread;
+    }
+
+    private void assertEverySheetThatWasTakenInIsThere() {
+        List<Integer> arrived = signedIn()
+                .get("/api/tastings/" + tasting)
+                .body()
+                .path("places")
+                .valueStream()
+                .filter(place -> place.at("/arrived/0").asBoolean())
+                .map(place -> place.path("number").asInt())
+                .toList();
+        assertThat(handedIn).hasSizeGreaterThan(10);
+        assertThat(arrived).containsAll(handedIn);
+    }
+
     /** Every minute that was acknowledged is a point, and at most one more whose answer was lost. */
     private void assertEveryMeasuredMinuteIsThere() {
         Instant to = Instant.now();
@@ -215,6 +261,7 @@ class KilledIT {
         List<Thread> hands = weighUntil(stop);
         hands.add(hangUntil(stop));
         hands.add(measureUntil(stop));
+        hands.add(tasteUntil(stop));
         House.pause(3000);
         kill("run/db.pid");
         goOnByThemselves();
@@ -228,6 +275,7 @@ class KilledIT {
         assertEveryConfirmedEntryIsThere();
         assertEveryHungPlanIsThereAndNoneByHalf();
         assertEveryMeasuredMinuteIsThere();
+        assertEverySheetThatWasTakenInIsThere();
     }
 
     private void goOnByThemselves() {

@@ -179,6 +179,58 @@ class TastingsIT {
     }
 
     @Test
+    void three_are_put_in_order_words_are_found_again_and_a_guest_is_forgotten() {
+        House house = House.shop();
+        try (Visitor maren = Visitor.at(house).signedIn();
+                Visitor guest = Visitor.withPhone(house)) {
+            set(maren, "Which of three crusts?", List.of("Rhea the second"));
+            maren.choose("What the tasters are asked", "Three to six put in order");
+            maren.press("One sample more");
+            maren.fill("Sample 3", "Porcini");
+            maren.press("Set the table");
+            maren.press("Let the tasting begin");
+            guest.page.navigate(link(maren, "Rhea the second"));
+            guest.press("Begin");
+            List<String> codes = new ArrayList<>();
+            for (int plate = 0; plate < 3; plate++) {
+                if (plate > 0) {
+                    guest.sees("Rinse");
+                    guest.press("Next");
+                }
+                Locator heading = guest.page.getByRole(
+                        AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("^Taste ")));
+                codes.add(heading.textContent().replace("Taste ", ""));
+                guest.page
+                        .getByText("nutty", new Page.GetByTextOptions().setExact(true))
+                        .click();
+                guest.fill("Your own words for " + codes.get(plate), "wet slate number " + plate);
+                guest.press("Next");
+            }
+            guest.sees("Put them in order");
+            guest.press(codes.get(2));
+            guest.press("Next");
+            guest.reads("Put all of them in order.");
+            guest.press(codes.get(0));
+            guest.press("as good as the one above");
+            guest.press(codes.get(1));
+            assertThat(guest.overflow()).isZero();
+            guest.press("Next");
+            guest.press("Hand in");
+            guest.sees("Thank you");
+            maren.reads("The one sheet is in.");
+            maren.press("Reveal");
+            maren.press("Reveal it now");
+            maren.reads("nutty, wet slate number 2");
+            maren.go("Table");
+            maren.fill("Find a word tasters used", "SLATE number 1");
+            maren.reads("nutty, wet slate number 1");
+            maren.press("Forget Rhea the second");
+            maren.press("Forget the name");
+            maren.doesNotRead("Rhea the second");
+        }
+    }
+
+    @Test
     void paper_is_typed_in_and_the_kitchen_knows_when_to_start_what() {
         try (Visitor maren = Visitor.at(House.shop()).signedIn()) {
             set(maren, "Does paper count as well?", List.of("Bastian"));

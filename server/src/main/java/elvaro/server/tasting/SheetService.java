@@ -37,8 +37,10 @@ class SheetService {
      * @throws Refusal if the round was handed in already, the tasting is not open, or it answers something else
      */
     void take(UUID placeId, UUID sheetId, SheetForm form, @Nullable UUID typedBy) {
+        // The tasting first, as the reveal does, so that neither waits for the other.
+        Tasting tasting =
+                tastings.tastingOf(placeId).flatMap(tastings::share).orElseThrow(() -> Refusal.notFound("tasting"));
         TastingPlace place = tastings.lockPlace(placeId).orElseThrow(() -> Refusal.notFound("place"));
-        Tasting tasting = tastings.share(place.tastingId()).orElseThrow(() -> Refusal.notFound("tasting"));
         Optional<TastingSheet> before = tastings.sheetsOfPlace(placeId).stream()
                 .filter(sheet -> sheet.round() == form.round())
                 .findFirst();

@@ -43,11 +43,12 @@ class WorkshopsApartIT {
             String tasting,
             String sample,
             String place,
-            String taster) {
+            String taster,
+            String pack) {
         List<String> ids() {
             return List.of(
                     chamber, lot, hanging, pulled, entry, person, plan, device, scale, look, recipe, treatment, trial,
-                    tasting, sample, place, taster);
+                    tasting, sample, place, taster, pack);
         }
     }
 
@@ -101,7 +102,8 @@ class WorkshopsApartIT {
                 tasting,
                 table.at("/samples/0/id").asString(),
                 table.at("/places/0/id").asString(),
-                client.get("/api/tastings/tasters").body().at("/0/id").asString());
+                client.get("/api/tastings/tasters").body().at("/0/id").asString(),
+                client.packed());
     }
 
     private static Map<String, Object> trialBody(String one, String other) {
@@ -218,6 +220,20 @@ class WorkshopsApartIT {
         bodies.put(
                 "PUT /api/tastings/{id}/places/{placeId}/sheets/{sheetId}",
                 Map.of("round", 0, "ranks", Map.of(), "scores", Map.of(), "words", Map.of(), "knew", true));
+        bodies.put(
+                "PUT /api/pieces/{pieceId}/packs",
+                Map.of(
+                        "packs",
+                        List.of(Map.of(
+                                "id", UUID.randomUUID().toString(),
+                                "content", "STEAK",
+                                "grams", 100,
+                                "wrap", "VACUUM",
+                                "keeping", "FROZEN",
+                                "packedOn", "2026-01-20",
+                                "place", ""))));
+        bodies.put("PUT /api/packs/{id}/out/{outId}", Map.of("way", "SALE", "grams", 1, "words", "mine"));
+        bodies.put("PUT /api/packs/{id}/back/{outId}", Map.of("slip", house.pack(), "words", "mine"));
         bodies.put("PUT /api/recipes/{id}", Client.recipeBody());
         bodies.put("PUT /api/pieces/{pieceId}/treatments/{entryId}", Client.treatmentBody("SPIRIT_SPRAY"));
         bodies.put(
@@ -278,7 +294,8 @@ class WorkshopsApartIT {
                 "scales", house.scale(),
                 "recipes", house.recipe(),
                 "trials", house.trial(),
-                "tastings", pattern.contains("/tasters/") ? house.taster() : house.tasting());
+                "tastings", pattern.contains("/tasters/") ? house.taster() : house.tasting(),
+                "packs", house.pack());
         String id = ids.getOrDefault(pattern.split("/")[2], piece);
         return pattern.replace("{id}", id)
                         .replace("{pieceId}", piece)
@@ -295,10 +312,13 @@ class WorkshopsApartIT {
                         .replace("{sampleId}", house.sample())
                         .replace("{placeId}", house.place())
                         .replace("{sheetId}", UUID.randomUUID().toString())
+                        .replace("{outId}", UUID.randomUUID().toString())
                 + switch (pattern) {
                     case "/api/compare" -> "?pieces=" + house.hanging() + "," + house.pulled();
                     case "/api/pieces" -> "?tag=1";
                     case "/api/lots/{id}/split" -> "?grams=100";
+                    case "/api/labels" -> "?size=SHEET_70_37&packs=" + house.pack();
+                    case "/api/pieces/{pieceId}/hang-tag" -> "?size=SHEET_70_37";
                     case "/api/pieces/{id}/reach" -> "?shrinkPercent=10";
                     case "/api/chambers/{id}/record", "/api/chambers/{id}/record.csv" ->
                         "?from=2026-01-01&to=2026-02-01";
@@ -331,6 +351,9 @@ class WorkshopsApartIT {
                 "tasting_sheet",
                 "tasting_note",
                 "taster",
+                "pack",
+                "pack_out",
+                "pack_rule",
                 "decision",
                 "piece_plan",
                 "plan",

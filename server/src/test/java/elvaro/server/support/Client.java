@@ -342,6 +342,44 @@ public final class Client {
                 Map.entry("seasoning", "salt, 0.8 %")));
     }
 
+    /** A piece with 3000 g of steak, 400 g of usable trim and its bench closed; returns its id. */
+    public String cut() {
+        String chamber = chamber("Room " + UUID.randomUUID().toString().substring(0, 6), 100_000);
+        String piece = hang(chamber, 4000, 4000).get(0);
+        must(write(piece, entry("PULLED", 3800)));
+        must(write(piece, pile("STEAK", 3000)));
+        must(write(piece, pile("USABLE_TRIM", 400)));
+        must(write(piece, pile("DISCARD", 400)));
+        must(put("/api/bench/%s/close/%s".formatted(piece, UUID.randomUUID()), Map.of("answers", Map.of())));
+        return piece;
+    }
+
+    public static Map<String, Object> packBody(String content, int grams) {
+        return new java.util.HashMap<>(Map.of(
+                "id",
+                UUID.randomUUID().toString(),
+                "content",
+                content,
+                "grams",
+                grams,
+                "wrap",
+                "VACUUM",
+                "keeping",
+                "FROZEN",
+                "packedOn",
+                java.time.LocalDate.now().minusDays(1).toString(),
+                "place",
+                "long freezer, left"));
+    }
+
+    /** A pack of a piece of its own; returns its id. */
+    public String packed() {
+        return must(put("/api/pieces/%s/packs".formatted(cut()), Map.of("packs", List.of(packBody("STEAK", 1000)))))
+                .body()
+                .at("/0/id")
+                .asString();
+    }
+
     /** A taster's phone, which brings the token of its link. */
     public Answer phone(String method, String path, String token, Map<String, ?> body) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))

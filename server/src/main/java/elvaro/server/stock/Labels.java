@@ -1,0 +1,102 @@
+package elvaro.server.stock;
+
+import elvaro.server.piece.PieceCard;
+import elvaro.server.piece.PieceService;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.stock.LabelSheet.Label;
+import elvaro.server.stock.StockView.PackView;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** What stands on the labels of packs and on the tags of pieces. */
+@Component
+class Labels {
+    private static final DateTimeFormatter DAY =
+            DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM).withLocale(Locale.UK);
+
+    private final StockReading stock;
+    private final PieceService pieces;
+    private final WorkshopService workshops;
+
+    Labels(StockReading stock, PieceService pieces, WorkshopService workshops) {
+        this.stock = stock;
+        this.pieces = pieces;
+        this.workshops = workshops;
+    }
+
+    /** @param address of the application, as phones reach it */
+    byte[] ofPacks(Collection<UUID> ids, LabelSize size, String address) {
+        return LabelSheet.pdf(
+                stock.all(ids).stream().map(pack -> label(pack, address)).toList(), size);
+    }
+
+    private Label label(PackView pack, String address) {
+        List<String> lines = new ArrayList<>();
+        lines.add("%s, %s".formatted(pack.cutName(), pack.contentLabel().toLowerCase(Locale.ROOT)));
+        lines.add(kilograms(pack.leftGrams()) + price(pack));
+        if (pack.agedDays() != null) {
+            lines.add("aged %d days, piece %s".formatted(pack.agedDays(), pack.tag()));
+        }
+        lines.add("%s, %s, packed %s".formatted(pack.wrapLabel(), pack.keepingLabel(), day(pack.packedOn())));
+        if (pack.useBy() != null) {
+            lines.add("use by " + day(pack.useBy()));
+        }
+        if (pack.content() == Content.TRIM) {
+            lines.add("ground meat: cook through");
+        }
+        lines.add(workshops.mine().name());
+        return new Label("No. " + pack.number(), lines, address + "/packs/" + pack.id());
+    }
+
+    private String price(PackView pack) {
+        if (pack.pricePerKg() == null) {
+            return "";
+        }
+        String currency = workshops.settings().currency();
+        return ", %s %s/kg, %s %s"
+                .formatted(
+                        money(pack.pricePerKg()),
+                        currency,
+                        money(pack.pricePerKg() * pack.leftGrams() / 1000),
+                        currency);
+    }
+
+    /** What hangs on a piece. */
+    byte[] ofPiece(UUID pieceId, LabelSize size, String address) {
+        PieceCard card =
+                pieces.card(pieces.figures(List.of(pieces.find(pieceId).id())).get(0));
+        List<String> lines = new ArrayList<>();
+        lines.add(card.cutName());
+        lines.add(kilograms(card.greenGrams()) + " green");
+        if (card.hungOn() != null && card.targetDays() != null) {
+            lines.add("hung %s, %d days".formatted(day(card.hungOn()), card.targetDays()));
+            lines.add("pull " + day(card.hungOn().plusDays(card.targetDays())));
+        }
+        if (card.chamberName() != null) {
+            lines.add(card.chamberName());
+        }
+        lines.add(workshops.mine().name());
+        return LabelSheet.pdf(List.of(new Label(card.tag(), lines, address + "/pieces/" + card.id())), size);
+    }
+
+    private static String day(LocalDate day) {
+        return DAY.format(day);
+    }
+
+    private static String kilograms(int grams) {
+        return BigDecimal.valueOf(grams, 3).toPlainString() + " kg";
+    }
+
+    private static String money(double minor) {
+        return BigDecimal.valueOf(minor / 100).setScale(2, RoundingMode.HALF_UP).toPlainString();
+    }
+}

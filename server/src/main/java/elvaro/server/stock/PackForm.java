@@ -1,0 +1,33 @@
+package elvaro.server.stock;
+
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A pack to be made.
+ *
+ * @param grams net
+ * @param useBy by the workshop's own rule, or as somebody says; absent where there is none
+ * @param place where it is put, in words
+ */
+record PackForm(
+        @NotNull UUID id,
+        @NotNull(message = "Say what is in it.") Content content,
+
+        @NotNull
+        @Min(value = 1, message = "Enter what the scale shows.")
+        @Max(value = 100_000, message = "A pack weighs at most 100 kg.")
+        Integer grams,
+
+        @NotNull Wrap wrap,
+        @NotNull Keeping keeping,
+        @NotNull LocalDate packedOn,
+        @Nullable LocalDate useBy,
+
+        @NotNull @Size(max = 80, message = "Say it in fewer words.")
+        String place) {}

@@ -1,0 +1,73 @@
+package elvaro.server.stock;
+
+import elvaro.server.shared.WorkshopRow;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
+
+/** What was taken out of a pack. Written once; a slip is taken back by another row. */
+@Entity
+@Immutable
+@Table(name = "pack_out")
+@NullUnmarked
+class PackOut extends WorkshopRow {
+    private UUID packId;
+
+    @Enumerated(EnumType.STRING)
+    private Way way;
+
+    private int grams;
+    private String words;
+    private Instant happenedAt;
+    private UUID accountId;
+    private UUID takesBack;
+
+    protected PackOut() {}
+
+    /** @param takesBack the row that was a slip; absent where something goes out */
+    PackOut(UUID id, UUID packId, Way way, int grams, String words, Instant at, UUID by, @Nullable UUID takesBack) {
+        super(id);
+        this.packId = packId;
+        this.way = way;
+        this.grams = grams;
+        this.words = words.strip();
+        happenedAt = at;
+        accountId = by;
+        this.takesBack = takesBack;
+    }
+
+    UUID packId() {
+        return packId;
+    }
+
+    Way way() {
+        return way;
+    }
+
+    int grams() {
+        return grams;
+    }
+
+    String words() {
+        return words;
+    }
+
+    Instant happenedAt() {
+        return happenedAt;
+    }
+
+    UUID accountId() {
+        return accountId;
+    }
+
+    Optional<UUID> takesBack() {
+        return Optional.ofNullable(takesBack);
+    }
+}

@@ -1,0 +1,43 @@
+package elvaro.server.stock;
+
+import jakarta.persistence.LockModeType;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface PackRepository extends Repository<Pack, UUID> {
+    Optional<Pack> findById(UUID id);
+
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select p from Pack p where p.id = :id")
+    Optional<Pack> lock(UUID id);
+
+    @Query("select p from Pack p where p.id in :ids order by p.number")
+    List<Pack> all(Collection<UUID> ids);
+
+    @Query("select p from Pack p where p.pieceId in :pieceIds order by p.number")
+    List<Pack> ofPieces(Collection<UUID> pieceIds);
+
+    /** Packs that hold more than went out of them. */
+    @Query("select p from Pack p where p.grams > (select coalesce(sum(case when o.takesBack is null then o.grams else"
+            + " -o.grams end), 0) from PackOut o where o.packId = p.id) order by p.number")
+    List<Pack> inStock();
+
+    @Query("select coalesce(max(p.number), 0) from Pack p")
+    int lastNumber();
+
+    @Query("select o from PackOut o where o.packId in :packIds order by o.happenedAt, o.id")
+    List<PackOut> outsOf(Collection<UUID> packIds);
+
+    @Query("select o from PackOut o where o.id = :id")
+    Optional<PackOut> out(UUID id);
+
+    @Query("select r from PackRule r order by r.content, r.wrap, r.keeping")
+    List<PackRule> rules();
+
+    Pack save(Pack pack);
+}

@@ -1,0 +1,59 @@
+package elvaro.server.stock;
+
+import elvaro.server.shared.EditedRow;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.jspecify.annotations.NullUnmarked;
+
+/** For how many days the workshop lets such a pack be used. */
+@Entity
+@Table(name = "pack_rule")
+@Audited
+@NullUnmarked
+class PackRule extends EditedRow {
+    @Enumerated(EnumType.STRING)
+    private Content content;
+
+    @Enumerated(EnumType.STRING)
+    private Wrap wrap;
+
+    @Enumerated(EnumType.STRING)
+    private Keeping keeping;
+
+    private int days;
+
+    protected PackRule() {}
+
+    PackRule(UUID id, Content content, Wrap wrap, Keeping keeping, int days) {
+        super(id);
+        this.content = content;
+        this.wrap = wrap;
+        this.keeping = keeping;
+        this.days = days;
+    }
+
+    void last(int seenVersion, int newDays) {
+        mustStillBe(seenVersion);
+        days = newDays;
+    }
+
+    Content content() {
+        return content;
+    }
+
+    Wrap wrap() {
+        return wrap;
+    }
+
+    Keeping keeping() {
+        return keeping;
+    }
+
+    int days() {
+        return days;
+    }
+}

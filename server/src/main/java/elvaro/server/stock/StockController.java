@@ -1,0 +1,140 @@
+package elvaro.server.stock;
+
+import elvaro.server.stock.StockView.PackStory;
+import elvaro.server.stock.StockView.PackView;
+import elvaro.server.stock.StockView.RecallView;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+@RestController
+class StockController {
+    private final StockService service;
+    private final StockReading reading;
+    private final Labels labels;
+
+    StockController(StockService service, StockReading reading, Labels labels) {
+        this.service = service;
+        this.reading = reading;
+        this.labels = labels;
+    }
+
+    record PacksForm(
+            @NotEmpty(message = "Weigh a pack first.") @Size(max = 200, message = "At most 200 packs at once.")
+            List<@Valid PackForm> packs) {}
+
+    record OutForm(
+            @NotNull(message = "Say what for.") Way way,
+
+            @NotNull
+            @Min(value = 1, message = "Something must go out.")
+            @Max(value = 100_000, message = "A pack weighs at most 100 kg.")
+            Integer grams,
+
+            @NotNull @Size(max = 200, message = "Say it in fewer words.")
+            String words) {}
+
+    record OutBackForm(
+            @NotNull UUID slip,
+
+            @NotNull @Size(max = 200, message = "Say it in fewer words.")
+            String words) {}
+
+    /** @param days 0 for no rule */
+    record PackRuleForm(
+            @NotNull Content content,
+            @NotNull Wrap wrap,
+            @NotNull Keeping keeping,
+            @NotNull Integer version,
+
+            @NotNull
+            @Min(value = 0, message = "Days are not negative.")
+            @Max(value = 1000, message = "At most 1000 days.")
+            Integer days) {}
+
+    record LabelChoice(LabelSize size, String label) {}
+
+    @GetMapping("/api/stock")
+    StockView stock() {
+        return reading.stock();
+    }
+
+    /** The workshop's own rule of how long a pack is used. */
+    @PutMapping("/api/stock/rule")
+    StockView rule(@RequestBody @Valid PackRuleForm form) {
+        service.rule(form.content(), form.wrap(), form.keeping(), form.version(), form.days());
+        return reading.stock();
+    }
+
+    @GetMapping("/api/pieces/{pieceId}/packs")
+    List<PackView> ofPiece(@PathVariable UUID pieceId) {
+        return reading.ofPiece(pieceId);
+    }
+
+    /** Packs what a piece gave; packs that are there already stay as they are. */
+    @PutMapping("/api/pieces/{pieceId}/packs")
+    List<PackView> pack(@PathVariable UUID pieceId, @RequestBody @Valid PacksForm form) {
+        service.pack(pieceId, form.packs());
+        return reading.ofPiece(pieceId);
+    }
+
+    @GetMapping("/api/packs/{id}")
+    PackStory story(@PathVariable UUID id) {
+        return reading.story(id);
+    }
+
+    /** Takes out of a pack; sent again, it happens once. */
+    @PutMapping("/api/packs/{id}/out/{outId}")
+    PackStory takeOut(@PathVariable UUID id, @PathVariable UUID outId, @RequestBody @Valid OutForm form) {
+        service.takeOut(id, outId, form.way(), form.grams(), form.words());
+        return reading.story(id);
+    }
+
+    /** Takes a slip back. */
+    @PutMapping("/api/packs/{id}/back/{outId}")
+    PackStory takeBack(@PathVariable UUID id, @PathVariable UUID outId, @RequestBody @Valid OutBackForm form) {
+        service.takeBack(id, outId, form.slip(), form.words());
+        return reading.story(id);
+    }
+
+    /** Which packs came from a lot, and where they went. */
+    @GetMapping("/api/lots/{id}/recall")
+    RecallView recall(@PathVariable UUID id) {
+        return reading.recall(id);
+    }
+
+    @GetMapping("/api/label-sizes")
+    List<LabelChoice> sizes() {
+        return Arrays.stream(LabelSize.values())
+                .map(size -> new LabelChoice(size, size.label()))
+                .toList();
+    }
+
+    @GetMapping(path = "/api/labels", produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] labels(@RequestParam List<UUID> packs, @RequestParam LabelSize size) {
+        return labels.ofPacks(packs, size, address());
+    }
+
+    @GetMapping(path = "/api/pieces/{pieceId}/hang-tag", produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] tag(@PathVariable UUID pieceId, @RequestParam LabelSize size) {
+        return labels.ofPiece(pieceId, size, address());
+    }
+
+    private static String address() {
+        return ServletUriComponentsBuilder.fromCurrentContextPath().toUriString();
+    }
+}

@@ -1,0 +1,20 @@
+package elvaro.server.stock;
+
+/** What a pack, or part of it, was taken out for. */
+public enum Way {
+    SALE("sold"),
+    TABLE("eaten here"),
+    TASTING("tasted"),
+    GRIND("ground"),
+    DISCARD("thrown away");
+
+    private final String label;
+
+    Way(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
+}

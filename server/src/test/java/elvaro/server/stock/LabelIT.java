@@ -1,0 +1,139 @@
+package elvaro.server.stock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elvaro.server.support.Client;
+import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import tools.jackson.databind.JsonNode;
+
+/** Labels as a printer and a phone's camera find them: read back by poppler and zbar, which are not ours. */
+@ExtendWith(RunningApp.class)
+class LabelIT {
+    @TempDir
+    Path folder;
+
+    private static JsonNode packed(Client client) {
+        String piece = client.cut();
+        return client.must(client.put(
+                        "/api/pieces/%s/packs".formatted(piece),
+                        Map.of("packs", List.of(Client.packBody("STEAK", 1234), Client.packBody("TRIM", 200)))))
+                .body();
+    }
+
+    private Path pdf(Client client, String path) throws IOException {
+        byte[] bytes = client.bytes("GET", path, new byte[0]).body();
+        return Files.write(folder.resolve("labels.pdf"), bytes);
+    }
+
+    private static String run(String... words) throws Exception {
+        Process process = new ProcessBuilder(words).redirectErrorStream(true).start();
+        String said = new String(process.getInputStream().readAllBytes());
+        process.waitFor();
+        return said;
+    }
+
+    private static String labels(JsonNode packs, LabelSize size) {
+        return "/api/labels?size=%s&packs=%s"
+                .formatted(
+                        size,
+                        packs.valueStream()
+                                .map(pack -> pack.path("id").asString())
+                                .collect(Collectors.joining(",")));
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void a_camera_reads_back_which_pack_each_label_is_of(LabelSize size) throws Exception {
+        Client client = RunningApp.newWorkshop().client();
+        JsonNode packs = packed(client);
+        Path pdf = pdf(client, labels(packs, size));
+        run(
+                "pdftoppm",
+                "-r",
+                "300",
+                "-png",
+                pdf.toString(),
+                folder.resolve("page").toString());
+        StringBuilder read = new StringBuilder();
+        try (Stream<Path> pages = Files.list(folder)) {
+            for (Path page :
+                    pages.filter(each -> each.toString().endsWith(".png")).toList()) {
+                read.append(run("zbarimg", "--quiet", "--raw", page.toString()));
+            }
+        }
+        for (JsonNode pack : packs) {
+            assertThat(read.toString())
+                    .contains("http://127.0.0.1:%d/packs/%s"
+                            .formatted(RunningApp.port(), pack.path("id").asString()));
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void a_page_is_as_large_as_the_label_or_the_sheet(LabelSize size) throws Exception {
+        Client client = RunningApp.newWorkshop().client();
+        String info = run("pdfinfo", pdf(client, labels(packed(client), size)).toString());
+        String[] points = info.lines()
+                .filter(line -> line.startsWith("Page size:"))
+                .findFirst()
+                .orElseThrow()
+                .replaceAll("[^0-9. x]", "")
+                .strip()
+                .split(" *x *");
+        double width = size.isSheet() ? 210 : size.width();
+        double height = size.isSheet() ? 297 : size.height();
+        assertThat(Double.parseDouble(points[0]) * 25.4 / 72).isCloseTo(width, within(0.2));
+        assertThat(Double.parseDouble(points[1].split(" ")[0]) * 25.4 / 72).isCloseTo(height, within(0.2));
+        assertThat(info).contains(size.isSheet() ? "Pages:           1" : "Pages:           2");
+    }
+
+    @Test
+    void what_stands_on_it_is_what_was_weighed_and_worked_out(Someone owner) throws Exception {
+        Client client = owner.client();
+        JsonNode packs = packed(client);
+        Path pdf = pdf(client, labels(packs, LabelSize.THERMAL_100_50));
+        String text = run("pdftotext", "-layout", pdf.toString(), "-");
+        double perKg = packs.at("/0/pricePerKg").asDouble() / 100;
+        assertThat(text)
+                .contains("No. " + packs.at("/0/number").asInt())
+                .contains("1.234 kg, %.2f EUR/kg, %.2f EUR".formatted(perKg, perKg * 1.234))
+                .contains("vacuum, frozen, packed")
+                .contains("ground meat: cook through")
+                .contains("Test shop");
+    }
+
+    @Test
+    void a_tag_hangs_on_a_piece_and_opens_it(Someone owner) throws Exception {
+        Client client = owner.client();
+        String piece = client.hang(client.chamber("North Room", 100_000), 4000).get(0);
+        Path pdf = pdf(client, "/api/pieces/%s/hang-tag?size=THERMAL_62_29".formatted(piece));
+        assertThat(run("pdftotext", pdf.toString(), "-")).contains("4.000 kg green", "North Room");
+        run(
+                "pdftoppm",
+                "-r",
+                "300",
+                "-png",
+                pdf.toString(),
+                folder.resolve("tag").toString());
+        assertThat(run(
+                        "zbarimg",
+                        "--quiet",
+                        "--raw",
+                        folder.resolve("tag-1.png").toString()))
+                .contains("/pieces/" + piece);
+    }
+}

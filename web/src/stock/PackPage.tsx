@@ -1,0 +1,200 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import MuiLink from '@mui/material/Link';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import { Link, useParams } from 'react-router';
+import { answer, api, type Schema } from '../api/client';
+import { refresh, usePack } from '../api/queries';
+import { newId } from '../kit/drafts';
+import { Figure } from '../kit/Figure';
+import { ProblemNotice } from '../kit/Notices';
+import { Page, Waiting } from '../kit/Page';
+import { date, moment, useUnits } from '../kit/units';
+import { WeightField } from '../kit/WeightField';
+import { LabelButton } from './LabelButton';
+import { ways, type Way } from './words';
+
+type Story = Schema['PackStory'];
+
+/** A pack from the animal to where it went, and taking out of it. */
+export default function PackPage() {
+  const { id = '' } = useParams();
+  const story = usePack(id);
+  if (!story.data) {
+    return <Waiting failure={story.error} />;
+  }
+  return <Told key={id} story={story.data} />;
+}
+
+function Told({ story }: { story: Story }) {
+  const units = useUnits();
+  const { pack } = story;
+  return (
+    <Page
+      title={`Pack ${pack.number}`}
+      aside={
+        <Typography sx={{ color: 'text.secondary' }}>
+          {pack.contentLabel}, {pack.cutName}
+        </Typography>
+      }
+    >
+      <Box sx={{ display: 'grid', gap: 3, maxWidth: 860 }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))', gap: 2.5 }}>
+          <Figure name="Left" note={`of ${units.weight(pack.grams)}`} big>
+            {pack.leftGrams === 0 ? 'nothing' : units.weight(pack.leftGrams)}
+          </Figure>
+          <Figure
+            name="Use by"
+            note={pack.daysLeft == null ? 'your workshop has no rule for it' : 'by your own rule'}
+            big
+          >
+            {pack.useBy == null ? 'not said' : date(pack.useBy)}
+          </Figure>
+          <Figure name="To ask" note="cost and margin" big>
+            {pack.pricePerKg == null ? 'not known' : units.pricePer(pack.pricePerKg)}
+          </Figure>
+        </Box>
+        <Box component="ol" aria-label="From the animal" sx={{ m: 0, pl: 2.5, '& li': { py: 0.3 } }}>
+          <li>
+            <MuiLink component={Link} to={`/lots/${pack.lotId}`}>
+              Lot {story.lotNumber}
+            </MuiLink>
+            {story.supplier && ` from ${story.supplier}`}
+            {story.sourceTag && `, ${story.sourceTag}`}
+          </li>
+          <li>
+            <MuiLink component={Link} to={`/bench/${pack.pieceId}`}>
+              Piece {pack.tag}
+            </MuiLink>
+            {pack.agedDays != null && `, aged ${pack.agedDays} days`}
+          </li>
+          <li>
+            Packed on {date(pack.packedOn)} by {story.by}, {pack.wrapLabel}, {pack.keepingLabel}
+            {pack.place && `, ${pack.place}`}
+          </li>
+          {story.outs.map((out) => (
+            <Out key={out.id} out={out} packId={pack.id} />
+          ))}
+        </Box>
+        {pack.leftGrams > 0 && <TakeOut key={pack.leftGrams} pack={pack} />}
+        <Box className="no-print" sx={{ display: 'flex', gap: 1 }}>
+          {pack.leftGrams > 0 && <LabelButton packs={[pack.id]} />}
+          <Button component={Link} to={`/lots/${pack.lotId}/recall`}>
+            What else came from lot {story.lotNumber}
+          </Button>
+        </Box>
+      </Box>
+    </Page>
+  );
+}
+
+function Out({ out, packId }: { out: Schema['OutView']; packId: string }) {
+  const units = useUnits();
+  const [id] = useState(newId);
+  const back = useMutation({
+    mutationFn: () =>
+      answer(
+        api.PUT('/api/packs/{id}/back/{outId}', {
+          params: { path: { id: packId, outId: id } },
+          body: { slip: out.id, words: '' },
+        }),
+      ),
+    onSuccess: refresh,
+  });
+  return (
+    <li>
+      <Box component="span" sx={{ textDecoration: out.slip ? 'line-through' : 'none' }}>
+        {units.weight(out.grams)} {out.wayLabel}
+        {out.words && `, ${out.words}`}
+      </Box>{' '}
+      <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>
+        {moment(out.at)}, {out.by}
+        {out.slip && '; taken back'}
+      </Typography>
+      {!out.slip && (
+        <Button
+          className="no-print"
+          size="small"
+          color="inherit"
+          aria-label={`Take back ${units.weight(out.grams)} ${out.wayLabel}`}
+          disabled={back.isPending}
+          onClick={() => back.mutate()}
+        >
+          Take back
+        </Button>
+      )}
+      <ProblemNotice failure={back.error} />
+    </li>
+  );
+}
+
+function TakeOut({ pack }: { pack: Schema['PackView'] }) {
+  const units = useUnits();
+  const [id] = useState(newId);
+  const [way, setWay] = useState<Way>('SALE');
+  const [weight, setWeight] = useState(units.weightForField(pack.leftGrams));
+  const [words, setWords] = useState('');
+  const take = useMutation({
+    mutationFn: () =>
+      answer(
+        api.PUT('/api/packs/{id}/out/{outId}', {
+          params: { path: { id: pack.id, outId: id } },
+          body: { way, grams: units.readWeight(weight) ?? 0, words },
+        }),
+      ),
+    onSuccess: refresh,
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    take.mutate();
+  };
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={submit}
+      className="no-print"
+      sx={{ display: 'grid', gap: 1.5 }}
+    >
+      <Typography variant="h2">Take out</Typography>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', sm: '160px 160px 1fr auto' },
+          gap: 1.5,
+          alignItems: 'start',
+        }}
+      >
+        <TextField
+          select
+          size="small"
+          label="What for"
+          value={way}
+          onChange={(event) => setWay(event.target.value as Way)}
+        >
+          {Object.entries(ways).map(([key, label]) => (
+            <MenuItem key={key} value={key}>
+              {label}
+            </MenuItem>
+          ))}
+        </TextField>
+        <WeightField size="small" label="How much" text={weight} onText={setWeight} />
+        <TextField
+          size="small"
+          label="To whom, or why"
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+          slotProps={{ htmlInput: { maxLength: 200 } }}
+        />
+        <Button type="submit" variant="contained" disabled={take.isPending || !units.readWeight(weight)}>
+          Take it out
+        </Button>
+      </Box>
+      <ProblemNotice failure={take.error} />
+    </Box>
+  );
+}

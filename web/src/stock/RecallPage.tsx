@@ -1,0 +1,78 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MuiLink from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { Link, useParams } from 'react-router';
+import { useRecall } from '../api/queries';
+import { HairTable } from '../kit/HairTable';
+import { Page, Waiting } from '../kit/Page';
+import { moment, useUnits } from '../kit/units';
+
+/** Which packs came from a lot, and where each went. */
+export default function RecallPage() {
+  const { id = '' } = useParams();
+  const units = useUnits();
+  const recall = useRecall(id);
+  if (!recall.data) {
+    return <Waiting failure={recall.error} />;
+  }
+  const { lotNumber, cutName, supplier, packs } = recall.data;
+  const left = packs.reduce((sum, { pack }) => sum + pack.leftGrams, 0);
+  return (
+    <Page
+      title={`What came of lot ${lotNumber}`}
+      aside={
+        <Typography sx={{ color: 'text.secondary' }}>
+          {cutName}
+          {supplier && `, ${supplier}`}
+        </Typography>
+      }
+    >
+      <Typography sx={{ fontSize: '1.25rem', fontWeight: 620, mb: 2 }}>
+        {packs.length === 0
+          ? 'Nothing of it was packed.'
+          : `${packs.length} ${packs.length === 1 ? 'pack' : 'packs'}; ${units.weight(left)} still here.`}
+      </Typography>
+      {packs.length > 0 && (
+        <HairTable label="Packs of the lot">
+          <thead>
+            <tr>
+              <th scope="col">Pack</th>
+              <th scope="col">What</th>
+              <th scope="col">Still here</th>
+              <th scope="col">Went</th>
+            </tr>
+          </thead>
+          <tbody>
+            {packs.map(({ pack, outs }) => (
+              <tr key={pack.id}>
+                <th scope="row">
+                  <MuiLink component={Link} to={`/packs/${pack.id}`}>
+                    {pack.number}
+                  </MuiLink>
+                </th>
+                <td>
+                  {pack.contentLabel} of {pack.tag}
+                </td>
+                <td>{pack.leftGrams === 0 ? 'nothing' : `${units.weight(pack.leftGrams)}, ${pack.place}`}</td>
+                <td>
+                  {outs
+                    .filter(({ slip }) => !slip)
+                    .map((out) => (
+                      <Box key={out.id}>
+                        {units.weight(out.grams)} {out.wayLabel}
+                        {out.words && `, ${out.words}`}, {moment(out.at)}
+                      </Box>
+                    ))}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </HairTable>
+      )}
+      <Button className="no-print" sx={{ mt: 2 }} variant="outlined" onClick={() => window.print()}>
+        Print
+      </Button>
+    </Page>
+  );
+}

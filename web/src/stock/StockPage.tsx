@@ -1,0 +1,72 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Schema } from '../api/client';
+import { useStock } from '../api/queries';
+import { Page, Waiting } from '../kit/Page';
+import { useUnits } from '../kit/units';
+import { LabelButton } from './LabelButton';
+import { PackTable } from './PackTable';
+import { Rules } from './Rules';
+
+/** What there is, what must go first, and how long by your own rule. */
+export default function StockPage() {
+  const stock = useStock();
+  if (!stock.data) {
+    return <Waiting failure={stock.error} />;
+  }
+  const soonestFirst = [...stock.data.packs].sort(
+    (one, other) => (one.daysLeft ?? Infinity) - (other.daysLeft ?? Infinity),
+  );
+  return (
+    <Page
+      title="Stock"
+      aside={soonestFirst.length > 0 && <LabelButton packs={soonestFirst.map(({ id }) => id)} />}
+    >
+      {soonestFirst.length === 0 ? (
+        <Typography sx={{ maxWidth: 560 }}>
+          Nothing is packed. When a bench is closed, its piles are packed there, and lie here until they go.
+        </Typography>
+      ) : (
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3 }}>
+          <Sums stock={stock.data} />
+          <PackTable packs={soonestFirst} today={stock.data.today} withPiece />
+        </Box>
+      )}
+      <Rules rules={stock.data.rules} />
+    </Page>
+  );
+}
+
+/** Each content as a bar of its weight. */
+function Sums({ stock }: { stock: Schema['StockView'] }) {
+  const units = useUnits();
+  const most = Math.max(...stock.sums.map(({ grams }) => grams));
+  return (
+    <Box component="ul" aria-label="In all" sx={{ m: 0, p: 0, listStyle: 'none', maxWidth: 720 }}>
+      {stock.sums.map((sum) => (
+        <Box
+          component="li"
+          key={sum.content}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '150px minmax(0, 1fr)',
+            gap: 2,
+            alignItems: 'center',
+            py: 0.4,
+          }}
+        >
+          <span>{sum.label}</span>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+            <Box
+              aria-hidden
+              sx={{ height: 18, bgcolor: 'part.steak', width: `${Math.max(1, (sum.grams / most) * 60)}%` }}
+            />
+            <Typography sx={{ fontWeight: 640, whiteSpace: 'nowrap' }}>
+              {units.weight(sum.grams)} in {sum.packs} {sum.packs === 1 ? 'pack' : 'packs'}
+            </Typography>
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,36 @@
+import { expect, test } from 'vitest';
+import { buildUnits } from '../kit/units';
+import { firstPack, lastDay, leftOnPile, packBodies, weightOf } from './draft';
+
+const units = buildUnits('KG', false, false, 'EUR');
+const rule = { content: 'STEAK', wrap: 'VACUUM', keeping: 'FROZEN', version: 0, days: 90 } as const;
+const text = {
+  ...firstPack('2026-01-30'),
+  weights: [
+    { ...weightOf(), text: '0.5' },
+    { ...weightOf(), text: '' },
+    { ...weightOf(), text: '0.42' },
+  ],
+};
+
+test('the last day follows from the rule of the workshop, or there is none', () => {
+  expect(lastDay(text, [rule])).toBe('2026-04-30');
+  expect(lastDay({ ...text, keeping: 'CHILLED' }, [rule])).toBe('');
+  expect(lastDay(text, [{ ...rule, days: 0 }])).toBe('');
+});
+
+test('every weight is a pack, a day that was entered goes before the rule, and empty fields are none', () => {
+  expect(packBodies(text, [rule], units).map(({ grams, useBy }) => [grams, useBy])).toEqual([
+    [500, '2026-04-30'],
+    [420, '2026-04-30'],
+  ]);
+  expect(packBodies({ ...text, useBy: '2026-02-10' }, [rule], units)[0]?.useBy).toBe('2026-02-10');
+});
+
+test('steaks and roasts come from one pile', () => {
+  const found = { steak: 3000, usableTrim: 400, fat: 0, bone: 0, discard: 600 };
+  expect(leftOnPile(text, found, [{ content: 'ROAST', grams: 1000 }], units)).toBe(1080);
+  expect(leftOnPile({ ...text, content: 'TRIM' }, found, [{ content: 'ROAST', grams: 1000 }], units)).toBe(
+    -520,
+  );
+});

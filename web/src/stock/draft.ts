@@ -1,0 +1,73 @@
+import dayjs from 'dayjs';
+import type { Schema } from '../api/client';
+import { newId } from '../kit/drafts';
+import type { Units } from '../kit/units';
+import { piles, type Content, type Keeping, type Wrap } from './words';
+
+/** Packs as they stand in the fields: each weight a pack. */
+export interface PackText {
+  content: Content;
+  wrap: Wrap;
+  keeping: Keeping;
+  packedOn: string;
+  useBy: string;
+  place: string;
+  weights: { id: string; text: string }[];
+}
+
+export const weightOf = () => ({ id: newId(), text: '' });
+
+export const firstPack = (today: string): PackText => ({
+  content: 'STEAK',
+  wrap: 'VACUUM',
+  keeping: 'FROZEN',
+  packedOn: today,
+  useBy: '',
+  place: '',
+  weights: [weightOf()],
+});
+
+/** The last day by the workshop's own rule; nothing where it has none. */
+export function lastDay(text: PackText, rules: Schema['RuleView'][]): string {
+  const rule = rules.find(
+    ({ content, wrap, keeping }) =>
+      content === text.content && wrap === text.wrap && keeping === text.keeping,
+  );
+  return rule && rule.days > 0 ? dayjs(text.packedOn).add(rule.days, 'day').format('YYYY-MM-DD') : '';
+}
+
+/** What a pile still holds, once what is packed and what stands in the fields is taken off. */
+export function leftOnPile(
+  text: PackText,
+  found: Schema['LedgerView']['piles'],
+  packed: { content: Content; grams: number }[],
+  units: Units,
+): number {
+  const pile = piles[text.content];
+  const before = packed
+    .filter(({ content }) => piles[content] === pile)
+    .reduce((sum, { grams }) => sum + grams, 0);
+  const now = text.weights.reduce((sum, each) => sum + (units.readWeight(each.text) ?? 0), 0);
+  return found[pile] - before - now;
+}
+
+export function packBodies(text: PackText, rules: Schema['RuleView'][], units: Units): Schema['PackForm'][] {
+  const useBy = text.useBy || lastDay(text, rules) || undefined;
+  return text.weights.flatMap(({ id, text: typed }) => {
+    const grams = units.readWeight(typed);
+    return grams === null || grams === 0
+      ? []
+      : [
+          {
+            id,
+            content: text.content,
+            grams,
+            wrap: text.wrap,
+            keeping: text.keeping,
+            packedOn: text.packedOn,
+            useBy,
+            place: text.place,
+          },
+        ];
+  });
+}
