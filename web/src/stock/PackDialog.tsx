@@ -4,7 +4,6 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
@@ -16,6 +15,7 @@ import { Caution, ProblemNotice } from '../kit/Notices';
 import { date, useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
 import { firstPack, lastDay, leftOnPile, packBodies, weightOf, type PackText } from './draft';
+import { Pick } from './Pick';
 import { contents, keepings, wraps } from './words';
 
 interface Props {
@@ -50,33 +50,24 @@ export function PackDialog({ bench, packed, stock, onClose }: Props) {
   };
   const left = leftOnPile(text, ledger.piles, packed, units);
   const byRule = lastDay(text, stock.rules);
-  const select = <K extends 'content' | 'wrap' | 'keeping'>(
-    key: K,
-    label: string,
-    choices: Record<PackText[K], string>,
-  ) => (
-    <TextField
-      select
-      size="small"
-      label={label}
-      value={text[key]}
-      onChange={(event) => change({ [key]: event.target.value } as Partial<PackText>)}
-    >
-      {(Object.keys(choices) as PackText[K][]).map((each) => (
-        <MenuItem key={each} value={each}>
-          {choices[each]}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="pack">
       <DialogTitle id="pack">Pack {card.tag}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         <FormGrid onSubmit={(event) => event.preventDefault()}>
-          {select('content', 'What', contents)}
-          {select('wrap', 'In', wraps)}
-          {select('keeping', 'Kept', keepings)}
+          <Pick
+            label="What"
+            value={text.content}
+            choices={contents}
+            onChange={(content) => change({ content })}
+          />
+          <Pick label="In" value={text.wrap} choices={wraps} onChange={(wrap) => change({ wrap })} />
+          <Pick
+            label="Kept"
+            value={text.keeping}
+            choices={keepings}
+            onChange={(keeping) => change({ keeping })}
+          />
           <TextField
             size="small"
             label="Where"

@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import MuiLink from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -16,6 +15,7 @@ import { Page, Waiting } from '../kit/Page';
 import { date, moment, useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
 import { LabelButton } from './LabelButton';
+import { Pick } from './Pick';
 import { ways, type Way } from './words';
 
 type Story = Schema['PackStory'];
@@ -54,7 +54,13 @@ function Told({ story }: { story: Story }) {
           >
             {pack.useBy == null ? 'not said' : date(pack.useBy)}
           </Figure>
-          <Figure name="To ask" note="cost and margin" big>
+          <Figure
+            name="To ask"
+            note={
+              pack.content === 'STEAK' || pack.content === 'ROAST' ? 'cost and margin' : 'as in your settings'
+            }
+            big
+          >
             {pack.pricePerKg == null ? 'not known' : units.pricePer(pack.pricePerKg)}
           </Figure>
         </Box>
@@ -169,19 +175,7 @@ function TakeOut({ pack }: { pack: Schema['PackView'] }) {
           alignItems: 'start',
         }}
       >
-        <TextField
-          select
-          size="small"
-          label="What for"
-          value={way}
-          onChange={(event) => setWay(event.target.value as Way)}
-        >
-          {Object.entries(ways).map(([key, label]) => (
-            <MenuItem key={key} value={key}>
-              {label}
-            </MenuItem>
-          ))}
-        </TextField>
+        <Pick label="What for" value={way} choices={ways} onChange={setWay} />
         <WeightField size="small" label="How much" text={weight} onText={setWeight} />
         <TextField
           size="small"

@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
@@ -9,6 +8,7 @@ import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
 import { Caution, ProblemNotice } from '../kit/Notices';
 import { readNumber } from '../kit/units';
+import { Pick } from './Pick';
 import { contents, keepings, wraps, type Content, type Keeping, type Wrap } from './words';
 
 /** How long the workshop itself lets packs be used. Elvaro has no rule of its own. */
@@ -52,48 +52,27 @@ export function Rules({ rules }: { rules: Schema['RuleView'][] }) {
           </Typography>
         ))}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
-        <TextField
-          select
-          size="small"
+        <Pick
           label="What"
           value={content}
-          onChange={(event) => choose(() => setContent(event.target.value as Content))}
-          sx={{ width: 180 }}
-        >
-          {Object.entries(contents).map(([key, label]) => (
-            <MenuItem key={key} value={key}>
-              {label}
-            </MenuItem>
-          ))}
-        </TextField>
-        <TextField
-          select
-          size="small"
+          choices={contents}
+          onChange={(next) => choose(() => setContent(next))}
+          width={180}
+        />
+        <Pick
           label="In"
           value={wrap}
-          onChange={(event) => choose(() => setWrap(event.target.value as Wrap))}
-          sx={{ width: 130 }}
-        >
-          {Object.entries(wraps).map(([key, label]) => (
-            <MenuItem key={key} value={key}>
-              {label}
-            </MenuItem>
-          ))}
-        </TextField>
-        <TextField
-          select
-          size="small"
+          choices={wraps}
+          onChange={(next) => choose(() => setWrap(next))}
+          width={130}
+        />
+        <Pick
           label="Kept"
           value={keeping}
-          onChange={(event) => choose(() => setKeeping(event.target.value as Keeping))}
-          sx={{ width: 130 }}
-        >
-          {Object.entries(keepings).map(([key, label]) => (
-            <MenuItem key={key} value={key}>
-              {label}
-            </MenuItem>
-          ))}
-        </TextField>
+          choices={keepings}
+          onChange={(next) => choose(() => setKeeping(next))}
+          width={130}
+        />
         <TextField
           size="small"
           label="Days"

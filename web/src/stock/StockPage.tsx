@@ -49,8 +49,8 @@ function Sums({ stock }: { stock: Schema['StockView'] }) {
           key={sum.content}
           sx={{
             display: 'grid',
-            gridTemplateColumns: '150px minmax(0, 1fr)',
-            gap: 2,
+            gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '150px minmax(0, 1fr)' },
+            columnGap: 2,
             alignItems: 'center',
             py: 0.4,
           }}
@@ -59,7 +59,12 @@ function Sums({ stock }: { stock: Schema['StockView'] }) {
           <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
             <Box
               aria-hidden
-              sx={{ height: 18, bgcolor: 'part.steak', width: `${Math.max(1, (sum.grams / most) * 60)}%` }}
+              sx={{
+                height: 18,
+                bgcolor: 'part.steak',
+                flex: 'none',
+                width: `${Math.max(1, (sum.grams / most) * 50)}%`,
+              }}
             />
             <Typography sx={{ fontWeight: 640, whiteSpace: 'nowrap' }}>
               {units.weight(sum.grams)} in {sum.packs} {sum.packs === 1 ? 'pack' : 'packs'}

@@ -70,6 +70,7 @@ class AccessIT {
                     "/treatments",
                     "/trials",
                     "/tastings",
+                    "/stock",
                     "/tastings/new",
                     "/compare")) {
                 maren.visit(path);

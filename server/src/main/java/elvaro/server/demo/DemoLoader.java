@@ -83,6 +83,7 @@ class DemoLoader implements ApplicationRunner {
     private final Weather weather;
     private final DemoTrials trials;
     private final DemoTastings tastings;
+    private final DemoPacks packs;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final TransactionTemplate transaction;
@@ -105,6 +106,7 @@ class DemoLoader implements ApplicationRunner {
             Weather weather,
             DemoTrials trials,
             DemoTastings tastings,
+            DemoPacks packs,
             WorkshopService workshops,
             CurrentWorkshop current,
             TransactionTemplate transaction,
@@ -125,6 +127,7 @@ class DemoLoader implements ApplicationRunner {
         this.weather = weather;
         this.trials = trials;
         this.tastings = tastings;
+        this.packs = packs;
         this.workshops = workshops;
         this.current = current;
         this.transaction = transaction;
@@ -178,6 +181,7 @@ class DemoLoader implements ApplicationRunner {
         }
         trials.fill(people);
         tastings.fill(new Random(SEED));
+        packs.fill(people, new Random(SEED + 1));
         looked(random);
         Scenario.WISHES.forEach(wish -> purchases.put(new PlanForm(
                 Scenario.id(random),

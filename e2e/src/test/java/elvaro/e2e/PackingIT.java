@@ -1,0 +1,80 @@
+package elvaro.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import elvaro.server.support.Client;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** From a closed bench to packs with labels, out over the counter, and back to the animal. */
+class PackingIT {
+
+    @Test
+    void a_cut_piece_is_packed_labelled_sold_and_traced() {
+        House house = House.shop();
+        Client hand = house.client();
+        hand.must(hand.signIn(House.OWNER, House.PASSWORD));
+        String piece = hand.cut();
+        try (Visitor maren = Visitor.at(house).signedIn()) {
+            maren.go("Stock");
+            maren.choose("Kept", "frozen");
+            maren.field("Days").fill("120");
+            maren.press("Keep the rule");
+            maren.reads("120 days");
+
+            maren.visit("/bench/" + piece);
+            maren.press("Pack it");
+            maren.reads("3.000 kg is left on the pile.");
+            maren.field("Where").fill("long freezer");
+            maren.field("Pack 1").fill("1.2");
+            maren.press("One pack more");
+            maren.field("Pack 2").fill("2.4");
+            maren.reads("0.600 kg more than the pile held.");
+            maren.page.getByRole(AriaRole.DIALOG).getByText("Pack it").click();
+            maren.reads("The packs hold 3.600 kg, but only 3.000 kg lay on the pile of steaks and roasts.");
+            maren.field("Pack 2").fill("0.9");
+            maren.reads("your own rule says");
+            assertThat(AccessIT.faults(maren.page)).isEmpty();
+            maren.page.getByRole(AriaRole.DIALOG).getByText("Pack it").click();
+            maren.reads("long freezer");
+
+            maren.press("Labels …");
+            String label = maren.page
+                    .getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(Pattern.compile("^62 × 29")))
+                    .getAttribute("href");
+            APIResponse pdf = maren.page.request().get(house.address + label);
+            assertThat(pdf.headers().get("content-type")).isEqualTo("application/pdf");
+            assertThat(new String(pdf.body(), 0, 5)).isEqualTo("%PDF-");
+            maren.page.keyboard().press("Escape");
+
+            maren.page
+                    .getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("1\\.200 kg")))
+                    .getByRole(AriaRole.LINK)
+                    .click();
+            maren.sees("Pack ");
+            maren.field("How much").fill("0.5");
+            maren.fill("To whom, or why", "market stall");
+            maren.press("Take it out");
+            maren.reads("0.500 kg sold, market stall");
+            maren.press("Take back 0.500 kg sold");
+            maren.reads("taken back");
+            assertThat(maren.field("How much")).hasValue("1.200");
+            maren.choose("What for", "tasted");
+            maren.press("Take it out");
+            maren.reads("nothing");
+            assertThat(AccessIT.faults(maren.page)).isEmpty();
+
+            maren.page
+                    .getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName(Pattern.compile("^What else came from lot")))
+                    .click();
+            maren.reads("2 packs; 0.900 kg still here.");
+            maren.reads("1.200 kg tasted");
+        }
+    }
+}
