@@ -93,6 +93,38 @@ class PanelPowerTest {
         assertThat(TastersNeeded.powerOfTriangle(triangle - 1, 0.4, 0.05)).isLessThan(0.8);
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "PAIRED | 2 | 6 | 1 | With 6 tasters, 6 must agree to be more than chance (5 %).",
+                "PAIRED | 2 | 1 | 1 | With 1 taster even 1 of 1 is no proof; 6 of 6 is.",
+                "PAIRED | 2 | 12 | 2 | With 12 tasters, 10 must agree to be more than chance (5 %).",
+                "TRIANGLE | 2 | 6 | 2 | With 12 tries, 8 right are more than guessing (5 %).",
+                "TRIANGLE | 2 | 2 | 1 | With 2 tries even all of them right is no proof: guessing does it often enough. 3 of 3 is.",
+                "RANKING | 3 | 9 | 1 | To tell one pair of the 3 apart, 9 of 9 must put them in the same order.",
+                "RANKING | 4 | 6 | 1 | 6 tasters cannot tell single pairs of 6 apart; all 4 together may still differ.",
+                "SCORES | 2 | 6 | 1 | 'With 6 tasters a shift of the scores can be shown, if nearly all lean the same way.'",
+                "SCORES | 2 | 3 | 1 | With 3 tasters no shift of the scores can be shown; with 6 it can."
+            })
+    void what_it_can_show_is_said_in_plain_words(
+            TastingKind kind, int samples, int tasters, int rounds, String sentence) {
+        assertThat(PanelPower.of(kind, samples, tasters, rounds).sentences().get(0))
+                .isEqualTo(sentence);
+    }
+
+    /** The sentence holds: one who agrees less is not shown, and as many as are named are. */
+    @ParameterizedTest
+    @ValueSource(ints = {6, 7, 8, 9, 11, 14, 25})
+    void as_many_as_are_named_must_agree_and_one_fewer_is_not_enough(int tasters) {
+        int needed = Preference.needed(tasters, 0.05).orElseThrow();
+        assertThat(new Preference(needed, tasters - needed, 0).p()).isLessThan(0.05);
+        assertThat(new Preference(needed - 1, tasters - needed + 1, 0).p()).isGreaterThanOrEqualTo(0.05);
+        int right = Triangle.needed(tasters, 0.05).orElseThrow();
+        assertThat(new Triangle(right, tasters).p()).isLessThan(0.05);
+        assertThat(new Triangle(right - 1, tasters).p()).isGreaterThanOrEqualTo(0.05);
+    }
+
     private static double share(java.util.function.BooleanSupplier shown) {
         return IntStream.range(0, TIMES).filter(each -> shown.getAsBoolean()).count() / (double) TIMES;
     }

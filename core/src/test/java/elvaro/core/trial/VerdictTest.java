@@ -86,6 +86,30 @@ class VerdictTest {
     }
 
     @Test
+    void what_was_tasted_stands_first_with_what_it_costs_and_what_weakened_it_is_counted() {
+        Verdict cost = Verdict.ofCost(
+                Effect.of(blocks(Math.log(50), Math.log(52)), blocks(Math.log(52), Math.log(53.8))),
+                190,
+                "EUR",
+                "Honey",
+                "Plain");
+        Conclusion tasted = Conclusion.of(
+                "Honey",
+                "Plain",
+                List.of(cost),
+                List.of(),
+                List.of("liked more by 5 of 7 (P(better) 0.86)"),
+                List.of("Tove knew or guessed which was which."));
+        assertThat(tasted.sentence())
+                .startsWith("Honey against Plain: liked more by 5 of 7 (P(better) 0.86), 1.90 EUR a kg dearer; ");
+        assertThat(tasted.weakenedBy()).containsExactly("Tove knew or guessed which was which.");
+        assertThat(Conclusion.of("Honey", "Plain", List.of(), List.of(), List.of("told apart by 2 of 6"), List.of())
+                        .sentence())
+                .as("tasted before it was cut to the end")
+                .isEqualTo("Honey against Plain: told apart by 2 of 6.");
+    }
+
+    @Test
     void a_next_trial_changes_one_thing_within_what_is_possible() {
         Dose dose = new Dose(22, elvaro.core.treatment.Measure.GRAM, Dose.Basis.KILOGRAM);
         Course.Count sessions = Kind.COLD_SMOKE.course().count().orElseThrow();

@@ -131,6 +131,30 @@ class StockIT {
                 .isEqualTo(100);
     }
 
+    /** Two tablets at one bench weigh their packs in at once. */
+    @Test
+    void tablets_that_pack_at_once_do_not_pack_more_than_lay_there(Someone owner) throws Exception {
+        Client client = owner.client();
+        String piece = client.cut();
+        AtomicInteger packed = new AtomicInteger();
+        List<Thread> tablets = new ArrayList<>();
+        for (int tablet = 0; tablet < 6; tablet++) {
+            Thread thread = new Thread(() -> packed.addAndGet(
+                    packs(client, piece, List.of(Client.packBody("STEAK", 900))).status() == 200 ? 1 : 0));
+            thread.start();
+            tablets.add(thread);
+        }
+        for (Thread tablet : tablets) {
+            tablet.join();
+        }
+        assertThat(packed).hasValue(3);
+        JsonNode all = client.get("/api/pieces/%s/packs".formatted(piece)).body();
+        assertThat(all)
+                .extracting(pack -> pack.path("number").asInt())
+                .doesNotHaveDuplicates()
+                .hasSize(3);
+    }
+
     @Test
     void how_long_a_pack_is_used_is_the_workshops_own_rule(Someone owner) {
         Client client = owner.client();

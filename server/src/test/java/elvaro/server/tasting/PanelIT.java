@@ -138,6 +138,31 @@ class PanelIT {
         assertThat(met.at("/others/1/chance").asDouble()).isLessThan(0.5);
     }
 
+    @Test
+    void a_table_that_is_set_twice_at_once_is_one_table(Someone owner) throws Exception {
+        Client host = owner.client();
+        String id = UUID.randomUUID().toString();
+        Map<String, Object> body = of(host, List.of("Honey", "Plain"), 4);
+        AtomicInteger set = new AtomicInteger();
+        List<Thread> hands = new ArrayList<>();
+        for (int hand = 0; hand < 5; hand++) {
+            Thread thread = new Thread(() ->
+                    set.addAndGet(host.put("/api/tastings/" + id, body).status() == 200 ? 1 : 0));
+            thread.start();
+            hands.add(thread);
+        }
+        for (Thread hand : hands) {
+            hand.join();
+        }
+        assertThat(set).hasValue(5);
+        assertThat(host.get("/api/tastings").body()).hasSize(1);
+        assertThat(host.get("/api/tastings/tasters").body()).hasSize(4);
+        JsonNode one = host.get("/api/tastings/" + id).body();
+        assertThat(host.get("/api/tastings/" + id).body().path("plates"))
+                .as("drawn once, and the same at every reading")
+                .isEqualTo(one.path("plates"));
+    }
+
     /** Phones hand in while the host reveals: a sheet is in or refused, and none is taken in behind the reveal. */
     @Test
     void a_sheet_comes_before_the_reveal_or_not_at_all(Someone owner) throws Exception {
