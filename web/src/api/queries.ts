@@ -318,3 +318,15 @@ export const useLabelSizes = () =>
     queryFn: () => answer(api.GET('/api/label-sizes')),
     staleTime: Infinity,
   });
+
+/** The cheapest grind of what is there; the answer before stays until the next is there. */
+export const useBlend = (body: Schema['BlendForm'] | null) =>
+  useQuery({
+    queryKey: ['blend', body],
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/stock/blend', { body: body as Schema['BlendForm'], signal })),
+    enabled: body !== null,
+    placeholderData: (before) => before,
+    retry: false,
+    gcTime: 30_000,
+  });

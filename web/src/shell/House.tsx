@@ -39,6 +39,7 @@ const NewTastingPage = lazy(() => import('../tasting/NewTastingPage'));
 const TastingPage = lazy(() => import('../tasting/TastingPage'));
 const SheetsPage = lazy(() => import('../tasting/SheetsPage'));
 const StockPage = lazy(() => import('../stock/StockPage'));
+const BlendPage = lazy(() => import('../stock/BlendPage'));
 const PackPage = lazy(() => import('../stock/PackPage'));
 const RecallPage = lazy(() => import('../stock/RecallPage'));
 const GuidePage = lazy(() => import('../guide/GuidePage'));
@@ -98,6 +99,7 @@ export function House() {
           <Route path="/tastings/:id" element={<TastingPage />} />
           <Route path="/tastings/:id/sheets" element={<SheetsPage />} />
           <Route path="/stock" element={<StockPage />} />
+          <Route path="/stock/blend" element={<BlendPage />} />
           <Route path="/packs/:id" element={<PackPage />} />
           <Route path="/lots/:id/recall" element={<RecallPage />} />
           <Route path="/guide" element={<GuidePage />} />

@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
 import type { Schema } from '../api/client';
 import { useStock } from '../api/queries';
 import { Page, Waiting } from '../kit/Page';
@@ -20,7 +22,14 @@ export default function StockPage() {
   return (
     <Page
       title="Stock"
-      aside={soonestFirst.length > 0 && <LabelButton packs={soonestFirst.map(({ id }) => id)} />}
+      aside={
+        <Box className="no-print" sx={{ display: 'flex', gap: 1 }}>
+          {soonestFirst.length > 0 && <LabelButton packs={soonestFirst.map(({ id }) => id)} />}
+          <Button component={Link} to="/stock/blend">
+            Blend a grind
+          </Button>
+        </Box>
+      }
     >
       {soonestFirst.length === 0 ? (
         <Typography sx={{ maxWidth: 560 }}>

@@ -71,6 +71,7 @@ class AccessIT {
                     "/trials",
                     "/tastings",
                     "/stock",
+                    "/stock/blend",
                     "/tastings/new",
                     "/compare")) {
                 maren.visit(path);

@@ -77,4 +77,29 @@ class PackingIT {
             maren.reads("1.200 kg tasted");
         }
     }
+
+    @Test
+    void a_grind_is_blended_from_bought_meat_and_what_is_in_the_way_is_said() {
+        try (Visitor maren = Visitor.at(House.shop()).signedIn()) {
+            maren.go("Stock");
+            maren.page
+                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Blend a grind"))
+                    .click();
+            maren.sees("Blend a grind");
+            String[][] bought = {{"fresh shank", "5", "11", "95"}, {"fresh plate", "5", "8", "60"}};
+            for (int meat = 1; meat <= bought.length; meat++) {
+                maren.press("One meat more");
+                maren.field("Meat " + meat).fill(bought[meat - 1][0]);
+                maren.field("There is of " + meat).fill(bought[meat - 1][1]);
+                maren.fill("Price of " + meat, bought[meat - 1][2]);
+                maren.field("Lean of %d, %%".formatted(meat)).fill(bought[meat - 1][3]);
+            }
+            maren.reads("1.143 kg"); // (80 − 60)/(95 − 60) of 2 kg
+            maren.reads("0.857 kg");
+            maren.reads("cooked through");
+            maren.field("Lean, %").first().fill("97");
+            maren.reads("Nothing here is leaner than 95 % lean; 97 % cannot be reached.");
+            assertThat(AccessIT.faults(maren.page)).isEmpty();
+        }
+    }
 }

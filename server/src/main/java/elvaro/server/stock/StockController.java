@@ -1,5 +1,6 @@
 package elvaro.server.stock;
 
+import elvaro.server.stock.Blending.BlendView;
 import elvaro.server.stock.StockView.PackStory;
 import elvaro.server.stock.StockView.PackView;
 import elvaro.server.stock.StockView.RecallView;
@@ -15,6 +16,7 @@ import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -26,11 +28,13 @@ class StockController {
     private final StockService service;
     private final StockReading reading;
     private final Labels labels;
+    private final Blending blending;
 
-    StockController(StockService service, StockReading reading, Labels labels) {
+    StockController(StockService service, StockReading reading, Labels labels, Blending blending) {
         this.service = service;
         this.reading = reading;
         this.labels = labels;
+        this.blending = blending;
     }
 
     record PacksForm(
@@ -78,6 +82,12 @@ class StockController {
     StockView rule(@RequestBody @Valid PackRuleForm form) {
         service.rule(form.content(), form.wrap(), form.keeping(), form.version(), form.days());
         return reading.stock();
+    }
+
+    /** The cheapest grind of these; nothing is kept. */
+    @PostMapping("/api/stock/blend")
+    BlendView blend(@RequestBody @Valid BlendForm form) {
+        return blending.of(form);
     }
 
     @GetMapping("/api/pieces/{pieceId}/packs")

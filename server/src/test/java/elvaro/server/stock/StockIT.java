@@ -185,4 +185,67 @@ class StockIT {
         assertThat(recall.at("/packs/0/outs/0/words").asString()).isEqualTo("market stall");
         assertThat(recall.at("/packs/1/pack/leftGrams").asInt()).isEqualTo(200);
     }
+
+    private static Map<String, Object> source(String pack, String name, int grams, int price, int lean, int crust) {
+        Map<String, Object> source = new HashMap<>(Map.of(
+                "name", name, "grams", grams, "priceMinorPerKg", price, "leanPercent", lean, "crustPercent", crust));
+        source.put("packId", pack);
+        return source;
+    }
+
+    private static Map<String, Object> blend(int grams, int lean, int mostCrust, List<Map<String, Object>> sources) {
+        return Map.of(
+                "grams", grams,
+                "leanPercent", lean,
+                "mostCrustPercent", mostCrust,
+                "mostAgedFatPercent", 100,
+                "sources", sources);
+    }
+
+    /** Crust at 75 % lean, shank at 95, plate at 60: 5 % of the batch is crust, the rest is Pearson's square. */
+    @Test
+    void a_grind_is_worked_out_from_packs_and_bought_meat_and_says_what_binds(Someone owner) {
+        Client client = owner.client();
+        JsonNode trim = client.must(packs(client, client.cut(), List.of(Client.packBody("TRIM", 400))))
+                .body()
+                .at("/0");
+        String id = trim.path("id").asString();
+        List<Map<String, Object>> sources = List.of(
+                source(id, "trim", 0, 0, 75, 100),
+                source(null, "fresh shank", 10_000, 1100, 95, 0),
+                source(null, "fresh plate", 10_000, 1000, 60, 0));
+        JsonNode found = client.must(client.post("/api/stock/blend", blend(2000, 80, 5, sources)))
+                .body();
+        // 100 g of crust bring 75 g of lean; of 1900 g more, x·0.95 + (1900 − x)·0.60 = 1525 makes x = 1100.
+        assertThat(found.path("parts"))
+                .extracting(part -> part.path("grams").asInt())
+                .containsExactly(100, 1100, 800);
+        assertThat(found.at("/parts/0/name").asString())
+                .isEqualTo("pack %d, trim for grinding of %s"
+                        .formatted(trim.path("number").asInt(), trim.path("tag").asString()));
+        assertThat(found.path("binds").toString()).contains("No more crust than 5.0 %.");
+        assertThat(found.path("costMinor").asDouble())
+                .isEqualTo(
+                        0.1 * trim.path("pricePerKg").asDouble() + 1.1 * 1100 + 0.8 * 1000,
+                        org.assertj.core.data.Offset.offset(0.01));
+        assertThat(found.path("caution").asString()).contains("71 °C");
+
+        JsonNode not = client.must(client.post("/api/stock/blend", blend(2000, 99, 5, sources)))
+                .body();
+        assertThat(not.path("parts")).isEmpty();
+        assertThat(not.at("/binds/0").asString())
+                .isEqualTo("Nothing here is leaner than 95 % lean; 99 % cannot be reached.");
+        assertThat(client.post("/api/stock/blend", blend(2000, 80, 5, List.of(sources.get(0), sources.get(0))))
+                        .type())
+                .isEqualTo("twice");
+        assertThat(client.post(
+                                "/api/stock/blend",
+                                blend(
+                                        2000,
+                                        80,
+                                        5,
+                                        List.of(source(UUID.randomUUID().toString(), "x", 0, 0, 75, 0))))
+                        .status())
+                .isEqualTo(404);
+    }
 }

@@ -1,0 +1,101 @@
+package elvaro.server.stock;
+
+import elvaro.core.blend.Blend;
+import elvaro.core.blend.Stock;
+import elvaro.core.blend.Wanted;
+import elvaro.server.shared.Refusal;
+import elvaro.server.stock.BlendForm.SourceForm;
+import elvaro.server.stock.StockView.PackView;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The cheapest grind of what there is; nothing is kept. */
+@Service
+@Transactional(readOnly = true)
+class Blending {
+    /** From memory: USDA FSIS, Safe Minimum Internal Temperature Chart. */
+    private static final String CAUTION =
+            "Ground meat, and most of all with crust in it, is cooked through: a core of 71 °C."
+                    + " Local law and a licensed practitioner decide.";
+
+    private final StockReading stock;
+
+    Blending(StockReading stock) {
+        this.stock = stock;
+    }
+
+    /**
+     * What to weigh.
+     *
+     * @param parts of the batch, those that are in it; empty where it cannot be mixed
+     * @param binds what keeps it from being cheaper, or why it cannot be mixed
+     */
+    record BlendView(List<BlendPart> parts, double costMinor, double perKg, List<String> binds, String caution) {}
+
+    record BlendPart(@Nullable UUID packId, String name, int grams, double share) {}
+
+    BlendView of(BlendForm form) {
+        List<UUID> ids = form.sources().stream()
+                .map(SourceForm::packId)
+                .filter(Objects::nonNull)
+                .toList();
+        if (ids.stream().distinct().count() < ids.size()) {
+            throw Refusal.wrong("twice", "sources", "A pack stands there twice.");
+        }
+        Map<UUID, PackView> packs = ids.isEmpty()
+                ? Map.of()
+                : stock.all(ids).stream().collect(Collectors.toMap(PackView::id, Function.identity()));
+        List<Stock> stocks = form.sources().stream()
+                .map(source -> stock(source, source.packId() == null ? null : packs.get(source.packId())))
+                .toList();
+        Blend blend = Blend.of(
+                stocks,
+                new Wanted(
+                        form.grams(),
+                        form.leanPercent() / 100.0,
+                        form.mostCrustPercent() / 100.0,
+                        form.mostAgedFatPercent() / 100.0));
+        List<BlendPart> parts = new ArrayList<>();
+        for (int index = 0; index < blend.grams().size(); index++) {
+            int grams = (int) Math.round(blend.grams().get(index));
+            if (grams > 0) {
+                parts.add(new BlendPart(
+                        form.sources().get(index).packId(),
+                        stocks.get(index).name(),
+                        grams,
+                        blend.grams().get(index) / form.grams()));
+            }
+        }
+        return new BlendView(parts, blend.costMinor(), blend.costMinor() * 1000 / form.grams(), blend.binds(), CAUTION);
+    }
+
+    private static Stock stock(SourceForm source, @Nullable PackView pack) {
+        return pack == null
+                ? new Stock(
+                        source.name().strip(),
+                        source.grams(),
+                        source.priceMinorPerKg(),
+                        source.leanPercent() / 100.0,
+                        source.crustPercent() / 100.0,
+                        false)
+                : new Stock(
+                        "pack %d, %s of %s"
+                                .formatted(
+                                        pack.number(),
+                                        pack.contentLabel().toLowerCase(java.util.Locale.ROOT),
+                                        pack.tag()),
+                        pack.leftGrams(),
+                        pack.pricePerKg() == null ? 0 : pack.pricePerKg(),
+                        source.leanPercent() / 100.0,
+                        source.crustPercent() / 100.0,
+                        pack.agedDays() != null && pack.agedDays() > 0);
+    }
+}
