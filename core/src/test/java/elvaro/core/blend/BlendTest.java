@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
@@ -89,6 +90,29 @@ class BlendTest {
         return IntStream.range(0, stocks.size())
                 .mapToDouble(each -> blend.grams().get(each) * value.applyAsDouble(stocks.get(each)))
                 .sum();
+    }
+
+    /** More to choose from, or a wider limit, never makes it dearer. */
+    @RepeatedTest(30)
+    void more_room_is_never_dearer(RepetitionInfo turn) {
+        Random random = new Random(100 + turn.getCurrentRepetition());
+        List<Stock> stocks = IntStream.range(0, 4)
+                .mapToObj(each -> new Stock(
+                        "stock " + each,
+                        3000 + random.nextInt(3000),
+                        300 + random.nextInt(1000),
+                        0.45 + each * 0.15,
+                        each == 1 ? 1 : 0,
+                        each < 2))
+                .toList();
+        Blend narrow = Blend.of(stocks, new Wanted(4000, 0.75, 0.05, 0.15));
+        Blend wide = Blend.of(stocks, new Wanted(4000, 0.75, 0.2, 0.5));
+        List<Stock> more = new ArrayList<>(stocks);
+        more.add(stock("cheaper", 2000, 100, 0.75));
+        assertThat(narrow.canBeMixed()).isTrue();
+        assertThat(wide.costMinor()).isLessThanOrEqualTo(narrow.costMinor() + 1e-6);
+        assertThat(Blend.of(more, new Wanted(4000, 0.75, 0.05, 0.15)).costMinor())
+                .isLessThanOrEqualTo(narrow.costMinor() + 1e-6);
     }
 
     @Test

@@ -84,15 +84,25 @@ final class LabelSheet {
         }
     }
 
-    /** As large as asked, but no wider than there is room. */
+    /** As large as asked, but no wider than there is room; cut short where it would be too small to read. */
     private static void text(
             PdfContentByte canvas, BaseFont font, String words, float size, double left, float y, double roomMm) {
-        float fits = points(roomMm) / Math.max(0.001f, font.getWidthPoint(words, 1));
+        float room = points(roomMm);
+        float fits = room / Math.max(0.001f, font.getWidthPoint(words, 1));
+        float used = Math.max(SMALLEST, Math.min(size, fits));
         canvas.beginText();
-        canvas.setFontAndSize(font, Math.max(SMALLEST, Math.min(size, fits)));
+        canvas.setFontAndSize(font, used);
         canvas.setTextMatrix(points(left), y);
-        canvas.showText(words);
+        canvas.showText(shortened(font, words, used, room));
         canvas.endText();
+    }
+
+    private static String shortened(BaseFont font, String words, float size, float room) {
+        String shown = words;
+        for (int length = words.length() - 1; length > 0 && font.getWidthPoint(shown, size) > room; length--) {
+            shown = words.substring(0, length).strip() + "…";
+        }
+        return shown;
     }
 
     private static void code(PdfContentByte canvas, String address, double left, double bottom, double square)

@@ -109,6 +109,27 @@ class DemoIT {
     }
 
     @Test
+    void what_it_packed_came_off_the_piles_and_the_old_is_sold() {
+        JsonNode stock = maren.get("/api/stock").body();
+        assertThat(stock.path("packs")).isNotEmpty();
+        assertThat(stock.path("rules")).hasSize(3);
+        for (JsonNode piece : maren.get("/api/pieces/cut").body()) {
+            String id = piece.path("id").asString();
+            int steak = maren.get("/api/pieces/" + id)
+                    .body()
+                    .at("/ledger/piles/steak")
+                    .asInt();
+            int packed = maren.get("/api/pieces/%s/packs".formatted(id))
+                    .body()
+                    .valueStream()
+                    .filter(pack -> pack.path("content").asString().equals("STEAK"))
+                    .mapToInt(pack -> pack.path("grams").asInt())
+                    .sum();
+            assertThat(packed).isLessThanOrEqualTo(steak);
+        }
+    }
+
+    @Test
     void what_it_learnt_of_honey_rests_on_three_pairs_and_points_the_way_the_model_dries() {
         JsonNode honey = maren.get("/api/trials/lessons")
                 .body()

@@ -11,6 +11,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -135,5 +138,59 @@ class LabelIT {
                         "--raw",
                         folder.resolve("tag-1.png").toString()))
                 .contains("/pieces/" + piece);
+    }
+
+    /** Where poppler finds the words: none beyond the edge, none under the code. */
+    @ParameterizedTest
+    @EnumSource
+    void words_stay_on_the_label_however_long_they_are(LabelSize size) throws Exception {
+        Client client = RunningApp.newWorkshop().client();
+        Map<String, Object> settings = client.workshopBody();
+        settings.put("name", "The old dairy and farm butchery of the upper valley by the mill");
+        client.must(client.put("/api/workshop", settings));
+        JsonNode packs = packed(client);
+        String boxes =
+                run("pdftotext", "-bbox", pdf(client, labels(packs, size)).toString(), "-");
+        double points = 72 / 25.4;
+        Matcher word = Pattern.compile(
+                        "<word xMin=\"([0-9.]+)\" yMin=\"([0-9.]+)\" xMax=\"([0-9.]+)\" yMax=\"([0-9.]+)\">([^<]*)</word>")
+                .matcher(boxes);
+        int found = 0;
+        while (word.find()) {
+            found++;
+            double right = (Double.parseDouble(word.group(3)) / points - size.left()) % size.width();
+            double foot = (Double.parseDouble(word.group(4)) / points - size.top()) % size.height();
+            double code = Math.min(size.height() - 4, size.width() * 0.36);
+            assertThat(right).as(word.group(5) + " under the code").isLessThan(size.width() - code - 2);
+            assertThat(foot).as(word.group(5) + " off the foot").isBetween(1.0, size.height());
+        }
+        assertThat(found).isGreaterThan(30);
+    }
+
+    @Test
+    void labels_of_more_packs_than_a_sheet_holds_go_on_to_the_next(Someone owner) throws Exception {
+        Client client = owner.client();
+        String piece = client.cut();
+        List<Map<String, Object>> many =
+                Stream.generate(() -> Client.packBody("STEAK", 110)).limit(27).toList();
+        JsonNode packs = client.must(client.put("/api/pieces/%s/packs".formatted(piece), Map.of("packs", many)))
+                .body();
+        Path pdf = pdf(client, labels(packs, LabelSize.SHEET_70_37));
+        assertThat(run("pdfinfo", pdf.toString())).contains("Pages:           2");
+        String text = run("pdftotext", pdf.toString(), "-");
+        assertThat(Pattern.compile("No\\. (\\d+)").matcher(text).results().map(each -> each.group(1)))
+                .doesNotHaveDuplicates()
+                .hasSize(27);
+    }
+
+    @Test
+    void labels_of_a_pack_of_nobody_are_not_printed(Someone owner) {
+        Client client = owner.client();
+        assertThat(client.get("/api/labels?size=SHEET_70_37&packs=" + UUID.randomUUID())
+                        .status())
+                .isEqualTo(404);
+        assertThat(client.get("/api/labels?size=POSTER&packs=" + UUID.randomUUID())
+                        .status())
+                .isBetween(400, 499);
     }
 }
