@@ -14,7 +14,9 @@ import { bearer, useHandIn } from './handIn';
 import { blank, lacking, sheetOf, steps, type Draft, type Table } from './sheet';
 import { Taste } from './Taste';
 
-const LOOK_AGAIN_MS = 5000;
+/** Whether it has begun is looked for more often than whether it is over. */
+const BEFORE_MS = 4000;
+const MEANWHILE_MS = 12_000;
 
 /** A taster's own page: codes, one at a time, and nothing that tells what they are. */
 export default function TablePage() {
@@ -23,7 +25,8 @@ export default function TablePage() {
   const table = useQuery({
     queryKey: ['table', token],
     queryFn: () => answer(api.GET('/taste/sheets', { params: bearer(token) })),
-    refetchInterval: (query) => (ended(query.state.error) ? false : LOOK_AGAIN_MS),
+    refetchInterval: (query) =>
+      ended(query.state.error) ? false : query.state.data?.begun ? MEANWHILE_MS : BEFORE_MS,
     retry: false,
     gcTime: 0,
   });

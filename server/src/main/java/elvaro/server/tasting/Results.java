@@ -10,7 +10,6 @@ import elvaro.server.tasting.TastingView.OddView;
 import elvaro.server.tasting.TastingView.PairView;
 import elvaro.server.tasting.TastingView.RankingView;
 import elvaro.server.tasting.TastingView.ResultView;
-import elvaro.server.tasting.TastingView.SaidView;
 import elvaro.server.tasting.TastingView.ScoreView;
 import elvaro.server.tasting.TastingView.ShiftView;
 import elvaro.server.tasting.TastingView.TasterScores;
@@ -29,21 +28,17 @@ import org.springframework.stereotype.Component;
 @Component
 class Results {
     private final TastingRepository tastings;
+    private final Said said;
 
-    Results(TastingRepository tastings) {
+    Results(TastingRepository tastings, Said said) {
         this.tastings = tastings;
-    }
-
-    static List<SaidView> said(TastingOutcome outcome) {
-        return outcome.verdicts().stream()
-                .map(verdict -> new SaidView(verdict.strength(), verdict.sentence()))
-                .toList();
+        this.said = said;
     }
 
     ResultView of(Laid laid) {
         TastingOutcome outcome = laid.outcome();
         return new ResultView(
-                said(outcome),
+                said.of(laid),
                 choices(laid),
                 outcome.pairs().stream()
                         .filter(pair -> pair.preference().decided() > 0)

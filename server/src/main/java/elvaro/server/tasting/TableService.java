@@ -10,6 +10,8 @@ import elvaro.server.shared.RequestLimit;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
 import java.time.Clock;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -133,8 +135,9 @@ class TableService {
     private Known known(String token, String address) {
         Known known = database.sql("select p.id, p.tasting_id, p.workshop_id from tasting_place p"
                         + " join tasting t on t.id = p.tasting_id and t.workshop_id = p.workshop_id"
-                        + " where p.token = ? and t.state in ('PLANNED', 'OPEN')")
-                .param(token)
+                        + " where p.token = ? and t.state in ('PLANNED', 'OPEN')"
+                        + " and (t.opened_at is null or t.opened_at > ?)")
+                .params(token, LocalDateTime.ofInstant(clock.instant().minus(Tasting.OPEN_FOR), ZoneOffset.UTC))
                 .query((row, number) -> new Known(
                         UUID.fromString(row.getString(1)),
                         UUID.fromString(row.getString(2)),

@@ -17,10 +17,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class Tasted {
     private final TastingRepository tastings;
     private final Tables tables;
+    private final Said said;
 
-    Tasted(TastingRepository tastings, Tables tables) {
+    Tasted(TastingRepository tastings, Tables tables, Said said) {
         this.tastings = tastings;
         this.tables = tables;
+        this.said = said;
     }
 
     /**
@@ -55,7 +57,7 @@ public class Tasted {
                 .toList();
     }
 
-    private static TastedView view(Laid laid, UUID controlArm) {
+    private TastedView view(Laid laid, UUID controlArm) {
         Tasting tasting = laid.tasting();
         boolean revealed = tasting.state() == TastingState.REVEALED;
         TastingOutcome outcome = laid.outcome();
@@ -66,11 +68,7 @@ public class Tasted {
                 tasting.kind().label(),
                 tasting.state(),
                 laid.places().size(),
-                revealed
-                        ? outcome.verdicts().stream()
-                                .map(verdict -> verdict.sentence())
-                                .toList()
-                        : List.of(),
+                said.of(laid).stream().map(each -> each.sentence()).toList(),
                 revealed ? byArm(laid.samples(), outcome, controlArm) : Map.of(),
                 revealed ? laid.weakenedBy() : List.of());
     }

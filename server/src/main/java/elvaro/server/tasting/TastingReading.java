@@ -27,6 +27,7 @@ class TastingReading {
     private final TastingRepository tastings;
     private final Tables tables;
     private final Results results;
+    private final Said said;
     private final Cautions cautions;
     private final AccountService accounts;
     private final CurrentWorkshop current;
@@ -35,12 +36,14 @@ class TastingReading {
             TastingRepository tastings,
             Tables tables,
             Results results,
+            Said said,
             Cautions cautions,
             AccountService accounts,
             CurrentWorkshop current) {
         this.tastings = tastings;
         this.tables = tables;
         this.results = results;
+        this.said = said;
         this.cautions = cautions;
         this.accounts = accounts;
         this.current = current;
@@ -63,7 +66,7 @@ class TastingReading {
                 laid.places().size(),
                 laid.sheets().size(),
                 laid.places().size() * tasting.rounds(),
-                tasting.state() == TastingState.REVEALED ? Results.said(laid.outcome()) : List.of());
+                said.of(laid));
     }
 
     TastingView view(UUID id) {

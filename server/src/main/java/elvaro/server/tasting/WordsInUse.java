@@ -17,6 +17,9 @@ class WordsInUse {
     private static final int MOST = 16;
     private static final int LONGEST = 30;
 
+    /** Words go out of use. */
+    private static final int TASTINGS_BACK = 40;
+
     /** To begin with. Common practice, no source. */
     private static final List<String> FIRST = List.of(
             "nutty", "buttery", "beefy", "mushroom", "blue cheese", "sweet", "sour", "bitter", "metallic", "smoky");
@@ -34,6 +37,7 @@ class WordsInUse {
         List<java.util.UUID> revealed = tastings.newest().stream()
                 .filter(tasting -> tasting.state() == TastingState.REVEALED)
                 .map(Tasting::id)
+                .limit(TASTINGS_BACK)
                 .toList();
         Map<String, Long> used = revealed.isEmpty()
                 ? Map.of()

@@ -412,6 +412,20 @@ class TastingIT {
     }
 
     @Test
+    void a_table_its_host_forgot_is_closed_after_a_day_and_can_still_be_revealed(Someone owner, JdbcClient database) {
+        Client host = owner.client();
+        Set table = Set.open(host, Client.tastingBody("PAIRED", 2, 2));
+        host.must(table.hand(0, table.sheet(0, 0, "Honey", 6, 5)));
+        database.sql("update tasting set opened_at = opened_at - interval 25 hour where id = ?")
+                .param(table.id())
+                .update();
+        assertThat(table.hand(1, table.sheet(1, 0, "Honey", 6, 5)).type()).isEqualTo("unknown-link");
+        assertThat(host.phone("GET", "/taste/sheets", table.token(0), null).status())
+                .isEqualTo(401);
+        assertThat(table.reveal().at("/result/choices")).hasSize(1);
+    }
+
+    @Test
     void a_tasting_given_up_ends_its_links_and_is_no_longer_listed(Someone owner) {
         Client host = owner.client();
         Set table = Set.open(host, Client.tastingBody("PAIRED", 2, 2));
