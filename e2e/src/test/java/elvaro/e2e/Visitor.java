@@ -45,12 +45,12 @@ final class Visitor implements AutoCloseable {
     private final BrowserContext context;
     private final String address;
 
-    private Visitor(House house, int width, int height, ColorScheme scheme) {
+    private Visitor(House house, int width, int height) {
         address = house.address;
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
         context = BROWSER.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
-                .setColorScheme(scheme)
+                .setColorScheme(ColorScheme.LIGHT)
                 .setHasTouch(width < 600)
                 .setReducedMotion(ReducedMotion.REDUCE)
                 .setLocale("en-GB"));
@@ -72,15 +72,11 @@ final class Visitor implements AutoCloseable {
     }
 
     static Visitor at(House house) {
-        return new Visitor(house, 1280, 800, ColorScheme.LIGHT);
+        return new Visitor(house, 1280, 800);
     }
 
     static Visitor withPhone(House house) {
-        return new Visitor(house, 390, 844, ColorScheme.LIGHT);
-    }
-
-    static Visitor inTheColdRoom(House house) {
-        return new Visitor(house, 1280, 800, ColorScheme.DARK);
+        return new Visitor(house, 390, 844);
     }
 
     Visitor signedIn() {
