@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.ArrayList;
@@ -25,7 +26,7 @@ class AccessIT {
     private static List<String> faultsInBoth(Page page) {
         List<String> found = new ArrayList<>(faults(page));
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
-        page.waitForFunction("document.documentElement.getAttribute('data-scheme') === 'dark'");
+        PlaywrightAssertions.assertThat(page.locator("html")).hasAttribute("data-scheme", "dark");
         faults(page, new AxeBuilder(page).withRules(List.of("color-contrast")))
                 .forEach(fault -> found.add("in the dark: " + fault));
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));

@@ -89,8 +89,12 @@ class SheetService {
         }
     }
 
-    /** From paper, for a place of this tasting. */
+    /** From paper, for a place of this tasting; by its host, who alone knows which codes lie where. */
     void type(UUID tastingId, UUID placeId, UUID sheetId, SheetForm form, UUID typedBy) {
+        Tasting tasting = tastings.findById(tastingId).orElseThrow(() -> Refusal.notFound("tasting"));
+        if (!tasting.hostId().equals(typedBy)) {
+            throw Refusal.conflict("not-host", "Only the host of a tasting types paper sheets in.");
+        }
         tastings.placesOf(List.of(tastingId)).stream()
                 .filter(place -> place.id().equals(placeId))
                 .findFirst()

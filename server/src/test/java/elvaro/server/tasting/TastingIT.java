@@ -296,6 +296,9 @@ class TastingIT {
                                     UUID.randomUUID()),
                     sheet));
         }
+        String anyPlace = "/api/tastings/%s/places/%s/sheets/%s"
+                .formatted(table.id(), table.view().at("/places/0/id").asString(), UUID.randomUUID());
+        assertThat(owner.benchHand().put(anyPlace, Client.sheetBody()).type()).isEqualTo("not-host");
         JsonNode after = table.reveal();
         assertThat(after.at("/result/verdicts/0/sentence").asString()).startsWith("6 of 6 found the odd one");
         assertThat(after.at("/result/choices/0/typedIn").asBoolean()).isTrue();
