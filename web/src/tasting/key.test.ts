@@ -2,35 +2,30 @@ import { expect, test } from 'vitest';
 import type { Schema } from '../api/client';
 import { codesOf } from './Key';
 
+/** Codes with the samples they stand for, in the order they are eaten. */
+const plate = (place: number, round: number, served: [number, number][]): Schema['PlateView'] => ({
+  place,
+  round,
+  servings: served.map(([code, sample]) => ({ code, sample })),
+});
+
 const tasting = {
   plates: [
-    {
-      place: 1,
-      round: 0,
-      servings: [
-        { code: 412, sample: 0 },
-        { code: 709, sample: 1 },
-        { code: 183, sample: 0 },
-      ],
-    },
-    {
-      place: 2,
-      round: 0,
-      servings: [
-        { code: 709, sample: 1 },
-        { code: 365, sample: 1 },
-        { code: 412, sample: 0 },
-      ],
-    },
-    {
-      place: 1,
-      round: 1,
-      servings: [
-        { code: 951, sample: 0 },
-        { code: 274, sample: 1 },
-        { code: 826, sample: 0 },
-      ],
-    },
+    plate(1, 0, [
+      [412, 0],
+      [709, 1],
+      [183, 0],
+    ]),
+    plate(2, 0, [
+      [709, 1],
+      [365, 1],
+      [412, 0],
+    ]),
+    plate(1, 1, [
+      [951, 0],
+      [274, 1],
+      [826, 0],
+    ]),
   ],
 } as Schema['TastingView'];
 

@@ -1,5 +1,6 @@
 package elvaro.bench;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -94,7 +95,7 @@ public final class RoomAndCompare {
     }
 
     private static Map<String, Object> weighing() {
-        return Client.entry("WEIGHED", 3300);
+        return Bodies.entry("WEIGHED", 3300);
     }
 
     private static void report(String view, Result http, Result floor) {
@@ -123,10 +124,10 @@ public final class RoomAndCompare {
             cut.addAll(owner.hang(chambers.get(0), 4000, 4000));
         }
         for (String piece : cut) {
-            owner.must(owner.write(piece, Client.entry("PULLED", 3600)));
-            owner.must(owner.write(piece, Client.pile("STEAK", 2600)));
-            owner.must(owner.write(piece, Client.pile("USABLE_TRIM", 600)));
-            owner.must(owner.write(piece, Client.pile("DISCARD", 390)));
+            owner.must(owner.write(piece, Bodies.entry("PULLED", 3600)));
+            owner.must(owner.write(piece, Bodies.pile("STEAK", 2600)));
+            owner.must(owner.write(piece, Bodies.pile("USABLE_TRIM", 600)));
+            owner.must(owner.write(piece, Bodies.pile("DISCARD", 390)));
             owner.must(owner.put("/api/bench/" + piece + "/close/" + UUID.randomUUID(), Map.of("answers", Map.of())));
         }
         return String.join(",", cut);
@@ -140,13 +141,13 @@ public final class RoomAndCompare {
         for (int lot = 0; lot < pieces / 4; lot++) {
             String chamber = chambers.get(lot % 3).path("id").asString();
             String id = UUID.randomUUID().toString();
-            Map<String, Object> received = Client.lotBody(id, 4 * 3900);
+            Map<String, Object> received = Bodies.lotBody(id, 4 * 3900);
             received.put("cutCode", "rib-bone-in");
             received.put("receivedOn", day);
             owner.must(owner.post("/api/lots", received));
             List<Map<String, Object>> hung = new ArrayList<>();
             for (int piece = 0; piece < 4; piece++) {
-                Map<String, Object> body = Client.hangBody(UUID.randomUUID().toString(), chamber, 3900);
+                Map<String, Object> body = Bodies.hangBody(UUID.randomUUID().toString(), chamber, 3900);
                 body.put("hungOn", day);
                 body.put("targetDays", 60);
                 hung.add(body);
@@ -154,7 +155,7 @@ public final class RoomAndCompare {
             owner.must(owner.post("/api/lots/" + id + "/pieces", Map.of("pieces", hung, "answers", Map.of())));
             for (Map<String, Object> piece : hung) {
                 for (int weighedOn : WEIGHED_ON) {
-                    Map<String, Object> entry = Client.entry("WEIGHED", 3900 - (int) (95 * Math.sqrt(weighedOn)));
+                    Map<String, Object> entry = Bodies.entry("WEIGHED", 3900 - (int) (95 * Math.sqrt(weighedOn)));
                     entry.put("at", hungAt.plus(weighedOn, ChronoUnit.DAYS).toString());
                     owner.must(owner.write(String.valueOf(piece.get("id")), entry));
                 }

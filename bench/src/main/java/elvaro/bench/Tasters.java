@@ -1,5 +1,6 @@
 package elvaro.bench;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -91,7 +92,7 @@ public final class Tasters {
 
     private static JsonNode set(Client host) {
         String id = UUID.randomUUID().toString();
-        Map<String, Object> body = Client.tastingBody("PAIRED", 2, TASTERS);
+        Map<String, Object> body = Bodies.tastingBody("PAIRED", 2, TASTERS);
         body.put("rounds", ROUNDS);
         host.must(host.put("/api/tastings/" + id, body));
         host.must(host.put("/api/tastings/%s/open".formatted(id), Map.of("version", 0)));
@@ -102,7 +103,7 @@ public final class Tasters {
         JsonNode plate = table.at("/plates/%d/servings".formatted(round * TASTERS + taster));
         int first = plate.at("/0/code").asInt();
         int second = plate.at("/1/code").asInt();
-        Map<String, Object> sheet = Client.sheetBody();
+        Map<String, Object> sheet = Bodies.sheetBody();
         sheet.put("round", round);
         sheet.put("picked", taster % 3 == 0 ? first : second);
         sheet.put("scores", Map.of("liking", Map.of(first, 4, second, 6)));

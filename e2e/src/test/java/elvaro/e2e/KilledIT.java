@@ -2,6 +2,7 @@ package elvaro.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -98,7 +99,7 @@ class KilledIT {
                 while (!stop.get()) {
                     String entry = UUID.randomUUID().toString();
                     try {
-                        if (hand.put("/api/pieces/" + piece + "/log/" + entry, Client.entry("WEIGHED", 3900))
+                        if (hand.put("/api/pieces/" + piece + "/log/" + entry, Bodies.entry("WEIGHED", 3900))
                                         .status()
                                 == 200) {
                             confirmed.add(entry);
@@ -123,9 +124,9 @@ class KilledIT {
                 String plan = UUID.randomUUID().toString();
                 String lot = UUID.randomUUID().toString();
                 try {
-                    hand.must(hand.put("/api/plans/" + plan, Client.planBody(plan, chamber)));
+                    hand.must(hand.put("/api/plans/" + plan, Bodies.planBody(plan, chamber)));
                     hand.must(
-                            hand.post("/api/plans/" + plan + "/hang", Client.hangPlanBody(chamber, today, lot, 9_000)));
+                            hand.post("/api/plans/" + plan + "/hang", Bodies.hangPlanBody(chamber, today, lot, 9_000)));
                     hungLots.add(lot);
                 } catch (RuntimeException | AssertionError connectionLost) {
                     House.pause(50);
@@ -167,7 +168,7 @@ class KilledIT {
     /** A phone after the other hands its sheet in, until told to stop or all are in. */
     private Thread tasteUntil(AtomicBoolean stop) {
         Client host = signedIn();
-        host.must(host.put("/api/tastings/" + tasting, Client.tastingBody("PAIRED", 2, 200)));
+        host.must(host.put("/api/tastings/" + tasting, Bodies.tastingBody("PAIRED", 2, 200)));
         host.must(host.put("/api/tastings/%s/open".formatted(tasting), Map.of("version", 0)));
         List<String> tokens = host.get("/api/tastings/" + tasting)
                 .body()
@@ -180,7 +181,7 @@ class KilledIT {
             for (int place = 0; place < tokens.size() && !stop.get(); ) {
                 try {
                     String sheet = "/taste/sheets/" + UUID.nameUUIDFromBytes(new byte[] {(byte) place});
-                    if (phone.phone("PUT", sheet, tokens.get(place), Client.sheetBody())
+                    if (phone.phone("PUT", sheet, tokens.get(place), Bodies.sheetBody())
                                     .status()
                             == 204) {
                         handedIn.add(++place);

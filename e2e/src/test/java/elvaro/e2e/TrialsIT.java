@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import java.io.IOException;
 import java.util.List;
@@ -36,13 +37,13 @@ class TrialsIT {
             assertThat(honey).hasSize(2);
             brushOn(maren, honey.get(0));
             String other = id(hand, honey.get(1)); // one of each by hand, its twin as a person does it
-            hand.must(hand.write(other, Client.entry("COAT_ON", 45)));
+            hand.must(hand.write(other, Bodies.entry("COAT_ON", 45)));
 
             house.onDay(14);
             weigh(maren, plain.get(0), "1.86");
             weigh(maren, honey.get(0), "1.965"); // with 45 g of honey on it
-            hand.must(hand.write(id(hand, plain.get(1)), Client.entry("WEIGHED", 1860)));
-            hand.must(hand.write(other, Client.entry("WEIGHED", 1965)));
+            hand.must(hand.write(id(hand, plain.get(1)), Bodies.entry("WEIGHED", 1860)));
+            hand.must(hand.write(other, Bodies.entry("WEIGHED", 1965)));
             look(hand, other);
             open(maren, trial);
             maren.reads("slower than Plain (80 %:");
@@ -141,19 +142,19 @@ class TrialsIT {
     /** A look with a picture of it. */
     private static void look(Client hand, String piece) throws IOException {
         String look = "/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID());
-        hand.must(hand.put(look, Client.lookBody()));
+        hand.must(hand.put(look, Bodies.lookBody()));
         assertThat(hand.bytes("PUT", look + "/photos/" + UUID.randomUUID(), LookingIT.picture())
                         .statusCode())
                 .isEqualTo(204);
     }
 
     private static void finish(Client hand, String piece, int pulled, int coat, int steak) {
-        hand.must(hand.write(piece, Client.entry("PULLED", pulled)));
+        hand.must(hand.write(piece, Bodies.entry("PULLED", pulled)));
         if (coat > 0) {
-            hand.must(hand.write(piece, Client.entry("COAT_OFF", coat)));
+            hand.must(hand.write(piece, Bodies.entry("COAT_OFF", coat)));
         }
-        hand.must(hand.write(piece, Client.pile("STEAK", steak)));
-        hand.must(hand.write(piece, Client.pile("DISCARD", pulled - coat - steak)));
+        hand.must(hand.write(piece, Bodies.pile("STEAK", steak)));
+        hand.must(hand.write(piece, Bodies.pile("DISCARD", pulled - coat - steak)));
         hand.must(hand.put("/api/bench/%s/close/%s".formatted(piece, UUID.randomUUID()), Map.of("answers", Map.of())));
     }
 

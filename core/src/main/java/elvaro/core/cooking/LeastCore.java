@@ -15,6 +15,9 @@ public final class LeastCore {
             + FOR_WHOM
             + " If you are one of them, do not taste; say so to your host.";
 
+    /** Of ground meat, and so of trim with crust in it, °C. */
+    public static final double GROUND_CELSIUS = 71;
+
     private LeastCore() {}
 
     /** °C. */

@@ -1,5 +1,7 @@
 package elvaro.core.cooking;
 
+import org.hipparchus.analysis.solvers.BrentSolver;
+
 /**
  * A slab of meat in a stirred bath: Fourier's series for a slab heated from both sides with a film at its surface. Carslaw &
  * Jaeger, Conduction of Heat in Solids, section 3.11; α = 1.4e-7 m²/s, k = 0.48 W/mK, h = 95 W/m²K (reference, section 13).
@@ -9,6 +11,8 @@ public final class Slab {
     private static final double CONDUCTIVITY = 0.48;
     private static final double FILM = 95;
     private static final int TERMS = 8;
+    private static final int MOST_STEPS = 200;
+    private static final double CLOSE = 1e-12;
 
     private Slab() {}
 
@@ -26,20 +30,15 @@ public final class Slab {
         double half = thicknessMetres / 2;
         double biot = FILM * half / CONDUCTIVITY;
         double wanted = Math.min(1, 0.5 / (bathCelsius - startCelsius));
-        double soon = 0;
+        if (core(biot, 0) <= wanted) {
+            return 0;
+        }
         double late = 1;
         while (core(biot, late) > wanted) {
             late *= 2;
         }
-        for (int step = 0; step < 60; step++) {
-            double middle = (soon + late) / 2;
-            if (core(biot, middle) > wanted) {
-                soon = middle;
-            } else {
-                late = middle;
-            }
-        }
-        return late * half * half / DIFFUSIVITY / 60;
+        double fourier = new BrentSolver(CLOSE).solve(MOST_STEPS, time -> core(biot, time) - wanted, 0, late);
+        return fourier * half * half / DIFFUSIVITY / 60;
     }
 
     /** What is left of the first difference at the core, by Fourier number αt/L². */
@@ -56,15 +55,7 @@ public final class Slab {
     /** The root of x·tan x = Bi between nπ and nπ + π/2. */
     private static double root(double biot, int term) {
         double low = term * Math.PI;
-        double high = low + Math.PI / 2;
-        for (int step = 0; step < 60; step++) {
-            double middle = (low + high) / 2;
-            if (middle * Math.sin(middle) * Math.signum(Math.cos(middle)) < biot * Math.abs(Math.cos(middle))) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return (low + high) / 2;
+        return new BrentSolver(CLOSE)
+                .solve(MOST_STEPS, x -> x * Math.sin(x) - biot * Math.cos(x), low, low + Math.PI / 2);
     }
 }

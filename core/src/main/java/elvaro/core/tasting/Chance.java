@@ -24,7 +24,10 @@ final class Chance {
         return 1 - new BetaDistribution(count + 1.0, of - count + 1.0).cumulativeProbability(0.5);
     }
 
-    /** Clopper & Pearson, Biometrika 26 (1934) 404. */
+    /**
+     * Clopper & Pearson, Biometrika 26 (1934) 404. Hipparchus has it too, but asks for the share and cuts share · n down to a
+     * whole number: 29 of 100 become 28.
+     */
     static Band interval(int count, int of, double level) {
         double tail = (1 - level) / 2;
         double low = count == 0 ? 0 : new BetaDistribution(count, of - count + 1.0).inverseCumulativeProbability(tail);

@@ -37,17 +37,17 @@ public record SignedRank(double sum, int differing, double p, double shift, Band
                 .sum();
         double p = some.length == 0 ? 1 : some.length <= MOST_EXACT ? exact(ranks, doubled) : normal(ranks, doubled);
         double[] walsh = walsh(differences);
-        int cut = cut(differences.length);
-        double below = cumulated(IntStream.rangeClosed(1, differences.length)
+        double[] untied = cumulated(IntStream.rangeClosed(1, differences.length)
                 .map(each -> 2 * each)
-                .toArray())[2 * (cut - 1)];
+                .toArray());
+        int cut = cut(untied);
         return new SignedRank(
                 doubled / 2.0,
                 some.length,
                 p,
                 median(walsh),
                 new Band(walsh[cut - 1], walsh[walsh.length - cut]),
-                1 - 2 * below);
+                1 - 2 * untied[2 * (cut - 1)]);
     }
 
     public Strength strength() {
@@ -99,11 +99,9 @@ public record SignedRank(double sum, int differing, double p, double shift, Band
     }
 
     /** Which Walsh average, counted from the ends, bounds the interval; the outermost where no inner one will do. */
-    private static int cut(int count) {
-        double[] atMost =
-                cumulated(IntStream.rangeClosed(1, count).map(each -> 2 * each).toArray());
+    private static int cut(double[] untied) {
         int cut = 1;
-        while (2 * cut < atMost.length && 2 * atMost[2 * cut] <= 1 - WANTED) {
+        while (2 * cut < untied.length && 2 * untied[2 * cut] <= 1 - WANTED) {
             cut++;
         }
         return cut;

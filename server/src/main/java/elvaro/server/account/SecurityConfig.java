@@ -7,6 +7,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.List;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -89,15 +90,15 @@ class SecurityConfig {
         return new OncePerRequestFilter() {
             @Override
             protected boolean shouldNotFilter(HttpServletRequest request) {
+                // The path decoded, as it is matched: /api/sign-i%6E signs in as well.
                 return !(HttpMethod.POST.matches(request.getMethod())
-                        && (request.getRequestURI().equals(SIGN_IN)
-                                || request.getRequestURI().equals("/api/setup")));
+                        && List.of(SIGN_IN, "/api/setup").contains(request.getServletPath()));
             }
 
             @Override
             protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                     throws ServletException, IOException {
-                String name = request.getRequestURI().equals(SIGN_IN)
+                String name = request.getServletPath().equals(SIGN_IN)
                         ? String.valueOf(request.getParameter("username"))
                         : "the first owner";
                 if (limit.allows(name, request.getRemoteAddr())) {

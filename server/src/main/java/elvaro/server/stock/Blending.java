@@ -3,11 +3,13 @@ package elvaro.server.stock;
 import elvaro.core.blend.Blend;
 import elvaro.core.blend.Stock;
 import elvaro.core.blend.Wanted;
+import elvaro.core.cooking.LeastCore;
 import elvaro.server.shared.Refusal;
 import elvaro.server.stock.BlendForm.SourceForm;
 import elvaro.server.stock.StockView.PackView;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
@@ -21,10 +23,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 class Blending {
-    /** From memory: USDA FSIS, Safe Minimum Internal Temperature Chart. */
-    private static final String CAUTION =
-            "Ground meat, and most of all with crust in it, is cooked through: a core of 71 °C."
-                    + " Local law and a licensed practitioner decide.";
+    private static final String CAUTION = String.format(
+            Locale.ROOT,
+            "Ground meat, and most of all with crust in it, is cooked through: a core of %.0f °C."
+                    + " Local law and a licensed practitioner decide.",
+            LeastCore.GROUND_CELSIUS);
 
     private final StockReading stock;
 
@@ -88,10 +91,7 @@ class Blending {
                         false)
                 : new Stock(
                         "pack %d, %s of %s"
-                                .formatted(
-                                        pack.number(),
-                                        pack.contentLabel().toLowerCase(java.util.Locale.ROOT),
-                                        pack.tag()),
+                                .formatted(pack.number(), pack.contentLabel().toLowerCase(Locale.ROOT), pack.tag()),
                         pack.leftGrams(),
                         pack.pricePerKg() == null ? 0 : pack.pricePerKg(),
                         source.leanPercent() / 100.0,

@@ -1,12 +1,13 @@
 package elvaro.server.stock;
 
+import static elvaro.core.working.Figures.kilograms;
+import static elvaro.core.working.Figures.money;
+
 import elvaro.server.piece.PieceCard;
 import elvaro.server.piece.PieceService;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.stock.LabelSheet.Label;
 import elvaro.server.stock.StockView.PackView;
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.format.FormatStyle;
@@ -90,13 +91,5 @@ class Labels {
 
     private static String day(LocalDate day) {
         return DAY.format(day);
-    }
-
-    private static String kilograms(int grams) {
-        return BigDecimal.valueOf(grams, 3).toPlainString() + " kg";
-    }
-
-    private static String money(double minor) {
-        return BigDecimal.valueOf(minor / 100).setScale(2, RoundingMode.HALF_UP).toPlainString();
     }
 }

@@ -2,7 +2,6 @@ package elvaro.server.tasting;
 
 import elvaro.core.tasting.TastingOutcome;
 import java.time.LocalDate;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -60,7 +59,6 @@ public class Tasted {
     private TastedView view(Laid laid, UUID controlArm) {
         Tasting tasting = laid.tasting();
         boolean revealed = tasting.state() == TastingState.REVEALED;
-        TastingOutcome outcome = laid.outcome();
         return new TastedView(
                 tasting.id(),
                 tasting.trialId().orElseThrow(),
@@ -69,12 +67,11 @@ public class Tasted {
                 tasting.state(),
                 laid.places().size(),
                 said.of(laid).stream().map(each -> each.sentence()).toList(),
-                revealed ? byArm(laid.samples(), outcome, controlArm) : Map.of(),
+                revealed ? byArm(laid.samples(), laid.outcome(), controlArm) : Map.of(),
                 revealed ? laid.weakenedBy() : List.of());
     }
 
-    private static Map<UUID, String> byArm(Collection<TastingSample> samples, TastingOutcome outcome, UUID controlArm) {
-        List<TastingSample> all = List.copyOf(samples);
+    private static Map<UUID, String> byArm(List<TastingSample> all, TastingOutcome outcome, UUID controlArm) {
         Map<UUID, String> said = new HashMap<>();
         for (int control = 0; control < all.size(); control++) {
             if (all.get(control).armId().filter(controlArm::equals).isEmpty()) {

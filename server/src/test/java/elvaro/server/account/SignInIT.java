@@ -2,6 +2,7 @@ package elvaro.server.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
@@ -62,10 +63,23 @@ class SignInIT {
     void a_write_without_the_csrf_token_is_refused(Someone owner) {
         owner.client().forgetCsrfToken();
         Client.Answer answer = owner.client()
-                .post("/api/lots", Client.lotBody(UUID.randomUUID().toString(), 4000));
+                .post("/api/lots", Bodies.lotBody(UUID.randomUUID().toString(), 4000));
         assertThat(answer.status()).isEqualTo(403);
         owner.client().get("/api/session");
         assertThat(owner.client().get("/api/lots").body()).isEmpty();
+    }
+
+    /** %6E is n: the server knows the path in any spelling, and must count all of them. */
+    @Test
+    void attempts_by_another_spelling_of_the_path_are_counted_too(Someone owner) {
+        Client guesser = new Client(RunningApp.port());
+        for (int attempt = 0; attempt < 10; attempt++) {
+            guesser.signInAt("/api/sign-i%6E", owner.signInName(), "wrong");
+        }
+        assertThat(guesser.signInAt("/api/sign-i%6E", owner.signInName(), RunningApp.PASSWORD)
+                        .status())
+                .isNotEqualTo(204);
+        assertThat(guesser.get("/api/room").status()).isEqualTo(401);
     }
 
     @Test
@@ -95,7 +109,7 @@ class SignInIT {
         String chamber = UUID.randomUUID().toString();
         assertThat(hand.get("/api/room").status()).isEqualTo(200);
         assertThat(hand.get("/api/people").status()).isEqualTo(403);
-        assertThat(hand.put("/api/chambers/" + chamber, Client.chamberBody(chamber, "Own", 5000))
+        assertThat(hand.put("/api/chambers/" + chamber, Bodies.chamberBody(chamber, "Own", 5000))
                         .status())
                 .isEqualTo(403);
         assertThat(hand.put("/api/workshop", owner.client().workshopBody()).status())

@@ -1,7 +1,7 @@
 package elvaro.server.bench;
 
-import static elvaro.server.support.Client.entry;
-import static elvaro.server.support.Client.pile;
+import static elvaro.server.support.Bodies.entry;
+import static elvaro.server.support.Bodies.pile;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 

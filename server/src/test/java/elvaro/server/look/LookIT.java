@@ -1,8 +1,9 @@
 package elvaro.server.look;
 
-import static elvaro.server.support.Client.lookBody;
+import static elvaro.server.support.Bodies.lookBody;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -30,9 +31,9 @@ class LookIT {
 
     private static String wrapped(Client client) {
         String lot = UUID.randomUUID().toString();
-        client.must(client.post("/api/lots", Client.lotBody(lot, 4000)));
+        client.must(client.post("/api/lots", Bodies.lotBody(lot, 4000)));
         Map<String, Object> piece =
-                Client.hangBody(UUID.randomUUID().toString(), client.chamber("Pantry", 90_000), 4000);
+                Bodies.hangBody(UUID.randomUUID().toString(), client.chamber("Pantry", 90_000), 4000);
         piece.put("method", "MEMBRANE");
         piece.put("hungOn", java.time.LocalDate.now().minusDays(5).toString());
         client.must(client.post("/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(piece), "answers", Map.of())));
@@ -70,7 +71,7 @@ class LookIT {
         Answer contradiction =
                 client.put("/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID()), lookBody("extent", "MOST"));
         assertThat(contradiction.status()).isEqualTo(422);
-        assertThat(client.write(piece, Client.entry("LOOKED", 0)).type()).isEqualTo("wrong-kind");
+        assertThat(client.write(piece, Bodies.entry("LOOKED", 0)).type()).isEqualTo("wrong-kind");
     }
 
     @Test
@@ -83,7 +84,7 @@ class LookIT {
         assertThat(open).as("it dries faster while it leaks").isLessThan(whole - 20);
         assertThat(due(client, piece)).contains("RESEAL");
         assertThat(client.text("/api/calendar.ics")).contains("SUMMARY:Reseal");
-        client.must(client.write(piece, Client.entry("RESEALED", 0)));
+        client.must(client.write(piece, Bodies.entry("RESEALED", 0)));
         assertThat(due(client, piece)).doesNotContain("RESEAL");
         assertThat(atThePull(client, piece)).isGreaterThan(open + 20).isLessThanOrEqualTo(whole);
     }
@@ -102,7 +103,7 @@ class LookIT {
         JsonNode look = keep(client, piece, lookBody("surface", "SLIMY"));
         assertThat(look.path("discard").asString()).isEqualTo("PART");
         assertThat(due(client, piece).get(0)).isEqualTo("STOP");
-        client.must(client.write(piece, Client.entry("CUT_AWAY", 300)));
+        client.must(client.write(piece, Bodies.entry("CUT_AWAY", 300)));
         assertThat(due(client, piece)).doesNotContain("STOP");
         JsonNode ledger = client.get("/api/pieces/" + piece).body().path("ledger");
         assertThat(ledger.path("cutAwayGrams").asInt()).isEqualTo(300);
@@ -116,7 +117,7 @@ class LookIT {
         Client client = owner.client();
         String piece = hang(client);
         String look = keep(client, piece, lookBody("smell", "SOUR")).path("id").asString();
-        Map<String, Object> back = Client.entry("TAKEN_BACK", 0);
+        Map<String, Object> back = Bodies.entry("TAKEN_BACK", 0);
         back.put("corrects", look);
         client.must(client.write(piece, back));
         assertThat(due(client, piece)).doesNotContain("STOP");
@@ -150,7 +151,7 @@ class LookIT {
         String piece =
                 client.hangAgo(8, client.chamber("Cabinet", 90_000), 28, 4000).get(0);
         assertThat(due(client, piece)).contains("TURN", "LOOK");
-        client.must(client.write(piece, Client.entry("TURNED", 0)));
+        client.must(client.write(piece, Bodies.entry("TURNED", 0)));
         keep(client, piece, lookBody());
         assertThat(due(client, piece)).doesNotContain("TURN", "LOOK");
     }

@@ -2,6 +2,7 @@ package elvaro.server.lot;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -32,7 +33,7 @@ class LotIT {
     void a_wrong_value_is_refused_with_its_field_and_nothing_is_kept(
             String field, String value, String type, String named) {
         Client client = RunningApp.newWorkshop().client();
-        Map<String, Object> lot = Client.lotBody(UUID.randomUUID().toString(), 8000);
+        Map<String, Object> lot = Bodies.lotBody(UUID.randomUUID().toString(), 8000);
         lot.put(field, value.matches("-?\\d+") ? (Object) Integer.valueOf(value) : value);
         Answer answer = client.post("/api/lots", lot);
         assertThat(answer.status()).isEqualTo(422);
@@ -45,7 +46,7 @@ class LotIT {
     @ParameterizedTest(name = "{0}")
     @CsvSource({"unknown, {}", "receivedGrams, heavy", "receivedOn, yesterday"})
     void a_request_that_cannot_be_read_is_refused_with_a_sentence(String field, String value, Someone owner) {
-        Map<String, Object> lot = Client.lotBody(UUID.randomUUID().toString(), 8000);
+        Map<String, Object> lot = Bodies.lotBody(UUID.randomUUID().toString(), 8000);
         lot.put(field, value);
         Answer answer = owner.client().post("/api/lots", lot);
         assertThat(answer.status()).isEqualTo(400);
@@ -55,7 +56,7 @@ class LotIT {
     @Test
     void of_two_who_correct_a_lot_at_once_the_second_is_told(Someone owner) {
         Client client = owner.client();
-        Map<String, Object> lot = Client.lotBody(UUID.randomUUID().toString(), 8000);
+        Map<String, Object> lot = Bodies.lotBody(UUID.randomUUID().toString(), 8000);
         client.must(client.post("/api/lots", lot));
         lot.put("supplier", "Sallow Estate");
         client.must(client.put("/api/lots/" + lot.get("id"), lot));
@@ -74,9 +75,9 @@ class LotIT {
         String piece =
                 client.hang(client.chamber("Cabinet", 50_000), 4000, 4000).get(0);
         String id = client.get("/api/pieces/" + piece).body().at("/card/lotId").asString();
-        assertThat(client.put("/api/lots/" + id, Client.lotBody(id, 7999)).type())
+        assertThat(client.put("/api/lots/" + id, Bodies.lotBody(id, 7999)).type())
                 .isEqualTo("below-pieces");
-        client.must(client.put("/api/lots/" + id, Client.lotBody(id, 8050)));
+        client.must(client.put("/api/lots/" + id, Bodies.lotBody(id, 8050)));
         assertThat(client.get("/api/lots/" + id).body().path("cuttingLossGrams").asInt())
                 .isEqualTo(50);
     }
@@ -84,7 +85,7 @@ class LotIT {
     @Test
     void every_change_of_a_lot_is_kept_with_who_made_it(Someone owner, JdbcClient database) {
         Client client = owner.client();
-        Map<String, Object> lot = Client.lotBody(UUID.randomUUID().toString(), 8000);
+        Map<String, Object> lot = Bodies.lotBody(UUID.randomUUID().toString(), 8000);
         client.must(client.post("/api/lots", lot));
         lot.put("receivedGrams", 8100);
         client.must(client.put("/api/lots/" + lot.get("id"), lot));
@@ -104,7 +105,7 @@ class LotIT {
         Client client = owner.client();
         String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
         int seen = client.get("/api/pieces/" + piece).body().path("version").asInt();
-        client.must(client.write(piece, Client.entry("WEIGHED", 3900)));
+        client.must(client.write(piece, Bodies.entry("WEIGHED", 3900)));
         Map<String, Object> target = Map.of("version", seen, "targetDays", 42);
         Answer changed = client.must(client.put("/api/pieces/" + piece + "/target", target));
         assertThat(changed.body().at("/card/targetDays").asInt()).isEqualTo(42);
@@ -131,8 +132,8 @@ class LotIT {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 100_000);
         String lot = UUID.randomUUID().toString();
-        client.must(client.post("/api/lots", Client.lotBody(lot, 4000)));
-        Map<String, Object> piece = Client.hangBody(UUID.randomUUID().toString(), chamber, 4000);
+        client.must(client.post("/api/lots", Bodies.lotBody(lot, 4000)));
+        Map<String, Object> piece = Bodies.hangBody(UUID.randomUUID().toString(), chamber, 4000);
         piece.putAll(Map.of("coating", coating, "coatGrams", 90, "method", method));
         Client.Answer answer =
                 client.post("/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(piece), "answers", Map.of()));

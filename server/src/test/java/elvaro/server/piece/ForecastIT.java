@@ -1,9 +1,10 @@
 package elvaro.server.piece;
 
-import static elvaro.server.support.Client.entry;
+import static elvaro.server.support.Bodies.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -27,13 +28,13 @@ class ForecastIT {
     private static String hungAgo(Client client, String chamber, int days) {
         String lot = UUID.randomUUID().toString();
         Instant hung = Instant.now().minus(days, ChronoUnit.DAYS);
-        Map<String, Object> received = Client.lotBody(lot, 6000);
+        Map<String, Object> received = Bodies.lotBody(lot, 6000);
         received.put("cutCode", "strip");
         received.put("boneIn", false);
         received.put("receivedOn", hung.toString().substring(0, 10));
         client.must(client.post("/api/lots", received));
         String piece = UUID.randomUUID().toString();
-        Map<String, Object> body = Client.hangBody(piece, chamber, 6000);
+        Map<String, Object> body = Bodies.hangBody(piece, chamber, 6000);
         body.put("hungOn", hung.toString().substring(0, 10));
         body.put("targetDays", 42);
         client.must(client.post("/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(body), "answers", Map.of())));
@@ -129,8 +130,8 @@ class ForecastIT {
         client.must(client.write(finished, surely(weighed(5700, 30))));
         client.must(client.write(finished, surely(weighed(5450, 15))));
         client.must(client.write(finished, entry("PULLED", 5300)));
-        client.must(client.write(finished, Client.pile("STEAK", 4300)));
-        client.must(client.write(finished, Client.pile("DISCARD", 1000)));
+        client.must(client.write(finished, Bodies.pile("STEAK", 4300)));
+        client.must(client.write(finished, Bodies.pile("DISCARD", 1000)));
         client.must(client.put("/api/bench/" + finished + "/close/" + UUID.randomUUID(), Map.of("answers", Map.of())));
         JsonNode here = ahead(client, hungAgo(client, chamber, 2));
         assertThat(here.path("restsOnPieces").asInt()).isEqualTo(1);

@@ -1,9 +1,10 @@
 package elvaro.server.piece;
 
-import static elvaro.server.support.Client.entry;
+import static elvaro.server.support.Bodies.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -26,13 +27,13 @@ class HungAsItIsIT {
     private static String hang(Client client, String chamber, Map<String, Object> said) {
         String today = client.get("/api/session").body().at("/me/today").asString();
         String lot = UUID.randomUUID().toString();
-        Map<String, Object> received = Client.lotBody(lot, 5000);
+        Map<String, Object> received = Bodies.lotBody(lot, 5000);
         received.put("cutCode", "strip");
         received.put("boneIn", false);
         received.put("receivedOn", today);
         client.must(client.post("/api/lots", received));
         String piece = UUID.randomUUID().toString();
-        Map<String, Object> body = Client.hangBody(piece, chamber, 5000);
+        Map<String, Object> body = Bodies.hangBody(piece, chamber, 5000);
         body.put("hungOn", today);
         body.putAll(said);
         Map<String, Object> split = new HashMap<>(Map.of("pieces", List.of(body), "answers", Map.of()));
@@ -89,8 +90,8 @@ class HungAsItIsIT {
         Client client = RunningApp.newWorkshop().client();
         String chamber = client.chamber("Cabinet", 50_000);
         String lot = UUID.randomUUID().toString();
-        client.must(client.post("/api/lots", Client.lotBody(lot, 5000)));
-        Map<String, Object> body = Client.hangBody(UUID.randomUUID().toString(), chamber, 5000);
+        client.must(client.post("/api/lots", Bodies.lotBody(lot, 5000)));
+        Map<String, Object> body = Bodies.hangBody(UUID.randomUUID().toString(), chamber, 5000);
         body.put(field, wrong.matches("\\d+") ? (Object) Integer.valueOf(wrong) : wrong);
         Answer answer =
                 client.post("/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(body), "answers", Map.of()));
@@ -140,7 +141,7 @@ class HungAsItIsIT {
     void a_chamber_that_is_set_drier_dries_what_hangs_in_it_faster(Someone owner) {
         Client client = owner.client();
         String chamber = UUID.randomUUID().toString();
-        Map<String, Object> body = new HashMap<>(Client.chamberBody(chamber, "Cabinet", 50_000));
+        Map<String, Object> body = new HashMap<>(Bodies.chamberBody(chamber, "Cabinet", 50_000));
         client.must(client.put("/api/chambers/" + chamber, body));
         String piece = hang(client, chamber, Map.of());
         double before = lostAtTarget(client, piece);
@@ -153,11 +154,11 @@ class HungAsItIsIT {
     void a_chamber_without_a_set_humidity_has_that_of_its_kind(Someone owner) {
         Client client = owner.client();
         String set = UUID.randomUUID().toString();
-        Map<String, Object> usual = new HashMap<>(Client.chamberBody(set, "Set", 50_000));
+        Map<String, Object> usual = new HashMap<>(Bodies.chamberBody(set, "Set", 50_000));
         usual.put("setHumidityPercent", 80); // a cabinet's own
         client.must(client.put("/api/chambers/" + set, usual));
         String open = UUID.randomUUID().toString();
-        Map<String, Object> without = new HashMap<>(Client.chamberBody(open, "Open", 50_000));
+        Map<String, Object> without = new HashMap<>(Bodies.chamberBody(open, "Open", 50_000));
         without.remove("setHumidityPercent");
         client.must(client.put("/api/chambers/" + open, without));
         assertThat(lostAtTarget(client, hang(client, open, Map.of())))
@@ -168,9 +169,9 @@ class HungAsItIsIT {
     void a_piece_set_aside_fresh_has_no_forecast_and_no_preparation(Someone owner) {
         Client client = owner.client();
         String lot = UUID.randomUUID().toString();
-        client.must(client.post("/api/lots", Client.lotBody(lot, 5000)));
+        client.must(client.post("/api/lots", Bodies.lotBody(lot, 5000)));
         String piece = UUID.randomUUID().toString();
-        Map<String, Object> fresh = Client.hangBody(piece, client.chamber("Cabinet", 50_000), 5000);
+        Map<String, Object> fresh = Bodies.hangBody(piece, client.chamber("Cabinet", 50_000), 5000);
         fresh.put("role", "FRESH");
         client.must(client.post("/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(fresh), "answers", Map.of())));
         assertThat(client.get("/api/pieces/" + piece).body().has("ahead")).isFalse();

@@ -3,6 +3,7 @@ package elvaro.server.piece;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -18,7 +19,7 @@ import tools.jackson.databind.JsonNode;
 class MoveIT {
     private static String chamber(Client client, String name, double celsius, int humidity, int limit) {
         String id = UUID.randomUUID().toString();
-        Map<String, Object> body = new java.util.HashMap<>(Client.chamberBody(id, name, limit));
+        Map<String, Object> body = new java.util.HashMap<>(Bodies.chamberBody(id, name, limit));
         body.put("setCelsius", celsius);
         body.put("setHumidityPercent", humidity);
         client.must(client.put("/api/chambers/" + id, body));

@@ -1,8 +1,9 @@
 package elvaro.server.piece;
 
-import static elvaro.server.support.Client.entry;
+import static elvaro.server.support.Bodies.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -117,7 +118,7 @@ class PieceLogIT {
                         .asString())
                 .isEqualTo("HANGING");
         Answer again = client.must(client.write(piece, entry("PULLED", 3590)));
-        client.must(client.write(piece, Client.pile("STEAK", 3000)));
+        client.must(client.write(piece, Bodies.pile("STEAK", 3000)));
         back.put("corrects", entryNamed(again, again.body().path("log").size() - 1));
         assertThat(client.write(piece, back).type()).isEqualTo("piles-there");
         assertThat(client.write(piece, entry("WEIGHED", 3500)).type()).isEqualTo("wrong-state");
@@ -139,15 +140,15 @@ class PieceLogIT {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 50_000);
         String lot = UUID.randomUUID().toString();
-        client.must(client.post("/api/lots", Client.lotBody(lot, 8000)));
+        client.must(client.post("/api/lots", Bodies.lotBody(lot, 8000)));
         Map<String, Object> split = Map.of(
-                "pieces", List.of(Client.hangBody(UUID.randomUUID().toString(), chamber, 7990)), "answers", Map.of());
+                "pieces", List.of(Bodies.hangBody(UUID.randomUUID().toString(), chamber, 7990)), "answers", Map.of());
         client.must(client.post("/api/lots/" + lot + "/pieces", split));
         assertThat(client.must(client.post("/api/lots/" + lot + "/pieces", split))
                         .body())
                 .hasSize(1);
         Map<String, Object> other = Map.of(
-                "pieces", List.of(Client.hangBody(UUID.randomUUID().toString(), chamber, 7990)), "answers", Map.of());
+                "pieces", List.of(Bodies.hangBody(UUID.randomUUID().toString(), chamber, 7990)), "answers", Map.of());
         assertThat(client.post("/api/lots/" + lot + "/pieces", other).type()).isEqualTo("split-already");
         assertThat(client.get("/api/lots/" + lot)
                         .body()
@@ -160,9 +161,9 @@ class PieceLogIT {
     void a_coat_put_on_while_splitting_is_in_the_log_once_and_off_every_weighing(Someone owner) {
         Client client = owner.client();
         String lot = UUID.randomUUID().toString();
-        client.must(client.post("/api/lots", Client.lotBody(lot, 8000)));
+        client.must(client.post("/api/lots", Bodies.lotBody(lot, 8000)));
         String piece = UUID.randomUUID().toString();
-        Map<String, Object> coated = Client.hangBody(piece, client.chamber("Cabinet", 50_000), 7990);
+        Map<String, Object> coated = Bodies.hangBody(piece, client.chamber("Cabinet", 50_000), 7990);
         coated.put("coatGrams", 300);
         Map<String, Object> split = Map.of("pieces", List.of(coated), "answers", Map.of());
         client.must(client.post("/api/lots/" + lot + "/pieces", split));
@@ -184,12 +185,12 @@ class PieceLogIT {
         String chamber = client.chamber("Small", 5000);
         client.hang(chamber, 4000);
         String lot = UUID.randomUUID().toString();
-        client.must(client.post("/api/lots", Client.lotBody(lot, 4000)));
+        client.must(client.post("/api/lots", Bodies.lotBody(lot, 4000)));
         Answer asked = client.post(
                 "/api/lots/" + lot + "/pieces",
                 Map.of(
                         "pieces",
-                        List.of(Client.hangBody(UUID.randomUUID().toString(), chamber, 4000)),
+                        List.of(Bodies.hangBody(UUID.randomUUID().toString(), chamber, 4000)),
                         "answers",
                         Map.of()));
         assertThat(asked.questions()).containsExactly("overload");
@@ -220,8 +221,8 @@ class PieceLogIT {
         client.must(client.write(piece, entry("CUT_AWAY", 250)));
         client.must(client.write(piece, entry("WITHDRAWN", 150)));
         client.must(client.write(piece, entry("PULLED", 3300)));
-        client.must(client.write(piece, Client.pile("STEAK", 3000)));
-        Answer cut = client.must(client.write(piece, Client.pile("DISCARD", 300)));
+        client.must(client.write(piece, Bodies.pile("STEAK", 3000)));
+        Answer cut = client.must(client.write(piece, Bodies.pile("DISCARD", 300)));
         assertThat(cut.body().at("/ledger/withdrawnGrams").asInt()).isEqualTo(400);
         assertThat(cut.body().at("/ledger/shrinkGrams").asInt()).isEqualTo(300);
         assertThat(cut.body().at("/ledger/residualGrams").asInt()).isZero();
@@ -235,7 +236,7 @@ class PieceLogIT {
         atOnce(
                 6,
                 () -> client.must(client.post(
-                        "/api/lots", Client.lotBody(UUID.randomUUID().toString(), 4000))));
+                        "/api/lots", Bodies.lotBody(UUID.randomUUID().toString(), 4000))));
         assertThat(client.get("/api/lots")
                         .body()
                         .valueStream()

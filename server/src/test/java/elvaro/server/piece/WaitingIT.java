@@ -2,6 +2,7 @@ package elvaro.server.piece;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -27,18 +28,18 @@ class WaitingIT {
                 .minusDays(8)
                 .toString();
         String lot = UUID.randomUUID().toString();
-        Map<String, Object> received = Client.lotBody(lot, 4000);
+        Map<String, Object> received = Bodies.lotBody(lot, 4000);
         received.putAll(Map.of("cutCode", "strip", "boneIn", false, "receivedOn", day));
         client.must(client.post("/api/lots", received));
-        Map<String, Object> hung = Client.hangBody(ids.get(0), chamber, 2000);
+        Map<String, Object> hung = Bodies.hangBody(ids.get(0), chamber, 2000);
         hung.put("hungOn", day);
-        Map<String, Object> soaked = Client.hangBody(ids.get(1), chamber, 1980);
+        Map<String, Object> soaked = Bodies.hangBody(ids.get(1), chamber, 1980);
         soaked.putAll(Map.of("waits", true, "role", "TREATED"));
         soaked.remove("chamberId");
         soaked.remove("hungOn");
         client.must(client.post(
                 "/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(hung, soaked), "answers", Map.of())));
-        Map<String, Object> stout = Client.treatmentBody("LIQUID_SOAK");
+        Map<String, Object> stout = Bodies.treatmentBody("LIQUID_SOAK");
         stout.putAll(Map.of("exactly", "stout", "beganOn", day));
         stout.putAll(Map.of("amount", 250, "measure", "MILLILITRE", "basis", "KILOGRAM"));
         client.must(client.put("/api/pieces/%s/treatments/%s".formatted(ids.get(1), UUID.randomUUID()), stout));
@@ -67,7 +68,7 @@ class WaitingIT {
                         .filter(due -> due.path("work").asString().equals("TREAT"))
                         .map(due -> due.path("words").asString().split(" ")[0]))
                 .containsExactly("Lay", "Turn", "Drain", "Rack");
-        assertThat(client.write(soaked, Client.entry("WEIGHED", 1990)).type()).isEqualTo("wrong-state");
+        assertThat(client.write(soaked, Bodies.entry("WEIGHED", 1990)).type()).isEqualTo("wrong-state");
 
         String entry = UUID.randomUUID().toString();
         assertThat(hang(client, soaked, entry, chamber, 2400).questions()).containsExactly("soak-change");
@@ -96,7 +97,7 @@ class WaitingIT {
         Client client = owner.client();
         String soaked = split(client, client.chamber("North Room", 100_000)).get(1);
         String paste = UUID.randomUUID().toString();
-        client.must(client.put("/api/pieces/%s/treatments/%s".formatted(soaked, paste), Client.treatmentBody("PASTE")));
+        client.must(client.put("/api/pieces/%s/treatments/%s".formatted(soaked, paste), Bodies.treatmentBody("PASTE")));
         assertThat(client.get("/api/pieces/" + soaked).body().path("coating").asString())
                 .isEqualTo("PASTE");
         client.must(client.put(
@@ -110,7 +111,7 @@ class WaitingIT {
     void what_hangs_is_not_laid_into_a_liquid_any_more(Someone owner) {
         Client client = owner.client();
         String hung = split(client, client.chamber("North Room", 100_000)).get(0);
-        Map<String, Object> stout = Client.treatmentBody("LIQUID_SOAK");
+        Map<String, Object> stout = Bodies.treatmentBody("LIQUID_SOAK");
         assertThat(client.put("/api/pieces/%s/treatments/%s".formatted(hung, UUID.randomUUID()), stout)
                         .type())
                 .isEqualTo("hangs-already");
@@ -158,7 +159,7 @@ class WaitingIT {
         String lot =
                 client.get("/api/pieces/" + soaked).body().at("/card/lotId").asString();
         JsonNode form = client.get("/api/lots/" + lot).body().path("form");
-        Map<String, Object> body = Client.lotBody(lot, 3980);
+        Map<String, Object> body = Bodies.lotBody(lot, 3980);
         body.putAll(Map.of(
                 "version",
                 form.path("version").asInt(),

@@ -3,6 +3,7 @@ package elvaro.server.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -27,7 +28,7 @@ class PlanIT {
     private static Map<String, Object> table(Client client, String chamber, int portions, LocalDate day) {
         return Map.of(
                 "scenario",
-                Client.scenarioBody(chamber),
+                Bodies.scenarioBody(chamber),
                 "portions",
                 portions,
                 "portionGrams",
@@ -40,7 +41,7 @@ class PlanIT {
     void a_scenario_is_answered_with_curve_ledger_cost_and_steaks_and_nothing_is_kept(Someone owner) {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 50_000);
-        JsonNode answer = client.must(client.post("/api/plan/forward", Client.scenarioBody(chamber)))
+        JsonNode answer = client.must(client.post("/api/plan/forward", Bodies.scenarioBody(chamber)))
                 .body();
         JsonNode target = answer.path("target");
         assertThat(answer.path("days")).hasSize(61);
@@ -65,7 +66,7 @@ class PlanIT {
                 "priceByAge",
                 List.of(Map.of("fromDay", 14, "minorPerKg", 4000), Map.of("fromDay", 35, "minorPerKg", 7000)));
         client.must(client.put("/api/workshop", settings));
-        assertThat(client.post("/api/plan/forward", Client.scenarioBody(chamber))
+        assertThat(client.post("/api/plan/forward", Bodies.scenarioBody(chamber))
                         .body()
                         .path("bestDay")
                         .asInt())
@@ -87,7 +88,7 @@ class PlanIT {
     })
     void what_will_not_go_well_is_said(String field, int value, String doubt) {
         Client client = RunningApp.newWorkshop().client();
-        Map<String, Object> scenario = Client.scenarioBody(client.chamber("Cabinet", 50_000));
+        Map<String, Object> scenario = Bodies.scenarioBody(client.chamber("Cabinet", 50_000));
         scenario.put(field, value);
         assertThat(client.must(client.post("/api/plan/forward", scenario))
                         .body()
@@ -109,7 +110,7 @@ class PlanIT {
     })
     void a_scenario_that_cannot_be_is_refused_with_its_field(String field, String wrong) {
         Client client = RunningApp.newWorkshop().client();
-        Map<String, Object> scenario = Client.scenarioBody(client.chamber("Cabinet", 50_000));
+        Map<String, Object> scenario = Bodies.scenarioBody(client.chamber("Cabinet", 50_000));
         scenario.put(field, wrong.matches("-?\\d+") ? (Object) Integer.valueOf(wrong) : wrong);
         Answer answer = client.post("/api/plan/forward", scenario);
         assertThat(answer.status()).isEqualTo(422);
@@ -119,7 +120,7 @@ class PlanIT {
     @Test
     void a_single_steak_is_told_what_a_whole_one_would_lose(Someone owner) {
         Client client = owner.client();
-        Map<String, Object> scenario = Client.scenarioBody(client.chamber("Pantry fridge", 50_000));
+        Map<String, Object> scenario = Bodies.scenarioBody(client.chamber("Pantry fridge", 50_000));
         scenario.put("cutCode", "beef-steak");
         scenario.put("greenGrams", 500);
         scenario.put("method", "MEMBRANE");
@@ -164,10 +165,10 @@ class PlanIT {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 15_000);
         String plan = UUID.randomUUID().toString();
-        client.must(client.put("/api/plans/" + plan, Client.planBody(plan, chamber)));
+        client.must(client.put("/api/plans/" + plan, Bodies.planBody(plan, chamber)));
         Map<String, Object> room = Map.of(
                 "scenario",
-                Client.scenarioBody(chamber),
+                Bodies.scenarioBody(chamber),
                 "pieces",
                 1,
                 "from",
@@ -197,7 +198,7 @@ class PlanIT {
         client.hangToday(chamber, 40, 6000);
         Map<String, Object> room = Map.of(
                 "scenario",
-                Client.scenarioBody(chamber),
+                Bodies.scenarioBody(chamber),
                 "pieces",
                 1,
                 "from",
@@ -207,7 +208,7 @@ class PlanIT {
         JsonNode full = client.post("/api/plan/room", room).body().get(0);
         assertThat(full.path("pull").get(0).asString()).isEqualTo("1A");
         String plan = UUID.randomUUID().toString();
-        Map<String, Object> body = Client.planBody(plan, chamber);
+        Map<String, Object> body = Bodies.planBody(plan, chamber);
         client.must(client.put("/api/plans/" + plan, body));
         assertThat(client.get("/api/load").body().get(0).path("tooFullOn").asString())
                 .isEqualTo(body.get("hangOn"));
@@ -218,9 +219,9 @@ class PlanIT {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 50_000);
         String plan = UUID.randomUUID().toString();
-        client.must(client.put("/api/plans/" + plan, Client.planBody(plan, chamber)));
+        client.must(client.put("/api/plans/" + plan, Bodies.planBody(plan, chamber)));
         String lot = UUID.randomUUID().toString();
-        Map<String, Object> hang = Client.hangPlanBody(chamber, today(client).toString(), lot, 9_000);
+        Map<String, Object> hang = Bodies.hangPlanBody(chamber, today(client).toString(), lot, 9_000);
         client.must(client.post("/api/plans/" + plan + "/hang", hang));
         client.must(client.post("/api/plans/" + plan + "/hang", hang));
         assertThat(client.get("/api/lots").body()).hasSize(1);
@@ -241,11 +242,11 @@ class PlanIT {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 5_000);
         String plan = UUID.randomUUID().toString();
-        client.must(client.put("/api/plans/" + plan, Client.planBody(plan, chamber)));
+        client.must(client.put("/api/plans/" + plan, Bodies.planBody(plan, chamber)));
         String lot = UUID.randomUUID().toString();
         Answer asked = client.post(
                 "/api/plans/" + plan + "/hang",
-                Client.hangPlanBody(chamber, today(client).toString(), lot, 9_000));
+                Bodies.hangPlanBody(chamber, today(client).toString(), lot, 9_000));
         assertThat(asked.questions()).containsExactly("overload");
         assertThat(client.get("/api/lots").body()).isEmpty();
         assertThat(client.get("/api/plans").body()).hasSize(1);
@@ -256,7 +257,7 @@ class PlanIT {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 50_000);
         String plan = UUID.randomUUID().toString();
-        Map<String, Object> body = Client.planBody(plan, chamber);
+        Map<String, Object> body = Bodies.planBody(plan, chamber);
         client.must(client.put("/api/plans/" + plan, body));
         body.put("pieces", 3);
         client.must(client.put("/api/plans/" + plan, body));

@@ -2,6 +2,7 @@ package elvaro.server.record;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
@@ -59,16 +60,16 @@ class RecordIT {
         String chamber = client.chamber("Cabinet", 90_000);
         String piece = watched(client, chamber);
         String weighing = UUID.randomUUID().toString();
-        client.must(client.put("/api/pieces/%s/log/%s".formatted(piece, weighing), Client.entry("WEIGHED", 3980)));
-        Map<String, Object> correction = Client.entry("WEIGHED", 3890);
+        client.must(client.put("/api/pieces/%s/log/%s".formatted(piece, weighing), Bodies.entry("WEIGHED", 3980)));
+        Map<String, Object> correction = Bodies.entry("WEIGHED", 3890);
         correction.put("corrects", weighing);
         client.must(client.write(piece, correction));
-        Map<String, Object> note = Client.entry("NOTE", 0);
+        Map<String, Object> note = Bodies.entry("NOTE", 0);
         note.put("words", "=1+1 smelled of nothing, \"clean\"");
         client.must(client.write(piece, note));
         client.must(client.put(
                 "/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID()),
-                Client.lookBody(
+                Bodies.lookBody(
                         "colour",
                         "BROWN",
                         "surface",
@@ -108,11 +109,11 @@ class RecordIT {
         String first = client.chamber("First", 90_000);
         String second = client.chamber("Second", 90_000);
         String piece = client.hangAgo(3, first, 28, 4000).get(0);
-        client.must(client.write(piece, Client.entry("WEIGHED", 3900)));
+        client.must(client.write(piece, Bodies.entry("WEIGHED", 3900)));
         client.must(client.put(
                 "/api/pieces/%s/move/%s".formatted(piece, UUID.randomUUID()),
                 Map.of("chamberId", second, "words", "", "answers", Map.of())));
-        client.must(client.write(piece, Client.entry("TURNED", 0)));
+        client.must(client.write(piece, Bodies.entry("TURNED", 0)));
         String days = "?from=%s&to=%s"
                 .formatted(LocalDate.now().minusDays(7), LocalDate.now().plusDays(1));
         assertThat(file(client, "/api/chambers/%s/record.csv%s".formatted(first, days)).stream()

@@ -1,8 +1,9 @@
 package elvaro.server.room;
 
-import static elvaro.server.support.Client.entry;
+import static elvaro.server.support.Bodies.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
@@ -60,7 +61,7 @@ class RoomIT {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 100_000);
         client.hang(chamber, 4000); // hung in January for 35 days
-        client.must(client.post("/api/lots", Client.lotBody(UUID.randomUUID().toString(), 4000)));
+        client.must(client.post("/api/lots", Bodies.lotBody(UUID.randomUUID().toString(), 4000)));
         List<String> due = due(client);
         assertThat(due.get(0)).isEqualTo("PULL_OVERDUE 1A");
         assertThat(due)
@@ -84,7 +85,7 @@ class RoomIT {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 50_000);
         String plan = UUID.randomUUID().toString();
-        Map<String, Object> body = Client.planBody(plan, chamber);
+        Map<String, Object> body = Bodies.planBody(plan, chamber);
         client.must(client.put("/api/plans/" + plan, body));
         assertThat(due(client)).isEmpty();
         LocalDate today = LocalDate.parse(room(client).path("today").asString());
@@ -100,12 +101,12 @@ class RoomIT {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 5_000);
         String lot = UUID.randomUUID().toString();
-        client.must(client.post("/api/lots", Client.lotBody(lot, 6000)));
+        client.must(client.post("/api/lots", Bodies.lotBody(lot, 6000)));
         client.must(client.post(
                 "/api/lots/" + lot + "/pieces",
                 Map.of(
                         "pieces",
-                        List.of(Client.hangBody(UUID.randomUUID().toString(), chamber, 6000)),
+                        List.of(Bodies.hangBody(UUID.randomUUID().toString(), chamber, 6000)),
                         "answers",
                         Map.of("overload", "for two days only"))));
         JsonNode shown = room(client).at("/chambers/0");
@@ -132,7 +133,7 @@ class RoomIT {
         client.must(client.write(piece, entry("WEIGHED", 3990)));
         assertThat(client.whole("/api/room", tag).body()).contains("\"nowGrams\":3990");
         JsonNode before = client.get("/api/chambers").body().get(0);
-        Map<String, Object> renamed = new HashMap<>(Client.chamberBody(chamber, "Larder", 50_000));
+        Map<String, Object> renamed = new HashMap<>(Bodies.chamberBody(chamber, "Larder", 50_000));
         renamed.put("version", before.path("version").asInt());
         client.must(client.put("/api/chambers/" + chamber, renamed));
         assertThat(room(client).at("/chambers/0/name").asString()).isEqualTo("Larder");

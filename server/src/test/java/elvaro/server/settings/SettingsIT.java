@@ -2,6 +2,7 @@ package elvaro.server.settings;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -43,7 +44,7 @@ class SettingsIT {
         void that_cannot_be_is_refused_with_its_field(String field, String wrong) {
             Someone owner = RunningApp.newWorkshop();
             String id = UUID.randomUUID().toString();
-            Map<String, Object> body = new HashMap<>(Client.chamberBody(id, "Stone Locker", 45_000));
+            Map<String, Object> body = new HashMap<>(Bodies.chamberBody(id, "Stone Locker", 45_000));
             body.put(field, value(wrong));
             Answer answer = owner.client().put("/api/chambers/" + id, body);
             assertThat(answer.status()).isEqualTo(422);
@@ -56,7 +57,7 @@ class SettingsIT {
             Client client = owner.client();
             client.chamber("Stone Locker", 45_000);
             String id = UUID.randomUUID().toString();
-            Answer second = client.put("/api/chambers/" + id, Client.chamberBody(id, "stone locker", 9000));
+            Answer second = client.put("/api/chambers/" + id, Bodies.chamberBody(id, "stone locker", 9000));
             assertThat(second.body().path("detail").asString())
                     .isEqualTo("There is a chamber called stone locker already.");
         }
@@ -65,7 +66,7 @@ class SettingsIT {
         void is_kept_by_somebody_of_the_house_or_by_nobody(Someone owner, Someone stranger) {
             Client client = owner.client();
             String id = UUID.randomUUID().toString();
-            Map<String, Object> body = new HashMap<>(Client.chamberBody(id, "Stone Locker", 45_000));
+            Map<String, Object> body = new HashMap<>(Bodies.chamberBody(id, "Stone Locker", 45_000));
             body.put("keeperId", stranger.person().accountId().toString());
             assertThat(client.put("/api/chambers/" + id, body)
                             .body()
@@ -86,7 +87,7 @@ class SettingsIT {
         void that_two_change_at_once_keeps_the_first_change(Someone owner) {
             Client client = owner.client();
             String id = client.chamber("Stone Locker", 45_000);
-            Map<String, Object> seen = Client.chamberBody(id, "Stone Locker", 40_000);
+            Map<String, Object> seen = Bodies.chamberBody(id, "Stone Locker", 40_000);
             client.must(client.put("/api/chambers/" + id, seen));
             Map<String, Object> late = new HashMap<>(seen);
             late.put("limitGrams", 30_000);

@@ -2,6 +2,7 @@ package elvaro.server.shared;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
@@ -43,12 +44,12 @@ class ChangesIT {
                 .truncatedTo(ChronoUnit.SECONDS)
                 .toString();
         Map<String, Runnable> writes = new LinkedHashMap<>();
-        writes.put("a weighing", () -> client.must(client.write(piece, Client.entry("WEIGHED", 3900))));
-        writes.put("a turn", () -> client.must(client.write(piece, Client.entry("TURNED", 0))));
+        writes.put("a weighing", () -> client.must(client.write(piece, Bodies.entry("WEIGHED", 3900))));
+        writes.put("a turn", () -> client.must(client.write(piece, Bodies.entry("TURNED", 0))));
         writes.put(
                 "a look",
                 () -> client.must(client.put(
-                        "/api/pieces/%s/looks/%s".formatted(piece, look), Client.lookBody("surface", "SLIMY"))));
+                        "/api/pieces/%s/looks/%s".formatted(piece, look), Bodies.lookBody("surface", "SLIMY"))));
         writes.put(
                 "a move",
                 () -> client.must(client.put(
@@ -85,9 +86,9 @@ class ChangesIT {
         writes.put(
                 "a device shut out",
                 () -> client.must(client.put("/api/devices/%s/revoke".formatted(device), Map.of("version", 0))));
-        writes.put("a lot", () -> client.must(client.post("/api/lots", Client.lotBody(id(), 4000))));
+        writes.put("a lot", () -> client.must(client.post("/api/lots", Bodies.lotBody(id(), 4000))));
         String plan = id();
-        writes.put("a plan", () -> client.must(client.put("/api/plans/" + plan, Client.planBody(plan, chamber))));
+        writes.put("a plan", () -> client.must(client.put("/api/plans/" + plan, Bodies.planBody(plan, chamber))));
         writes.put("the workshop", () -> {
             Map<String, Object> body = client.workshopBody();
             body.put("name", "Another name");

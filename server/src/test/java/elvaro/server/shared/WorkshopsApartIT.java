@@ -2,6 +2,7 @@ package elvaro.server.shared;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -57,29 +58,29 @@ class WorkshopsApartIT {
         String chamber = client.chamber("Private", 100_000);
         List<String> pieces = client.hang(chamber, 4000, 4000);
         String entry = UUID.randomUUID().toString();
-        client.must(client.put("/api/pieces/" + pieces.get(0) + "/log/" + entry, Client.entry("WEIGHED", 3900)));
-        client.must(client.write(pieces.get(1), Client.entry("PULLED", 3800)));
-        client.must(client.write(pieces.get(1), Client.pile("STEAK", 3790)));
+        client.must(client.put("/api/pieces/" + pieces.get(0) + "/log/" + entry, Bodies.entry("WEIGHED", 3900)));
+        client.must(client.write(pieces.get(1), Bodies.entry("PULLED", 3800)));
+        client.must(client.write(pieces.get(1), Bodies.pile("STEAK", 3790)));
         String plan = UUID.randomUUID().toString();
-        client.must(client.put("/api/plans/" + plan, Client.planBody(plan, chamber)));
+        client.must(client.put("/api/plans/" + plan, Bodies.planBody(plan, chamber)));
         String device = UUID.randomUUID().toString();
         client.must(client.pack(
                 client.deviceToken(device, chamber),
                 "[{\"n\":\"t\",\"u\":\"Cel\",\"v\":9,\"bt\":%s}]".formatted(WARM)));
         String look = UUID.randomUUID().toString();
-        client.must(client.put("/api/pieces/%s/looks/%s".formatted(pieces.get(0), look), Client.lookBody()));
+        client.must(client.put("/api/pieces/%s/looks/%s".formatted(pieces.get(0), look), Bodies.lookBody()));
         String scale = UUID.randomUUID().toString();
         client.deviceToken(scale, null);
         String recipe = UUID.randomUUID().toString();
-        client.must(client.put("/api/recipes/" + recipe, Client.recipeBody()));
+        client.must(client.put("/api/recipes/" + recipe, Bodies.recipeBody()));
         String treatment = UUID.randomUUID().toString();
-        Map<String, Object> rub = Client.treatmentBody("PASTE");
+        Map<String, Object> rub = Bodies.treatmentBody("PASTE");
         rub.put("recipeId", recipe);
         client.must(client.put("/api/pieces/%s/treatments/%s".formatted(pieces.get(0), treatment), rub));
         String trial = UUID.randomUUID().toString();
         client.must(client.put("/api/trials/" + trial, trialBody(pieces.get(0), pieces.get(1))));
         String tasting = UUID.randomUUID().toString();
-        JsonNode table = client.must(client.put("/api/tastings/" + tasting, Client.tastingBody("PAIRED", 2, 1)))
+        JsonNode table = client.must(client.put("/api/tastings/" + tasting, Bodies.tastingBody("PAIRED", 2, 1)))
                 .body();
         String lot = client.get("/api/pieces/" + pieces.get(0))
                 .body()
@@ -142,10 +143,10 @@ class WorkshopsApartIT {
 
     /** A body each writing endpoint accepts, naming the other workshop's things. */
     private static Map<String, Map<String, ?>> bodies(House house) {
-        Map<String, Object> correction = Client.entry("WEIGHED", 3000);
+        Map<String, Object> correction = Bodies.entry("WEIGHED", 3000);
         correction.put("corrects", house.entry());
         Map<String, Map<String, ?>> bodies = new HashMap<>();
-        bodies.put("PUT /api/chambers/{id}", Client.chamberBody(house.chamber(), "Mine now", 1000));
+        bodies.put("PUT /api/chambers/{id}", Bodies.chamberBody(house.chamber(), "Mine now", 1000));
         bodies.put(
                 "PUT /api/chambers/{id}/air/decisions/{decisionId}",
                 Map.of("kind", "WARM", "beganAt", WARM_AT, "words", "mine"));
@@ -162,15 +163,15 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/devices/{id}/token", Map.of("version", 0));
         bodies.put("PUT /api/devices/{id}/revoke", Map.of("version", 0));
         bodies.put("PUT /api/scales/{id}/tare", Map.of());
-        bodies.put("PUT /api/lots/{id}", Client.lotBody(house.lot(), 9000));
+        bodies.put("PUT /api/lots/{id}", Bodies.lotBody(house.lot(), 9000));
         bodies.put(
                 "POST /api/lots/{id}/pieces",
                 Map.of(
                         "pieces",
-                        List.of(Client.hangBody(UUID.randomUUID().toString(), house.chamber(), 8000)),
+                        List.of(Bodies.hangBody(UUID.randomUUID().toString(), house.chamber(), 8000)),
                         "answers",
                         Map.of()));
-        Map<String, Object> plan = Client.planBody(house.plan(), house.chamber());
+        Map<String, Object> plan = Bodies.planBody(house.plan(), house.chamber());
         plan.put("version", 1);
         bodies.put("PUT /api/plans/{id}", plan);
         bodies.put("PUT /api/plans/{id}/drop", Map.of("version", 0));
@@ -179,11 +180,11 @@ class WorkshopsApartIT {
                 "POST /api/plans/{id}/hang",
                 Map.of(
                         "lot",
-                        Client.lotBody(newLot, 8000),
+                        Bodies.lotBody(newLot, 8000),
                         "split",
                         Map.of(
                                 "pieces",
-                                List.of(Client.hangBody(UUID.randomUUID().toString(), house.chamber(), 8000)),
+                                List.of(Bodies.hangBody(UUID.randomUUID().toString(), house.chamber(), 8000)),
                                 "answers",
                                 Map.of())));
         bodies.put(
@@ -203,13 +204,13 @@ class WorkshopsApartIT {
         bodies.put(
                 "PUT /api/pieces/{id}/hang/{entryId}",
                 Map.of("greenGrams", 3000, "chamberId", house.chamber(), "targetDays", 20, "answers", Map.of()));
-        bodies.put("PUT /api/pieces/{id}/looks/{entryId}", Client.lookBody());
+        bodies.put("PUT /api/pieces/{id}/looks/{entryId}", Bodies.lookBody());
         bodies.put("PUT /api/pieces/{id}/looks/{entryId}/photos/{photoId}", Map.of());
         bodies.put(
                 "PUT /api/pieces/{id}/discard/{entryId}", Map.of("grams", 3000, "words", "mine", "answers", Map.of()));
         bodies.put("PUT /api/trials/{id}", trialBody(house.hanging(), house.pulled()));
         bodies.put("PUT /api/trials/{id}/learnt", Map.of("version", 0, "words", "mine"));
-        bodies.put("PUT /api/tastings/{id}", Client.tastingBody("PAIRED", 2, 2));
+        bodies.put("PUT /api/tastings/{id}", Bodies.tastingBody("PAIRED", 2, 2));
         for (String deed : List.of("open", "reveal", "drop")) {
             bodies.put("PUT /api/tastings/{id}/" + deed, Map.of("version", 0));
         }
@@ -234,8 +235,8 @@ class WorkshopsApartIT {
                                 "place", ""))));
         bodies.put("PUT /api/packs/{id}/out/{outId}", Map.of("way", "SALE", "grams", 1, "words", "mine"));
         bodies.put("PUT /api/packs/{id}/back/{outId}", Map.of("slip", house.pack(), "words", "mine"));
-        bodies.put("PUT /api/recipes/{id}", Client.recipeBody());
-        bodies.put("PUT /api/pieces/{pieceId}/treatments/{entryId}", Client.treatmentBody("SPIRIT_SPRAY"));
+        bodies.put("PUT /api/recipes/{id}", Bodies.recipeBody());
+        bodies.put("PUT /api/pieces/{pieceId}/treatments/{entryId}", Bodies.treatmentBody("SPIRIT_SPRAY"));
         bodies.put(
                 "PUT /api/pieces/{pieceId}/treatments/{treatmentId}/steps/{entryId}",
                 Map.of("number", 0, "words", "mine", "answers", Map.of()));
@@ -374,13 +375,13 @@ class WorkshopsApartIT {
     void a_piece_cannot_be_hung_in_another_workshops_chamber(Someone owner, Someone stranger) {
         String foreign = owner.client().chamber("Private", 100_000);
         String lot = UUID.randomUUID().toString();
-        stranger.client().must(stranger.client().post("/api/lots", Client.lotBody(lot, 4000)));
+        stranger.client().must(stranger.client().post("/api/lots", Bodies.lotBody(lot, 4000)));
         Answer answer = stranger.client()
                 .post(
                         "/api/lots/" + lot + "/pieces",
                         Map.of(
                                 "pieces",
-                                List.of(Client.hangBody(UUID.randomUUID().toString(), foreign, 4000)),
+                                List.of(Bodies.hangBody(UUID.randomUUID().toString(), foreign, 4000)),
                                 "answers",
                                 Map.of()));
         assertThat(answer.status()).isEqualTo(422);

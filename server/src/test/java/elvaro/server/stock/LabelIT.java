@@ -3,6 +3,7 @@ package elvaro.server.stock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
@@ -33,7 +34,7 @@ class LabelIT {
         String piece = client.cut();
         return client.must(client.put(
                         "/api/pieces/%s/packs".formatted(piece),
-                        Map.of("packs", List.of(Client.packBody("STEAK", 1234), Client.packBody("TRIM", 200)))))
+                        Map.of("packs", List.of(Bodies.packBody("STEAK", 1234), Bodies.packBody("TRIM", 200)))))
                 .body();
     }
 
@@ -172,7 +173,7 @@ class LabelIT {
         Client client = owner.client();
         String piece = client.cut();
         List<Map<String, Object>> many =
-                Stream.generate(() -> Client.packBody("STEAK", 110)).limit(27).toList();
+                Stream.generate(() -> Bodies.packBody("STEAK", 110)).limit(27).toList();
         JsonNode packs = client.must(client.put("/api/pieces/%s/packs".formatted(piece), Map.of("packs", many)))
                 .body();
         Path pdf = pdf(client, labels(packs, LabelSize.SHEET_70_37));

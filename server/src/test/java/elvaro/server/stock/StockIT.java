@@ -2,6 +2,7 @@ package elvaro.server.stock;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -35,17 +36,17 @@ class StockIT {
     void a_pile_is_packed_once_and_gives_no_more_than_it_weighed(Someone owner) {
         Client client = owner.client();
         String piece = client.cut();
-        List<Map<String, Object>> two = List.of(Client.packBody("STEAK", 1500), Client.packBody("STEAK", 1505));
+        List<Map<String, Object>> two = List.of(Bodies.packBody("STEAK", 1500), Bodies.packBody("STEAK", 1505));
         client.must(packs(client, piece, two));
         JsonNode again = client.must(packs(client, piece, two)).body();
         assertThat(again).as("a lost answer, tried again").hasSize(2);
         assertThat(again.at("/0/number").asInt() + 1)
                 .isEqualTo(again.at("/1/number").asInt());
-        Answer more = packs(client, piece, List.of(Client.packBody("ROAST", 30)));
+        Answer more = packs(client, piece, List.of(Bodies.packBody("ROAST", 30)));
         assertThat(more.body().path("detail").asString())
                 .isEqualTo("The packs hold 3035 g, but only 3000 g lay on the pile of steaks and roasts."
                         + " Weigh again, or correct the pile.");
-        client.must(packs(client, piece, List.of(Client.packBody("TRIM", 400))));
+        client.must(packs(client, piece, List.of(Bodies.packBody("TRIM", 400))));
         JsonNode stock = client.get("/api/stock").body();
         assertThat(stock.path("packs")).hasSize(3);
         assertThat(stock.path("sums"))
@@ -64,14 +65,14 @@ class StockIT {
         Client client = owner.client();
         String chamber = client.chamber("North Room", 100_000);
         String hanging = client.hang(chamber, 4000).get(0);
-        assertThat(packs(client, hanging, List.of(Client.packBody("STEAK", 100)))
+        assertThat(packs(client, hanging, List.of(Bodies.packBody("STEAK", 100)))
                         .type())
                 .isEqualTo("wrong-state");
         String piece = client.cut();
-        Map<String, Object> tomorrow = Client.packBody("STEAK", 100);
+        Map<String, Object> tomorrow = Bodies.packBody("STEAK", 100);
         tomorrow.put("packedOn", LocalDate.now().plusDays(2).toString());
         assertThat(packs(client, piece, List.of(tomorrow)).type()).isEqualTo("future-date");
-        Map<String, Object> over = Client.packBody("STEAK", 100);
+        Map<String, Object> over = Bodies.packBody("STEAK", 100);
         over.put("useBy", LocalDate.now().minusDays(3).toString());
         assertThat(packs(client, piece, List.of(over)).type()).isEqualTo("use-by");
         assertThat(packs(client, piece, List.of()).status()).isEqualTo(422);
@@ -82,7 +83,7 @@ class StockIT {
     void what_goes_out_is_never_more_than_there_is_and_a_slip_is_taken_back_in_the_open(Someone owner) {
         Client client = owner.client();
         String piece = client.cut();
-        String id = client.must(packs(client, piece, List.of(Client.packBody("STEAK", 1000))))
+        String id = client.must(packs(client, piece, List.of(Bodies.packBody("STEAK", 1000))))
                 .body()
                 .at("/0/id")
                 .asString();
@@ -111,7 +112,7 @@ class StockIT {
     void hands_that_take_at_once_do_not_take_what_is_not_there(Someone owner) throws Exception {
         Client client = owner.client();
         String piece = client.cut();
-        String id = client.must(packs(client, piece, List.of(Client.packBody("STEAK", 1000))))
+        String id = client.must(packs(client, piece, List.of(Bodies.packBody("STEAK", 1000))))
                 .body()
                 .at("/0/id")
                 .asString();
@@ -140,7 +141,7 @@ class StockIT {
         List<Thread> tablets = new ArrayList<>();
         for (int tablet = 0; tablet < 6; tablet++) {
             Thread thread = new Thread(() -> packed.addAndGet(
-                    packs(client, piece, List.of(Client.packBody("STEAK", 900))).status() == 200 ? 1 : 0));
+                    packs(client, piece, List.of(Bodies.packBody("STEAK", 900))).status() == 200 ? 1 : 0));
             thread.start();
             tablets.add(thread);
         }
@@ -175,7 +176,7 @@ class StockIT {
         String piece = client.cut();
         client.cut(); // another lot, of which nothing is recalled
         JsonNode made = client.must(
-                        packs(client, piece, List.of(Client.packBody("STEAK", 1000), Client.packBody("TRIM", 200))))
+                        packs(client, piece, List.of(Bodies.packBody("STEAK", 1000), Bodies.packBody("TRIM", 200))))
                 .body();
         client.must(out(client, made.at("/0/id").asString(), "SALE", 1000));
         String lot = made.at("/0/lotId").asString();
@@ -206,7 +207,7 @@ class StockIT {
     @Test
     void a_grind_is_worked_out_from_packs_and_bought_meat_and_says_what_binds(Someone owner) {
         Client client = owner.client();
-        JsonNode trim = client.must(packs(client, client.cut(), List.of(Client.packBody("TRIM", 400))))
+        JsonNode trim = client.must(packs(client, client.cut(), List.of(Bodies.packBody("TRIM", 400))))
                 .body()
                 .at("/0");
         String id = trim.path("id").asString();

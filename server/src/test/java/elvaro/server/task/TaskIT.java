@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import biweekly.Biweekly;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -125,7 +126,7 @@ class TaskIT {
         String piece = client.hangToday(client.chamber("Cabinet, upper", 50_000), 28, 6000)
                 .get(0);
         String plan = UUID.randomUUID().toString();
-        Map<String, Object> wish = Client.planBody(
+        Map<String, Object> wish = Bodies.planBody(
                 plan, client.get("/api/chambers").body().get(0).path("id").asString());
         wish.put("name", "Supper; for Ødegård, \"24\"");
         client.must(client.put("/api/plans/" + plan, wish));

@@ -2,13 +2,16 @@ package elvaro.server.tasting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import java.io.ByteArrayInputStream;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.util.ArrayList;
@@ -45,7 +48,7 @@ class BlindIT {
         host = owner.client();
         String chamber = host.chamber("Stone Locker", 100_000);
         List<String> pieces = host.hang(chamber, 4000, 4000);
-        Map<String, Object> body = Client.tastingBody("PAIRED", 2, 3);
+        Map<String, Object> body = Bodies.tastingBody("PAIRED", 2, 3);
         List<Map<String, Object>> samples = (List<Map<String, Object>>) body.get("samples");
         samples.get(0).put("pieceId", pieces.get(0));
         samples.get(1).put("pieceId", pieces.get(1));
@@ -119,7 +122,7 @@ class BlindIT {
                 Map.of("words", Map.of(view.at("/plates/0/servings/0/code").asInt(), "w".repeat(501))),
                 Map.of("sample", view.at("/samples/0/id").asString()));
         for (Map<String, Object> each : wrong) {
-            Map<String, Object> sheet = Client.sheetBody();
+            Map<String, Object> sheet = Bodies.sheetBody();
             sheet.putAll(each);
             Answer answer = phone.phone("PUT", "/taste/sheets/" + UUID.randomUUID(), token, sheet);
             assertThat(answer.status()).as(each.toString()).isBetween(400, 499);
@@ -128,7 +131,7 @@ class BlindIT {
         for (String path : List.of("/taste/sheets/not-an-id", "/taste/other", "/taste/sheets?id=1")) {
             tellsNothing(
                     path,
-                    phone.phone("PUT", path, token, Client.sheetBody()).body().toString());
+                    phone.phone("PUT", path, token, Bodies.sheetBody()).body().toString());
         }
     }
 
@@ -162,13 +165,13 @@ class BlindIT {
             JsonNode plate = new Client(RunningApp.port())
                     .phone("GET", "/taste/sheets", own, null)
                     .body();
-            Map<String, Object> body = Client.sheetBody();
+            Map<String, Object> body = Bodies.sheetBody();
             body.put("words", Map.of(plate.at("/rounds/0/codes/0").asInt(), "honeyed, wet straw"));
             host.must(host.phone("PUT", "/taste/sheets/" + UUID.randomUUID(), own, body));
         }
         host.must(host.put("/api/tastings/%s/reveal".formatted(view.path("id").asString()), Map.of("version", 1)));
         String next = UUID.randomUUID().toString();
-        JsonNode again = host.must(host.put("/api/tastings/" + next, Client.tastingBody("PAIRED", 2, 1)))
+        JsonNode again = host.must(host.put("/api/tastings/" + next, Bodies.tastingBody("PAIRED", 2, 1)))
                 .body();
         String chips = new Client(RunningApp.port())
                 .phone(
@@ -192,6 +195,29 @@ class BlindIT {
         }
         assertThat(refused).isPositive();
         assertThat(taste("/taste/sheets", token).statusCode()).isEqualTo(200);
+    }
+
+    /** Its JSON is read before its token is looked at, so it must be short, and say how long it is. */
+    @Test
+    void nobody_makes_the_server_read_without_end() throws Exception {
+        String much = "{\"round\":0,\"words\":{\"100\":\"" + "w".repeat(100_000) + "\"}}";
+        for (String path : List.of("/taste/sheets/" + UUID.randomUUID(), "/%74aste/sheets/" + UUID.randomUUID())) {
+            assertThat(send(path, BodyPublishers.ofString(much)).statusCode()).isEqualTo(413);
+            assertThat(send(path, BodyPublishers.ofInputStream(() -> new ByteArrayInputStream(much.getBytes())))
+                            .statusCode())
+                    .as("chunked, of a length nobody tells")
+                    .isEqualTo(413);
+        }
+    }
+
+    private HttpResponse<String> send(String path, HttpRequest.BodyPublisher body) throws Exception {
+        return bare.send(
+                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + RunningApp.port() + path))
+                        .version(HttpClient.Version.HTTP_1_1)
+                        .header("Content-Type", "application/json")
+                        .PUT(body)
+                        .build(),
+                BodyHandlers.ofString());
     }
 
     @Test

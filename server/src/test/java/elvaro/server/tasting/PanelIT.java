@@ -2,6 +2,7 @@ package elvaro.server.tasting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
@@ -20,44 +21,8 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(RunningApp.class)
 class PanelIT {
 
-    private static JsonNode open(Client host, Map<String, Object> body) {
-        String id = UUID.randomUUID().toString();
-        host.must(host.put("/api/tastings/" + id, body));
-        return host.must(host.put("/api/tastings/%s/open".formatted(id), Map.of("version", 0)))
-                .body();
-    }
-
-    private static String token(JsonNode table, int place) {
-        return table.at("/places/%d/link".formatted(place)).asString().substring("/t/".length());
-    }
-
-    private static void reveal(Client host, JsonNode table) {
-        host.must(host.put("/api/tastings/%s/reveal".formatted(table.path("id").asString()), Map.of("version", 1)));
-    }
-
-    /** Codes of a place in one round by sample. */
-    private static int code(JsonNode table, int place, int round, int sample) {
-        return table.path("plates")
-                .valueStream()
-                .filter(plate -> plate.path("place").asInt() == place + 1
-                        && plate.path("round").asInt() == round)
-                .flatMap(plate -> plate.path("servings").valueStream())
-                .filter(serving -> serving.path("sample").asInt() == sample)
-                .findFirst()
-                .orElseThrow()
-                .path("code")
-                .asInt();
-    }
-
-    private static void pick(Client host, JsonNode table, int place, int round, int sample) {
-        Map<String, Object> sheet = Client.sheetBody();
-        sheet.put("round", round);
-        sheet.put("picked", code(table, place, round, sample));
-        host.must(host.phone("PUT", "/taste/sheets/" + UUID.randomUUID(), token(table, place), sheet));
-    }
-
-    private static Map<String, Object> of(Client host, List<String> names, int tasters) {
-        Map<String, Object> body = Client.tastingBody("PAIRED", 2, tasters);
+    private static Map<String, Object> of(List<String> names, int tasters) {
+        Map<String, Object> body = Bodies.tastingBody("PAIRED", 2, tasters);
         List<Map<String, Object>> samples = (List<Map<String, Object>>) body.get("samples");
         IntStream.range(0, 2).forEach(sample -> samples.get(sample).put("name", names.get(sample)));
         body.put("attributes", List.of());
@@ -67,30 +32,30 @@ class PanelIT {
     @Test
     void a_tasters_record_grows_over_tastings_and_says_who_says_the_same_twice(Someone owner) {
         Client host = owner.client();
-        Map<String, Object> twice = of(host, List.of("Honey", "Plain"), 3);
+        Map<String, Object> twice = of(List.of("Honey", "Plain"), 3);
         twice.put("rounds", 2);
-        JsonNode first = open(host, twice);
+        LaidTable first = LaidTable.open(host, twice);
         int[][] picks = {{0, 0}, {0, 1}, {0, 0}};
         for (int place = 0; place < 3; place++) {
             for (int round = 0; round < 2; round++) {
-                pick(host, first, place, round, picks[place][round]);
+                first.pick(place, round, picks[place][round]);
             }
         }
         assertThat(tasters(host).get("Tove").path("sittings").asInt())
                 .as("before the reveal")
                 .isZero();
-        reveal(host, first);
+        first.reveal();
 
-        Map<String, Object> again = of(host, List.of("Porcini", "Plain"), 1);
+        Map<String, Object> again = of(List.of("Porcini", "Plain"), 1);
         again.put(
                 "tasters",
                 List.of(Map.of(
                         "id", UUID.randomUUID().toString(),
                         "tasterId", tasters(host).get("Tove").path("id").asString(),
                         "name", "Tove")));
-        JsonNode second = open(host, again);
-        pick(host, second, 0, 0, 0);
-        reveal(host, second);
+        LaidTable second = LaidTable.open(host, again);
+        second.pick(0, 0, 0);
+        second.reveal();
 
         JsonNode tove = tasters(host).get("Tove");
         assertThat(tove.path("sittings").asInt()).isEqualTo(2);
@@ -116,11 +81,11 @@ class PanelIT {
         Client host = owner.client();
         for (List<String> pair :
                 List.of(List.of("Honey", "Plain"), List.of("Plain", "Porcini"), List.of("Smoked", "Seaweed"))) {
-            JsonNode table = open(host, of(host, pair, 4));
+            LaidTable table = LaidTable.open(host, of(pair, 4));
             for (int place = 0; place < 4; place++) {
-                pick(host, table, place, 0, place == 3 ? 0 : 1);
+                table.pick(place, 0, place == 3 ? 0 : 1);
             }
-            reveal(host, table);
+            table.reveal();
         }
         JsonNode groups = host.get("/api/tastings/strengths").body().path("treatments");
         assertThat(groups).hasSize(2);
@@ -142,7 +107,7 @@ class PanelIT {
     void a_table_that_is_set_twice_at_once_is_one_table(Someone owner) throws Exception {
         Client host = owner.client();
         String id = UUID.randomUUID().toString();
-        Map<String, Object> body = of(host, List.of("Honey", "Plain"), 4);
+        Map<String, Object> body = of(List.of("Honey", "Plain"), 4);
         AtomicInteger set = new AtomicInteger();
         List<Thread> hands = new ArrayList<>();
         for (int hand = 0; hand < 5; hand++) {
@@ -168,7 +133,7 @@ class PanelIT {
     void a_sheet_comes_before_the_reveal_or_not_at_all(Someone owner) throws Exception {
         Client host = owner.client();
         int tasters = 24;
-        JsonNode table = open(host, of(host, List.of("Honey", "Plain"), tasters));
+        LaidTable table = LaidTable.open(host, of(List.of("Honey", "Plain"), tasters));
         AtomicInteger taken = new AtomicInteger();
         CountDownLatch begin = new CountDownLatch(1);
         List<Thread> phones = new ArrayList<>();
@@ -181,9 +146,7 @@ class PanelIT {
                 } catch (InterruptedException stopped) {
                     Thread.currentThread().interrupt();
                 }
-                int status = host.phone(
-                                "PUT", "/taste/sheets/" + UUID.randomUUID(), token(table, mine), Client.sheetBody())
-                        .status();
+                int status = table.hand(mine, Bodies.sheetBody()).status();
                 taken.addAndGet(status == 204 ? 1 : 0);
             });
             phone.start();
@@ -191,14 +154,12 @@ class PanelIT {
         }
         begin.countDown();
         Thread.sleep(60);
-        reveal(host, table);
-        JsonNode revealed =
-                host.get("/api/tastings/" + table.path("id").asString()).body();
+        table.reveal();
+        JsonNode revealed = table.now();
         for (Thread phone : phones) {
             phone.join();
         }
-        JsonNode later =
-                host.get("/api/tastings/" + table.path("id").asString()).body();
+        JsonNode later = table.now();
         assertThat(later.at("/result/choices")).hasSize(taken.get());
         assertThat(later.path("result")).isEqualTo(revealed.path("result"));
     }

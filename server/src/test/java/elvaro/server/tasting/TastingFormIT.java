@@ -2,6 +2,7 @@ package elvaro.server.tasting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -28,7 +29,7 @@ class TastingFormIT {
     }
 
     private static Map<String, Object> with(String kind, int samples, int tasters, String field, Object value) {
-        Map<String, Object> body = Client.tastingBody(kind, samples, tasters);
+        Map<String, Object> body = Bodies.tastingBody(kind, samples, tasters);
         body.put(field, value);
         return body;
     }
@@ -39,17 +40,17 @@ class TastingFormIT {
 
     static Stream<Arguments> wrong() {
         String twice = UUID.randomUUID().toString();
-        Map<String, Object> sameName = Client.tastingBody("PAIRED", 2, 2);
+        Map<String, Object> sameName = Bodies.tastingBody("PAIRED", 2, 2);
         ((List<Map<String, Object>>) sameName.get("samples")).get(1).put("name", " Honey ");
-        Map<String, Object> nameless = Client.tastingBody("PAIRED", 2, 2);
+        Map<String, Object> nameless = Bodies.tastingBody("PAIRED", 2, 2);
         ((List<Map<String, Object>>) nameless.get("samples")).get(0).put("name", " ");
-        Map<String, Object> thick = Client.tastingBody("PAIRED", 2, 2);
+        Map<String, Object> thick = Bodies.tastingBody("PAIRED", 2, 2);
         ((List<Map<String, Object>>) thick.get("samples")).get(0).put("thicknessMm", 201);
         Map<String, Object> liking = Map.of("key", "liking", "label", "Liking", "low", "none", "high", "much");
         return Stream.of(
-                Arguments.of(Client.tastingBody("PAIRED", 3, 2), "This way of asking takes 2 samples."),
-                Arguments.of(Client.tastingBody("TRIANGLE", 3, 2), "This way of asking takes 2 samples."),
-                Arguments.of(Client.tastingBody("RANKING", 2, 2), "This way of asking takes 3 to 6 samples."),
+                Arguments.of(Bodies.tastingBody("PAIRED", 3, 2), "This way of asking takes 2 samples."),
+                Arguments.of(Bodies.tastingBody("TRIANGLE", 3, 2), "This way of asking takes 2 samples."),
+                Arguments.of(Bodies.tastingBody("RANKING", 2, 2), "This way of asking takes 3 to 6 samples."),
                 Arguments.of(sameName, "Give every sample a name of its own."),
                 Arguments.of(nameless, "Every sample has a name."),
                 Arguments.of(thick, "At most 200 mm."),
@@ -85,7 +86,7 @@ class TastingFormIT {
 
     @Test
     void a_piece_or_a_trial_of_nobody_cannot_be_tasted() {
-        Map<String, Object> body = Client.tastingBody("PAIRED", 2, 1);
+        Map<String, Object> body = Bodies.tastingBody("PAIRED", 2, 1);
         ((List<Map<String, Object>>) body.get("samples"))
                 .get(0)
                 .put("pieceId", UUID.randomUUID().toString());
@@ -102,7 +103,7 @@ class TastingFormIT {
     void nothing_is_done_twice_or_out_of_turn(Someone owner) {
         Client other = owner.client();
         String id = UUID.randomUUID().toString();
-        other.must(other.put("/api/tastings/" + id, Client.tastingBody("PAIRED", 2, 1)));
+        other.must(other.put("/api/tastings/" + id, Bodies.tastingBody("PAIRED", 2, 1)));
         String address = "/api/tastings/%s/".formatted(id);
         assertThat(other.put(address + "reveal", Map.of("version", 0)).type()).isEqualTo("changed-meanwhile");
         other.must(other.put(address + "open", Map.of("version", 0)));

@@ -2,8 +2,8 @@ package elvaro.server.tasting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
-import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.util.ArrayList;
@@ -22,67 +22,9 @@ import tools.jackson.databind.JsonNode;
 class TastingIT {
     private static final List<String> PREFERRING_HONEY = List.of("Honey", "Honey", "Honey", "Honey", "Honey", "Plain");
 
-    /** A table that is set and open, with what a test needs to sit down at it. */
-    private record Set(Client host, String id, JsonNode view) {
-        static Set open(Client host, Map<String, Object> body) {
-            String id = UUID.randomUUID().toString();
-            host.must(host.put("/api/tastings/" + id, body));
-            host.must(host.put("/api/tastings/" + id, body)); // a lost answer, tried again
-            host.must(host.put("/api/tastings/%s/open".formatted(id), Map.of("version", 0)));
-            return new Set(host, id, host.get("/api/tastings/" + id).body());
-        }
-
-        JsonNode now() {
-            return host.get("/api/tastings/" + id).body();
-        }
-
-        String token(int place) {
-            return view.at("/places/%d/link".formatted(place)).asString().substring("/t/".length());
-        }
-
-        /** Codes by the names of their samples. */
-        int code(int place, int round, String name) {
-            JsonNode plate = view.path("plates")
-                    .valueStream()
-                    .filter(each -> each.path("place").asInt() == place + 1
-                            && each.path("round").asInt() == round)
-                    .findFirst()
-                    .orElseThrow();
-            return plate.path("servings")
-                    .valueStream()
-                    .filter(serving -> view.at("/samples/%d/name"
-                                    .formatted(serving.path("sample").asInt()))
-                            .asString()
-                            .equals(name))
-                    .findFirst()
-                    .orElseThrow()
-                    .path("code")
-                    .asInt();
-        }
-
-        Map<String, Object> sheet(int place, int round, String liked, int honey, int plain) {
-            Map<String, Object> sheet = Client.sheetBody();
-            int honeyCode = code(place, round, "Honey");
-            int plainCode = code(place, round, "Plain");
-            sheet.put("round", round);
-            sheet.put("picked", code(place, round, liked));
-            sheet.put("scores", Map.of("liking", Map.of(honeyCode, honey, plainCode, plain)));
-            return sheet;
-        }
-
-        Answer hand(int place, Map<String, ?> sheet) {
-            return host.phone("PUT", "/taste/sheets/" + UUID.randomUUID(), token(place), sheet);
-        }
-
-        JsonNode reveal() {
-            return host.must(host.put("/api/tastings/%s/reveal".formatted(id), Map.of("version", 1)))
-                    .body();
-        }
-    }
-
     /** Six tasters with phones; most like the honey. */
-    private static Set honeyTasting(Client host) {
-        Set table = Set.open(host, Client.tastingBody("PAIRED", 2, 6));
+    private static LaidTable honeyTasting(Client host) {
+        LaidTable table = LaidTable.open(host, Bodies.tastingBody("PAIRED", 2, 6));
         for (int place = 0; place < 6; place++) {
             String liked = PREFERRING_HONEY.get(place);
             Map<String, Object> sheet = table.sheet(place, 0, liked, liked.equals("Honey") ? 6 : 4, 5);
@@ -95,13 +37,13 @@ class TastingIT {
     @Test
     void what_a_panel_can_show_is_said_before_anybody_tastes(Someone owner) {
         Client host = owner.client();
-        JsonNode four = host.must(host.post("/api/tastings/check", Client.tastingBody("PAIRED", 2, 4)))
+        JsonNode four = host.must(host.post("/api/tastings/check", Bodies.tastingBody("PAIRED", 2, 4)))
                 .body();
         assertThat(four.at("/power/canShow").asBoolean()).isFalse();
         assertThat(four.at("/power/sentences/0").asString())
                 .isEqualTo("With 4 tasters even 4 of 4 is no proof; 6 of 6 is.");
         assertThat(four.at("/cautions/0").asString()).contains("63 °C").contains("pregnant");
-        Map<String, Object> telling = Client.tastingBody("SCORES", 2, 6);
+        Map<String, Object> telling = Bodies.tastingBody("SCORES", 2, 6);
         telling.put(
                 "attributes", List.of(Map.of("key", "own", "label", "Honey taste", "low", "none", "high", "strong")));
         assertThat(host.post("/api/tastings/check", telling)
@@ -109,7 +51,7 @@ class TastingIT {
                         .path("hints")
                         .toString())
                 .contains("Honey taste");
-        assertThat(host.post("/api/tastings/check", Client.tastingBody("RANKING", 2, 6))
+        assertThat(host.post("/api/tastings/check", Bodies.tastingBody("RANKING", 2, 6))
                         .body()
                         .path("detail")
                         .asString())
@@ -120,7 +62,7 @@ class TastingIT {
     @Test
     void nobody_reads_an_answer_before_the_reveal_and_only_the_host_the_key(Someone owner) {
         Client host = owner.client();
-        Set table = honeyTasting(host);
+        LaidTable table = honeyTasting(host);
         JsonNode before = table.now();
         assertThat(before.path("places"))
                 .allSatisfy(
@@ -150,7 +92,7 @@ class TastingIT {
     @Test
     void the_reveal_locks_the_sheets_and_ends_the_links(Someone owner, JdbcClient database) {
         Client host = owner.client();
-        Set table = Set.open(host, Client.tastingBody("PAIRED", 2, 6));
+        LaidTable table = LaidTable.open(host, Bodies.tastingBody("PAIRED", 2, 6));
         host.must(table.hand(0, table.sheet(0, 0, "Honey", 6, 5)));
         JsonNode after = table.reveal();
         assertThat(after.path("weakenedBy").toString()).contains("5 of 6 tasters did not answer");
@@ -189,7 +131,7 @@ class TastingIT {
     @Test
     void a_sheet_sent_again_is_there_once_and_a_second_one_does_not_count(Someone owner) throws Exception {
         Client host = owner.client();
-        Set table = Set.open(host, Client.tastingBody("PAIRED", 2, 6));
+        LaidTable table = LaidTable.open(host, Bodies.tastingBody("PAIRED", 2, 6));
         Map<String, Object> sheet = table.sheet(0, 0, "Honey", 7, 2);
         String id = UUID.randomUUID().toString();
         AtomicInteger taken = new AtomicInteger();
@@ -225,7 +167,7 @@ class TastingIT {
     @Test
     void only_what_stands_on_the_plate_is_answered(Someone owner) {
         Client host = owner.client();
-        Set table = Set.open(host, Client.tastingBody("RANKING", 3, 3));
+        LaidTable table = LaidTable.open(host, Bodies.tastingBody("RANKING", 3, 3));
         int honey = table.code(0, 0, "Honey");
         int plain = table.code(0, 0, "Plain");
         int porcini = table.code(0, 0, "Porcini");
@@ -237,11 +179,11 @@ class TastingIT {
                 Map.of("ranks", Map.of(honey, 1, plain, 2, porcini, 3), "scores", Map.of("liking", Map.of(honey, 8))),
                 Map.of("ranks", Map.of(honey, 1, plain, 2, porcini, 3), "scores", Map.of("other", Map.of(honey, 3))),
                 Map.of("ranks", Map.of(honey, 1, plain, 2, porcini, 3), "round", 1))) {
-            Map<String, Object> sheet = Client.sheetBody();
+            Map<String, Object> sheet = Bodies.sheetBody();
             sheet.putAll(wrong);
             assertThat(table.hand(0, sheet).status()).as(wrong.toString()).isEqualTo(422);
         }
-        Map<String, Object> tied = Client.sheetBody();
+        Map<String, Object> tied = Bodies.sheetBody();
         tied.put("ranks", Map.of(honey, 1, plain, 1, porcini, 3));
         host.must(table.hand(0, tied));
         assertThat(table.reveal().at("/result/choices/0/ranks").toString()).isEqualTo("[1,1,3]");
@@ -250,7 +192,7 @@ class TastingIT {
     @Test
     void paper_is_typed_in_and_what_was_cooked_is_weighed_against_it(Someone owner) {
         Client host = owner.client();
-        Set table = Set.open(host, Client.tastingBody("TRIANGLE", 2, 6));
+        LaidTable table = LaidTable.open(host, Bodies.tastingBody("TRIANGLE", 2, 6));
         JsonNode samples = table.view().path("samples");
         for (int sample = 0; sample < 2; sample++) {
             host.must(host.put(
@@ -283,7 +225,7 @@ class TastingIT {
                     .orElseThrow()
                     .path("code")
                     .asInt();
-            Map<String, Object> sheet = Client.sheetBody();
+            Map<String, Object> sheet = Bodies.sheetBody();
             sheet.put("picked", odd);
             sheet.put("knew", place == 5);
             host.must(host.put(
@@ -298,7 +240,7 @@ class TastingIT {
         }
         String anyPlace = "/api/tastings/%s/places/%s/sheets/%s"
                 .formatted(table.id(), table.view().at("/places/0/id").asString(), UUID.randomUUID());
-        assertThat(owner.benchHand().put(anyPlace, Client.sheetBody()).type()).isEqualTo("not-host");
+        assertThat(owner.benchHand().put(anyPlace, Bodies.sheetBody()).type()).isEqualTo("not-host");
         JsonNode after = table.reveal();
         assertThat(after.at("/result/verdicts/0/sentence").asString()).startsWith("6 of 6 found the odd one");
         assertThat(after.at("/result/choices/0/typedIn").asBoolean()).isTrue();
@@ -311,7 +253,7 @@ class TastingIT {
     @Test
     void a_taster_who_asks_is_forgotten_and_the_counts_stay(Someone owner, JdbcClient database) {
         Client host = owner.client();
-        Set first = honeyTasting(host);
+        LaidTable first = honeyTasting(host);
         first.reveal();
         JsonNode kester = host.get("/api/tastings/tasters")
                 .body()
@@ -338,7 +280,7 @@ class TastingIT {
                     .as(table)
                     .doesNotContain("Kester");
         }
-        Map<String, Object> again = Client.tastingBody("PAIRED", 2, 1);
+        Map<String, Object> again = Bodies.tastingBody("PAIRED", 2, 1);
         again.put("tasters", List.of(Map.of("id", UUID.randomUUID().toString(), "tasterId", id, "name", "Kester")));
         assertThat(host.put("/api/tastings/" + UUID.randomUUID(), again).status())
                 .isEqualTo(404);
@@ -349,7 +291,7 @@ class TastingIT {
         Client host = owner.client();
         String chamber = host.chamber("North Room", 100_000);
         List<String> pieces = host.hang(chamber, 4000, 4000);
-        host.must(host.give(pieces.get(1), Client.treatmentBody("PASTE")));
+        host.must(host.give(pieces.get(1), Bodies.treatmentBody("PASTE")));
         String trial = UUID.randomUUID().toString();
         List<String> arms =
                 List.of(UUID.randomUUID().toString(), UUID.randomUUID().toString());
@@ -386,14 +328,14 @@ class TastingIT {
                         "",
                         "answers",
                         Map.of())));
-        Map<String, Object> body = Client.tastingBody("PAIRED", 2, 6);
+        Map<String, Object> body = Bodies.tastingBody("PAIRED", 2, 6);
         body.put("trialId", trial);
         List<Map<String, Object>> samples = (List<Map<String, Object>>) body.get("samples");
         for (int sample = 0; sample < 2; sample++) {
             samples.get(sample).put("pieceId", pieces.get(1 - sample));
             samples.get(sample).put("armId", arms.get(1 - sample));
         }
-        Set table = Set.open(host, body);
+        LaidTable table = LaidTable.open(host, body);
         for (int place = 0; place < 6; place++) {
             host.must(table.hand(place, table.sheet(place, 0, PREFERRING_HONEY.get(place), 5, 5)));
         }
@@ -417,7 +359,7 @@ class TastingIT {
     @Test
     void a_table_its_host_forgot_is_closed_after_a_day_and_can_still_be_revealed(Someone owner, JdbcClient database) {
         Client host = owner.client();
-        Set table = Set.open(host, Client.tastingBody("PAIRED", 2, 2));
+        LaidTable table = LaidTable.open(host, Bodies.tastingBody("PAIRED", 2, 2));
         host.must(table.hand(0, table.sheet(0, 0, "Honey", 6, 5)));
         database.sql("update tasting set opened_at = opened_at - interval 25 hour where id = ?")
                 .param(table.id())
@@ -431,7 +373,7 @@ class TastingIT {
     @Test
     void a_tasting_given_up_ends_its_links_and_is_no_longer_listed(Someone owner) {
         Client host = owner.client();
-        Set table = Set.open(host, Client.tastingBody("PAIRED", 2, 2));
+        LaidTable table = LaidTable.open(host, Bodies.tastingBody("PAIRED", 2, 2));
         host.must(host.put("/api/tastings/%s/drop".formatted(table.id()), Map.of("version", 1)));
         assertThat(table.hand(0, table.sheet(0, 0, "Honey", 6, 5)).type()).isEqualTo("unknown-link");
         assertThat(host.get("/api/tastings").body()).isEmpty();

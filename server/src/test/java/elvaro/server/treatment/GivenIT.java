@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.treatment.Kind;
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -52,18 +53,18 @@ class GivenIT {
         List<String> twins = client.hangAgo(35, client.chamber("Walk-in", 100_000), 35, 4808, 4899);
         String plain = twins.get(0);
         String sealed = twins.get(1);
-        Map<String, Object> seal = Client.treatmentBody("FAT_SEAL");
+        Map<String, Object> seal = Bodies.treatmentBody("FAT_SEAL");
         seal.put("coatGrams", 905);
         client.must(client.give(sealed, seal));
-        client.must(client.write(plain, Client.entry("PULLED", 4264)));
-        client.must(client.write(plain, Client.pile("STEAK", 2722)));
-        client.must(client.write(plain, Client.pile("USABLE_TRIM", 1361)));
-        client.must(client.write(plain, Client.pile("DISCARD", 181)));
-        client.must(client.write(sealed, Client.entry("PULLED", 4717 + 880)));
+        client.must(client.write(plain, Bodies.entry("PULLED", 4264)));
+        client.must(client.write(plain, Bodies.pile("STEAK", 2722)));
+        client.must(client.write(plain, Bodies.pile("USABLE_TRIM", 1361)));
+        client.must(client.write(plain, Bodies.pile("DISCARD", 181)));
+        client.must(client.write(sealed, Bodies.entry("PULLED", 4717 + 880)));
         assertThat(toDo(client, sealed)).singleElement().asString().startsWith("Take the seal off and weigh both");
-        client.must(client.write(sealed, Client.entry("COAT_OFF", 880)));
-        client.must(client.write(sealed, Client.pile("STEAK", 2631)));
-        client.must(client.write(sealed, Client.pile("DISCARD", 2086)));
+        client.must(client.write(sealed, Bodies.entry("COAT_OFF", 880)));
+        client.must(client.write(sealed, Bodies.pile("STEAK", 2631)));
+        client.must(client.write(sealed, Bodies.pile("DISCARD", 2086)));
 
         JsonNode bare = client.get("/api/pieces/" + plain).body();
         assertThat(share(bare, "shrinkFraction")).isEqualTo(11.3);
@@ -88,7 +89,7 @@ class GivenIT {
                 .body()
                 .at("/ahead/atTarget/lost")
                 .asDouble();
-        Map<String, Object> honey = Client.treatmentBody("SUGAR_COAT");
+        Map<String, Object> honey = Bodies.treatmentBody("SUGAR_COAT");
         honey.putAll(Map.of("exactly", "buckwheat honey", "amount", 22, "measure", "GRAM", "basis", "KILOGRAM"));
         honey.putAll(Map.of("coatGrams", 85, "costMinor", 140, "answers", Map.of()));
         String path = "/api/pieces/%s/treatments/%s".formatted(piece, UUID.randomUUID());
@@ -134,7 +135,7 @@ class GivenIT {
         Client client = owner.client();
         String piece =
                 client.hangAgo(8, client.chamber("Walk-in", 100_000), 40, 4000).get(0);
-        Map<String, Object> smoke = Client.treatmentBody("COLD_SMOKE");
+        Map<String, Object> smoke = Bodies.treatmentBody("COLD_SMOKE");
         smoke.put("number", 2);
         smoke.put(
                 "beganOn",
@@ -176,13 +177,13 @@ class GivenIT {
         Client client = owner.client();
         String duck =
                 client.hangAgo(8, client.chamber("Larder", 100_000), 8, 1200).get(0);
-        Map<String, Object> juice = Client.treatmentBody("MARINADE");
+        Map<String, Object> juice = Bodies.treatmentBody("MARINADE");
         juice.putAll(Map.of("exactly", "orange juice", "amount", 300, "measure", "MILLILITRE", "basis", "KILOGRAM"));
         client.must(client.give(duck, juice));
         assertThat(toDo(client, duck)).isEmpty();
-        client.must(client.write(duck, Client.entry("PULLED", 1120)));
+        client.must(client.write(duck, Bodies.entry("PULLED", 1120)));
         assertThat(toDo(client, duck)).singleElement().asString().startsWith("Trim it, lay it in the juice");
-        client.must(client.write(duck, Client.pile("STEAK", 1120)));
+        client.must(client.write(duck, Bodies.pile("STEAK", 1120)));
         client.must(
                 client.put("/api/bench/%s/close/%s".formatted(duck, UUID.randomUUID()), Map.of("answers", Map.of())));
         assertThat(toDo(client, duck)).hasSize(1);
@@ -203,16 +204,16 @@ class GivenIT {
         String chamber = client.chamber("Walk-in", 100_000);
         List<String> pieces = client.hangToday(chamber, 38, 4000, 4000);
         String piece = pieces.get(0);
-        Map<String, Object> garlic = Client.treatmentBody("PASTE");
+        Map<String, Object> garlic = Bodies.treatmentBody("PASTE");
         garlic.putAll(Map.of("rawGarlicOrHerbs", true, "oil", true));
-        Map<String, Object> seal = Client.treatmentBody("FAT_SEAL");
+        Map<String, Object> seal = Bodies.treatmentBody("FAT_SEAL");
         seal.putAll(Map.of("rawGarlicOrHerbs", true, "oil", true));
         assertThat(client.give(piece, seal).type()).isEqualTo("clash");
         assertThat(client.give(piece, garlic).status()).isEqualTo(200); // in the open air there is no clash
-        assertThat(client.give(piece, Client.treatmentBody("SPIRIT_SPRAY")).questions())
+        assertThat(client.give(piece, Bodies.treatmentBody("SPIRIT_SPRAY")).questions())
                 .containsExactly("clash-spirit-in-company");
 
-        Map<String, Object> liquid = Client.treatmentBody("LIQUID_SMOKE");
+        Map<String, Object> liquid = Bodies.treatmentBody("LIQUID_SMOKE");
         liquid.putAll(Map.of("amount", 4, "measure", "TEASPOON", "basis", "FIVE_POUNDS"));
         Answer over = client.give(piece, liquid);
         assertThat(over.questions()).containsExactly("over-label");
@@ -221,7 +222,7 @@ class GivenIT {
         liquid.put("number", 3);
         liquid.put("amount", -1);
         assertThat(client.give(piece, liquid).body().path("field").asString()).isEqualTo("amount");
-        Map<String, Object> late = Client.treatmentBody("LIQUID_SOAK");
+        Map<String, Object> late = Bodies.treatmentBody("LIQUID_SOAK");
         late.put("number", 90);
         assertThat(client.give(piece, late).body().path("field").asString()).isEqualTo("number");
     }
@@ -231,7 +232,7 @@ class GivenIT {
         Client client = owner.client();
         String piece =
                 client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
-        client.must(client.give(piece, Client.treatmentBody("PASTE")));
+        client.must(client.give(piece, Bodies.treatmentBody("PASTE")));
         String treatment = client.given(piece).path("id").asString();
         List<Integer> answers = Stream.generate(() -> UUID.randomUUID())
                 .limit(6)
@@ -256,7 +257,7 @@ class GivenIT {
         Client client = owner.client();
         String piece =
                 client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
-        client.must(client.give(piece, Client.treatmentBody("PASTE")));
+        client.must(client.give(piece, Bodies.treatmentBody("PASTE")));
         Map<String, Object> back = Map.of(
                 "kind",
                 "TAKEN_BACK",
@@ -278,7 +279,7 @@ class GivenIT {
         Client client = owner.client();
         String piece =
                 client.hangToday(client.chamber("Walk-in", 100_000), 40, 4000).get(0);
-        client.must(client.give(piece, Client.treatmentBody("LIQUID_SMOKE")));
+        client.must(client.give(piece, Bodies.treatmentBody("LIQUID_SMOKE")));
         String calendar = client.text("/api/calendar.ics").replace("\r\n ", ""); // unfolded, RFC 5545 section 3.1
         List<String> uids = calendar.lines()
                 .filter(line -> line.startsWith("UID:") && line.contains("treat"))
@@ -298,7 +299,7 @@ class GivenIT {
         String chamber = client.chamber("Walk-in", 100_000);
         String piece = client.hangAgo(3, chamber, 40, 4000).get(0);
         JsonNode before = client.get("/api/pieces/" + piece).body();
-        Map<String, Object> body = Client.treatmentBody(kind.name());
+        Map<String, Object> body = Bodies.treatmentBody(kind.name());
         kind.first()
                 .ifPresent(dose -> body.putAll(Map.of(
                         "amount", dose.amount(),

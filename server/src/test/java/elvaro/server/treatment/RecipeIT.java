@@ -2,6 +2,7 @@ package elvaro.server.treatment;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -22,7 +23,7 @@ class RecipeIT {
     void a_recipe_is_scaled_to_the_piece_and_priced(Someone owner) {
         Client client = owner.client();
         String recipe = UUID.randomUUID().toString();
-        Map<String, Object> porcini = Client.recipeBody();
+        Map<String, Object> porcini = Bodies.recipeBody();
         client.must(client.put("/api/recipes/" + recipe, porcini));
         assertThat(client.put("/api/recipes/" + recipe, porcini).status()).isEqualTo(200);
         porcini.put("version", 7);
@@ -30,7 +31,7 @@ class RecipeIT {
 
         String piece =
                 client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
-        Map<String, Object> rub = Client.treatmentBody("PASTE");
+        Map<String, Object> rub = Bodies.treatmentBody("PASTE");
         rub.put("recipeId", recipe);
         client.must(client.give(piece, rub));
         JsonNode given = client.given(piece);
@@ -47,11 +48,11 @@ class RecipeIT {
     void a_changed_recipe_leaves_what_was_given_before_as_it_was(Someone owner) {
         Client client = owner.client();
         String recipe = UUID.randomUUID().toString();
-        Map<String, Object> porcini = Client.recipeBody();
+        Map<String, Object> porcini = Bodies.recipeBody();
         client.must(client.put("/api/recipes/" + recipe, porcini));
         String piece =
                 client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);
-        Map<String, Object> rub = Client.treatmentBody("PASTE");
+        Map<String, Object> rub = Bodies.treatmentBody("PASTE");
         rub.put("recipeId", recipe);
         client.must(client.give(piece, rub));
         porcini.putAll(Map.of("name", "Porcini rub, mild", "amount", 5, "kind", "SUGAR_COAT"));
@@ -70,17 +71,17 @@ class RecipeIT {
     void a_recipe_that_is_none_is_refused_and_says_where(Someone owner) {
         Client client = owner.client();
         String path = "/api/recipes/" + UUID.randomUUID();
-        Map<String, Object> body = Client.recipeBody();
+        Map<String, Object> body = Bodies.recipeBody();
         body.put("parts", List.of(Map.of("name", "salt", "parts", -1, "priceMinorPerKg", 0)));
         Answer negative = client.put(path, body);
         assertThat(negative.body().path("field").asString()).isEqualTo("parts");
         assertThat(negative.body().path("detail").asString()).startsWith("salt: parts are above 0");
         body.put("parts", List.of());
         assertThat(client.put(path, body).status()).isEqualTo(422);
-        body = Client.recipeBody();
+        body = Bodies.recipeBody();
         body.putAll(Map.of("basis", "PERCENT", "amount", 101));
         assertThat(client.put(path, body).body().path("field").asString()).isEqualTo("amount");
-        Map<String, Object> unknown = Client.treatmentBody("PASTE");
+        Map<String, Object> unknown = Bodies.treatmentBody("PASTE");
         unknown.put("recipeId", UUID.randomUUID().toString());
         String piece =
                 client.hangToday(client.chamber("Walk-in", 100_000), 26, 4000).get(0);

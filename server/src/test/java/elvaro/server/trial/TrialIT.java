@@ -3,6 +3,7 @@ package elvaro.server.trial;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -23,7 +24,7 @@ class TrialIT {
 
     private static String lot(Client client, int grams, int daysAgo) {
         String id = UUID.randomUUID().toString();
-        Map<String, Object> body = Client.lotBody(id, grams);
+        Map<String, Object> body = Bodies.lotBody(id, grams);
         body.putAll(Map.of("cutCode", "strip", "boneIn", false, "receivedOn", day(client, daysAgo)));
         body.put("answers", Map.of("weight-unusual", ""));
         client.must(client.post("/api/lots", body));
@@ -49,7 +50,7 @@ class TrialIT {
     }
 
     private static Map<String, Object> honey() {
-        Map<String, Object> honey = Client.treatmentBody("SUGAR_COAT");
+        Map<String, Object> honey = Bodies.treatmentBody("SUGAR_COAT");
         honey.putAll(Map.of("exactly", "buckwheat honey", "amount", 22, "measure", "GRAM", "basis", "KILOGRAM"));
         honey.put("costMinor", 100);
         return honey;
@@ -101,9 +102,9 @@ class TrialIT {
 
     /** Pulls a piece and cuts it up, the rest to the discard, and closes the bench. */
     private static void finish(Client client, String piece, int aged, int steak) {
-        client.must(client.write(piece, Client.entry("PULLED", aged)));
-        client.must(client.write(piece, Client.pile("STEAK", steak)));
-        client.must(client.write(piece, Client.pile("DISCARD", aged - steak)));
+        client.must(client.write(piece, Bodies.entry("PULLED", aged)));
+        client.must(client.write(piece, Bodies.pile("STEAK", steak)));
+        client.must(client.write(piece, Bodies.pile("DISCARD", aged - steak)));
         client.must(
                 client.put("/api/bench/%s/close/%s".formatted(piece, UUID.randomUUID()), Map.of("answers", Map.of())));
     }
@@ -190,7 +191,7 @@ class TrialIT {
     void an_arm_that_is_soaked_waits_and_is_said_to_start_later(Someone owner) {
         Client client = owner.client();
         String chamber = client.chamber("North Room", 100_000);
-        Map<String, Object> stout = Client.treatmentBody("LIQUID_SOAK");
+        Map<String, Object> stout = Bodies.treatmentBody("LIQUID_SOAK");
         stout.putAll(Map.of("amount", 250, "measure", "MILLILITRE", "basis", "KILOGRAM"));
         Map<String, Object> body = trial(
                 client,
@@ -216,10 +217,10 @@ class TrialIT {
         String id = UUID.randomUUID().toString();
         JsonNode trial = honeyTrial(client, id, 12, List.of(4000, 4000));
         for (JsonNode piece : pieces(trial, 0)) {
-            client.must(client.write(id(piece), Client.entry("WEIGHED", 3740)));
+            client.must(client.write(id(piece), Bodies.entry("WEIGHED", 3740)));
         }
         for (JsonNode piece : pieces(trial, 1)) {
-            client.must(client.write(id(piece), Client.entry("WEIGHED", 3830)));
+            client.must(client.write(id(piece), Bodies.entry("WEIGHED", 3830)));
         }
         JsonNode now = client.get("/api/trials/" + id).body();
         assertThat(now.at("/drying/0").asString()).matches("Honey dries \\d+ % slower than Plain \\(80 %: .*\\)\\.");
@@ -319,9 +320,9 @@ class TrialIT {
     void what_is_held_against_a_treated_piece_teaches_nothing(Someone owner) {
         Client client = owner.client();
         String chamber = client.chamber("North Room", 100_000);
-        Map<String, Object> two = Client.treatmentBody("COLD_SMOKE");
+        Map<String, Object> two = Bodies.treatmentBody("COLD_SMOKE");
         two.put("number", 2);
-        Map<String, Object> five = Client.treatmentBody("COLD_SMOKE");
+        Map<String, Object> five = Bodies.treatmentBody("COLD_SMOKE");
         five.put("number", 5);
         String id = UUID.randomUUID().toString();
         client.must(client.put(
@@ -449,7 +450,7 @@ class TrialIT {
     private static void look(Client client, String piece, String at, String surface) {
         client.must(client.put(
                 "/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID()),
-                Client.lookBody("surface", surface, "at", at)));
+                Bodies.lookBody("surface", surface, "at", at)));
     }
 
     private static Map<String, Object> asArm(JsonNode arm) {
