@@ -32,7 +32,7 @@ export function Page({ title, aside, children }: Props) {
 /** Stands while something is fetched, or says why it did not come. */
 export function Waiting({ failure }: { failure?: unknown }) {
   return (
-    <Typography role="status" sx={{ py: 4, color: 'text.secondary' }}>
+    <Typography role="status" sx={{ px: { xs: 2, md: 4 }, py: 4, color: 'text.secondary' }}>
       {failure instanceof Error ? failure.message : 'One moment …'}
     </Typography>
   );

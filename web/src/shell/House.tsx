@@ -1,6 +1,6 @@
 import { useColorScheme } from '@mui/material/styles';
 import { lazy, Suspense, useEffect } from 'react';
-import { Route, Routes } from 'react-router';
+import { Route, Routes, useLocation, useNavigationType } from 'react-router';
 import { SetUp } from '../account/SetUp';
 import { SignIn } from '../account/SignIn';
 import { useSession } from '../api/queries';
@@ -50,7 +50,16 @@ const schemes = { LIGHT: 'light', DARK: 'dark', SYSTEM: 'system' } as const;
 export function House() {
   const session = useSession();
   const { setMode } = useColorScheme();
+  const { pathname, hash } = useLocation();
+  const arrived = useNavigationType();
   const theme = session.data?.me?.preferences.theme;
+
+  useEffect(() => {
+    // A view that is gone to begins at its top; one that is gone back to stands where it stood.
+    if (arrived !== 'POP' && hash === '') {
+      window.scrollTo(0, 0);
+    }
+  }, [pathname, hash, arrived]);
 
   useEffect(() => {
     if (theme) {

@@ -10,11 +10,13 @@ interface Props {
   table: Table;
   code: number;
   draft: Draft;
+  /** Whether somebody types in what a taster wrote. */
+  typed?: boolean;
   onChange: (part: Partial<Draft>) => void;
 }
 
 /** One serving: its plate, its scales, and words for it. */
-export function Taste({ table, code, draft, onChange }: Props) {
+export function Taste({ table, code, draft, typed = false, onChange }: Props) {
   const chosen = draft.chips[code] ?? [];
   const toggle = (chip: string) =>
     onChange({
@@ -27,8 +29,8 @@ export function Taste({ table, code, draft, onChange }: Props) {
     <Box sx={{ display: 'grid', gap: 2.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
         <Plate code={code} size={132} />
-        <Typography variant="h2" component="h1">
-          Taste {code}
+        <Typography variant="h2" component={typed ? 'h3' : 'h1'}>
+          {typed ? 'Plate' : 'Taste'} {code}
         </Typography>
       </Box>
       {table.attributes.map((attribute) => (
@@ -44,7 +46,7 @@ export function Taste({ table, code, draft, onChange }: Props) {
         />
       ))}
       <Box>
-        <Typography sx={{ fontWeight: 640, mb: 1 }}>Words for it, if you like</Typography>
+        {!typed && <Typography sx={{ fontWeight: 640, mb: 1 }}>Words for it, if you like</Typography>}
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 1.5 }}>
           {table.chips.map((chip) => (
             <Chip
@@ -59,7 +61,7 @@ export function Taste({ table, code, draft, onChange }: Props) {
           ))}
         </Box>
         <TextField
-          label={`Your own words for ${code}`}
+          label={typed ? `Words for ${code}` : `Your own words for ${code}`}
           value={draft.words[code] ?? ''}
           onChange={(event) => onChange({ words: { ...draft.words, [code]: event.target.value } })}
           slotProps={{ htmlInput: { maxLength: 300 } }}

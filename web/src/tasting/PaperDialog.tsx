@@ -81,7 +81,7 @@ export function PaperDialog({ tasting, place, onClose }: Props) {
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 3 }}>
         {codes.map((code) => (
-          <Taste key={code} table={table} code={code} draft={draft} onChange={change} />
+          <Taste key={code} typed table={table} code={code} draft={draft} onChange={change} />
         ))}
         {tasting.kind !== 'SCORES' && (
           <Choice kind={tasting.kind} codes={codes} draft={draft} onChange={change} />

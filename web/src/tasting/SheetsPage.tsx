@@ -89,7 +89,8 @@ function Paper({ tasting, plate }: { tasting: Tasting; plate: Schema['PlateView'
         {tasting.rounds > 1 && `, round ${plate.round + 1}`}
       </Typography>
       <Typography sx={{ mb: 2 }}>
-        Taste in this order, rinse between them, say nothing aloud. Ring a number from 1 to 7.
+        Taste in this order, rinse between them, say nothing aloud.
+        {tasting.attributes.length > 0 && ' Ring a number from 1 to 7.'}
       </Typography>
       {plate.servings.map(({ code }) => (
         <Box key={code} sx={{ mb: 2.5, breakInside: 'avoid' }}>
