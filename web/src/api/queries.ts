@@ -128,6 +128,23 @@ export const useBench = (pieceId: string) =>
     retry: false,
   });
 
+/** Steaks of a thickness, or of a weight; the answer before stays until the next is there. */
+export const useSteaks = (
+  pieceId: string,
+  query: { thicknessMm?: number; gramsEach?: number; lengthMm?: number; saw: boolean; endMm: number },
+) =>
+  useQuery({
+    queryKey: ['steaks', pieceId, query],
+    queryFn: () => answer(api.GET('/api/bench/{pieceId}/steaks', { params: { path: { pieceId }, query } })),
+    enabled: query.thicknessMm !== undefined || query.gramsEach !== undefined,
+    placeholderData: (before) => before,
+    retry: false,
+    gcTime: 30_000,
+  });
+
+export const useBenchLessons = () =>
+  useQuery({ queryKey: ['bench lessons'], queryFn: () => answer(api.GET('/api/bench-lessons')) });
+
 export const useComparison = (pieces: string[]) =>
   useQuery({
     queryKey: ['compare', pieces],
@@ -304,6 +321,25 @@ export const usePack = (id: string) =>
   useQuery({
     queryKey: ['packs', id],
     queryFn: () => answer(api.GET('/api/packs/{id}', { params: { path: { id } } })),
+  });
+
+export const useMakings = () =>
+  useQuery({ queryKey: ['makings'], queryFn: () => answer(api.GET('/api/makings')) });
+
+export const useMaking = (id: string) =>
+  useQuery({
+    queryKey: ['makings', id],
+    queryFn: () => answer(api.GET('/api/makings/{id}', { params: { path: { id } } })),
+  });
+
+/** What is to be expected of so much fat. */
+export const useTallow = (grams: number) =>
+  useQuery({
+    queryKey: ['tallow', grams],
+    queryFn: () => answer(api.GET('/api/stock/tallow', { params: { query: { grams } } })),
+    enabled: grams > 0,
+    placeholderData: (before) => before,
+    gcTime: 30_000,
   });
 
 export const useRecall = (lotId: string) =>

@@ -39,7 +39,9 @@ export function WeightField({ label, text, onText, big, error, helper, autoFocus
         htmlInput: { inputMode: 'decimal' },
         input: {
           endAdornment: <InputAdornment position="end">{units.weightUnit}</InputAdornment>,
-          sx: big ? { fontSize: 48, fontWeight: 640, lineHeight: 1.1, '& input': { py: 1.5 } } : undefined,
+          sx: big
+            ? { '& input': { py: 1.5, height: 56, fontSize: 48, fontWeight: 640, lineHeight: 1.1 } }
+            : undefined,
         },
       }}
     />

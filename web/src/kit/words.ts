@@ -108,6 +108,7 @@ export const kindWords: Record<Schema['EntryView']['kind'], string> = {
   HUNG: 'Hung',
   MOVED: 'Moved',
   PULLED: 'Pulled',
+  UNWRAPPED: 'Weighed unwrapped',
   PILE: 'Pile',
   NOTE: 'Note',
   CLOSED: 'Bench closed',

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
 import { useWriteEntry } from '../kit/entries';
 import { Caution, ProblemNotice } from '../kit/Notices';
 import { doneKinds, doneWords } from '../kit/words';
@@ -16,8 +17,18 @@ const shapes = {
   STOP: 'M16 4H32L44 16V32L32 44H16L4 32V16Z',
 } as const;
 
+interface AnswerProps {
+  look: LookView;
+  pieceId: string;
+  tag: string;
+  /** Off the rail: there is nothing to turn or reseal any more. */
+  atBench?: boolean;
+  /** How what is bad is thrown away there. */
+  discard?: ReactNode;
+}
+
 /** What follows from a look, why, and what can be done about it at once. */
-export function Answer({ look, pieceId, tag }: { look: LookView; pieceId: string; tag: string }) {
+export function Answer({ look, pieceId, tag, atBench = false, discard }: AnswerProps) {
   return (
     <Box
       component="section"
@@ -57,12 +68,17 @@ export function Answer({ look, pieceId, tag }: { look: LookView; pieceId: string
       ))}
       {look.answer === 'ACT' && (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          {look.work.map((work) => (
-            <Done key={work} pieceId={pieceId} tag={tag} work={work} />
-          ))}
+          {look.work
+            .filter((work) => !atBench || work === 'REST')
+            .map((work) => (
+              <Done key={work} pieceId={pieceId} tag={tag} work={work} />
+            ))}
         </Box>
       )}
-      {look.answer === 'STOP' && <Discard pieceId={pieceId} tag={tag} whole={look.discard === 'WHOLE'} />}
+      {look.answer === 'STOP' && atBench && discard}
+      {look.answer === 'STOP' && !atBench && (
+        <Discard pieceId={pieceId} tag={tag} whole={look.discard === 'WHOLE'} />
+      )}
       <Caution rule="looking">
         These are rules of the trade. Local law and a licensed practitioner decide what may be eaten and sold.
       </Caution>

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useLooks, usePiece, useRoom } from '../api/queries';
 import { Page, Waiting } from '../kit/Page';
 import { WorkList } from '../kit/WorkList';
@@ -65,7 +65,16 @@ function Chosen({ id, next, onNext }: ChosenProps) {
   // A look that said stop is dealt with before there is another.
   const shown = looks.data.find((look) => look.id === kept) ?? (last?.answer === 'STOP' ? last : undefined);
   if (card.state !== 'HANGING' && !shown) {
-    return <Typography>{card.tag} no longer hangs. Choose another.</Typography>;
+    return (
+      <Typography>
+        {card.tag} no longer hangs.{' '}
+        {card.state === 'PULLED' ? (
+          <Link to={`/bench/${id}`}>Smell and look at it at the bench</Link>
+        ) : (
+          'Choose another.'
+        )}
+      </Typography>
+    );
   }
   if (!shown || kept === 'again') {
     return <LookPanel piece={piece.data} onKept={(look) => setKept(look.id)} />;

@@ -7,6 +7,7 @@ import type { Schema } from '../api/client';
 import { usePiece } from '../api/queries';
 import { Waiting } from '../kit/Page';
 import { kindWords } from '../kit/words';
+import { useScale, useScales } from '../weigh/scale';
 import { EntryPanel, type EntryKind } from './EntryPanel';
 
 interface Props {
@@ -19,6 +20,7 @@ interface Props {
 const titles: Record<EntryKind, string> = {
   WEIGHED: 'Weigh',
   PULLED: 'Pull',
+  UNWRAPPED: 'Without wrap and string',
   WITHDRAWN: 'Take a slice',
   CUT_AWAY: 'Cut a bad part away',
   COAT_ON: 'Put a coat or seal on',
@@ -28,6 +30,8 @@ const titles: Record<EntryKind, string> = {
 
 export function EntryDialog({ pieceId, kind, corrects, onClose }: Props) {
   const piece = usePiece(pieceId);
+  const shown = useScale(useScales().scale?.id);
+  const fromScale = shown && !corrects && kind !== 'NOTE';
   const phone = useMediaQuery('(max-width:600px)');
   const title = corrects ? `Correct: ${kindWords[kind].toLowerCase()}` : titles[kind];
   return (
@@ -40,7 +44,13 @@ export function EntryDialog({ pieceId, kind, corrects, onClose }: Props) {
       </DialogTitle>
       <DialogContent>
         {piece.data ? (
-          <EntryPanel piece={piece.data} kind={kind} corrects={corrects} onSaved={onClose} />
+          <EntryPanel
+            piece={piece.data}
+            kind={kind}
+            corrects={corrects}
+            onSaved={onClose}
+            scale={fromScale ? { shown, keptLaying: 0 } : undefined}
+          />
         ) : (
           <Waiting failure={piece.error} />
         )}

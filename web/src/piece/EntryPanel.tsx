@@ -17,12 +17,13 @@ import type { Shown } from '../weigh/scale';
 
 export type EntryKind = Extract<
   Schema['EntryForm']['kind'],
-  'WEIGHED' | 'PULLED' | 'WITHDRAWN' | 'CUT_AWAY' | 'COAT_ON' | 'COAT_OFF' | 'NOTE'
+  'WEIGHED' | 'PULLED' | 'UNWRAPPED' | 'WITHDRAWN' | 'CUT_AWAY' | 'COAT_ON' | 'COAT_OFF' | 'NOTE'
 >;
 
 const wording: Record<EntryKind, { ask: string; save: string; words: string }> = {
   WEIGHED: { ask: 'Weight on the scale', save: 'Save weight', words: 'Note (optional)' },
   PULLED: { ask: 'Weight at the pull', save: 'Pull it', words: 'Note (optional)' },
+  UNWRAPPED: { ask: 'Weight without wrap and string', save: 'Save weight', words: 'Note (optional)' },
   WITHDRAWN: { ask: 'Weight of the slice', save: 'Save slice', words: 'What for (optional)' },
   CUT_AWAY: { ask: 'Weight cut away', save: 'Cut away', words: 'What was wrong (optional)' },
   COAT_ON: { ask: 'Weight of the coat', save: 'Save coat', words: 'Which coat' },

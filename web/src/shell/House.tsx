@@ -40,6 +40,8 @@ const TastingPage = lazy(() => import('../tasting/TastingPage'));
 const SheetsPage = lazy(() => import('../tasting/SheetsPage'));
 const StockPage = lazy(() => import('../stock/StockPage'));
 const BlendPage = lazy(() => import('../stock/BlendPage'));
+const MakingPage = lazy(() => import('../stock/MakingPage'));
+const RenderPage = lazy(() => import('../stock/RenderPage'));
 const PackPage = lazy(() => import('../stock/PackPage'));
 const RecallPage = lazy(() => import('../stock/RecallPage'));
 const GuidePage = lazy(() => import('../guide/GuidePage'));
@@ -109,6 +111,8 @@ export function House() {
           <Route path="/tastings/:id/sheets" element={<SheetsPage />} />
           <Route path="/stock" element={<StockPage />} />
           <Route path="/stock/blend" element={<BlendPage />} />
+          <Route path="/stock/render" element={<RenderPage />} />
+          <Route path="/makings/:id" element={<MakingPage />} />
           <Route path="/packs/:id" element={<PackPage />} />
           <Route path="/lots/:id/recall" element={<RecallPage />} />
           <Route path="/guide" element={<GuidePage />} />

@@ -12,7 +12,16 @@ import { Page, Waiting } from '../kit/Page';
 import { useSettled } from '../kit/settled';
 import { useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
-import { blendBody, boughtMeat, firstBlend, sourceOf, type BlendText, type SourceText } from './blend';
+import {
+  blendBody,
+  boughtMeat,
+  firstBlend,
+  sourceOf,
+  usedOf,
+  type BlendText,
+  type SourceText,
+} from './blend';
+import { MakeIt } from './MakeIt';
 
 /** How long typing pauses before it is worked out again. */
 const SETTLED_MS = 300;
@@ -32,7 +41,7 @@ export default function BlendPage() {
 
 function Mixing({ packs }: { packs: Schema['PackView'][] }) {
   const units = useUnits();
-  const [text, setText] = useDraft<BlendText>('blend', firstBlend);
+  const [text, setText, clear] = useDraft<BlendText>('blend', firstBlend);
   const sources = packs.map((pack) => sourceOf(pack, text));
   const settled = useSettled(JSON.stringify(blendBody(text, sources, units)), SETTLED_MS);
   const blend = useBlend(JSON.parse(settled) as Schema['BlendForm'] | null);
@@ -143,6 +152,14 @@ function Mixing({ packs }: { packs: Schema['PackView'][] }) {
       <Box sx={{ display: 'grid', gap: 2, position: { md: 'sticky' }, top: 16 }} role="status">
         <ProblemNotice failure={blend.error} />
         {blend.data ? <Mixed blend={blend.data} /> : <Typography>Say what there is to grind.</Typography>}
+        {blend.data && blend.data.parts.some(({ packId }) => packId) && (
+          <MakeIt
+            product="GRIND"
+            act="Ground: keep the lot"
+            sources={usedOf(blend.data.parts, text.bought, units)}
+            onMade={clear}
+          />
+        )}
       </Box>
     </Box>
   );

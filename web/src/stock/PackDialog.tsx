@@ -7,37 +7,49 @@ import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { answer, api, type Schema } from '../api/client';
+import type { Schema } from '../api/client';
 import { refresh } from '../api/queries';
 import { useDraft } from '../kit/drafts';
 import { FormGrid } from '../kit/FormGrid';
 import { Caution, ProblemNotice } from '../kit/Notices';
 import { date, useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
-import { firstPack, lastDay, leftOnPile, packBodies, weightOf, type PackText } from './draft';
+import { firstPack, lastDay, leftThere, packBodies, weightOf, type PackText } from './draft';
 import { Pick } from './Pick';
-import { contents, keepings, wraps } from './words';
+import { contents, keepings, wraps, type Content, type Source } from './words';
 
 interface Props {
-  bench: Schema['BenchView'];
+  title: string;
+  /** Where its draft is kept. */
+  draft: string;
+  /** What may be packed of it; the first is offered. */
+  choices: readonly [Content, ...Content[]];
+  /** What lies there, in grams. */
+  found: Partial<Record<Source, number>>;
   packed: Schema['PackView'][];
   stock: Schema['StockView'];
+  /** Steaks that were weighed one by one, in grams. */
+  weighed?: number[];
+  put: (packs: Schema['PackForm'][]) => Promise<unknown>;
   onClose: () => void;
 }
 
-/** Packs what lies on a pile: each weight a pack. */
-export function PackDialog({ bench, packed, stock, onClose }: Props) {
+/** Packs what lies there: each weight a pack. */
+export function PackDialog({
+  title,
+  draft,
+  choices,
+  found,
+  packed,
+  stock,
+  weighed = [],
+  put,
+  onClose,
+}: Props) {
   const units = useUnits();
-  const { card, ledger } = bench.piece;
-  const [text, setText, clear] = useDraft<PackText>(`packs of ${card.id}`, () => firstPack(stock.today));
+  const [text, setText, clear] = useDraft<PackText>(draft, () => firstPack(stock.today, choices[0]));
   const save = useMutation({
-    mutationFn: () =>
-      answer(
-        api.PUT('/api/pieces/{pieceId}/packs', {
-          params: { path: { pieceId: card.id } },
-          body: { packs: packBodies(text, stock.rules, units) },
-        }),
-      ),
+    mutationFn: () => put(packBodies(text, stock.rules, units)),
     onSuccess: async () => {
       clear();
       await refresh();
@@ -48,17 +60,18 @@ export function PackDialog({ bench, packed, stock, onClose }: Props) {
     save.reset();
     setText((before) => ({ ...before, ...part }));
   };
-  const left = leftOnPile(text, ledger.piles, packed, units);
+  const left = leftThere(text, found, packed, units);
   const byRule = lastDay(text, stock.rules);
+  const words = Object.fromEntries(choices.map((each) => [each, contents[each]])) as Record<Content, string>;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="pack">
-      <DialogTitle id="pack">Pack {card.tag}</DialogTitle>
+      <DialogTitle id="pack">{title}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         <FormGrid onSubmit={(event) => event.preventDefault()}>
           <Pick
             label="What"
             value={text.content}
-            choices={contents}
+            choices={words}
             onChange={(content) => change({ content })}
           />
           <Pick label="In" value={text.wrap} choices={wraps} onChange={(wrap) => change({ wrap })} />
@@ -109,11 +122,22 @@ export function PackDialog({ bench, packed, stock, onClose }: Props) {
             />
           ))}
           <Button onClick={() => change({ weights: [...text.weights, weightOf()] })}>One pack more</Button>
+          {weighed.length > 0 &&
+            text.content === 'STEAK' &&
+            text.weights.every((each) => each.text === '') && (
+              <Button
+                onClick={() =>
+                  change({ weights: weighed.map((grams) => weightOf(units.weightForField(grams))) })
+                }
+              >
+                Each steak as it was weighed
+              </Button>
+            )}
         </Box>
         <Typography role="status" sx={{ fontWeight: 620, color: left < 0 ? 'warning.main' : 'text.primary' }}>
           {left >= 0
-            ? `${units.weight(left)} is left on the pile.`
-            : `${units.weight(-left)} more than the pile held.`}
+            ? `${units.weight(left)} is left to pack.`
+            : `${units.weight(-left)} more than there was.`}
         </Typography>
         <Caution rule="shop">
           How long a pack may be used is your own written plan&apos;s to say. Local law and a licensed

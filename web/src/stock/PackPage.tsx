@@ -33,6 +33,9 @@ export default function PackPage() {
 function Told({ story }: { story: Story }) {
   const units = useUnits();
   const { pack } = story;
+  const lots = story.origins.filter(
+    ({ lotId }, index, all) => lotId && all.findIndex((each) => each.lotId === lotId) === index,
+  );
   return (
     <Page
       title={`Pack ${pack.number}`}
@@ -57,7 +60,9 @@ function Told({ story }: { story: Story }) {
           <Figure
             name="To ask"
             note={
-              pack.content === 'STEAK' || pack.content === 'ROAST' ? 'cost and margin' : 'as in your settings'
+              pack.content === 'TRIM' || pack.content === 'FAT' || pack.content === 'BONE'
+                ? 'as in your settings'
+                : 'cost and margin'
             }
             big
           >
@@ -65,19 +70,16 @@ function Told({ story }: { story: Story }) {
           </Figure>
         </Box>
         <Box component="ol" aria-label="From the animal" sx={{ m: 0, pl: 2.5, '& li': { py: 0.3 } }}>
-          <li>
-            <MuiLink component={Link} to={`/lots/${pack.lotId}`}>
-              Lot {story.lotNumber}
-            </MuiLink>
-            {story.supplier && ` from ${story.supplier}`}
-            {story.sourceTag && `, ${story.sourceTag}`}
-          </li>
-          <li>
-            <MuiLink component={Link} to={`/bench/${pack.pieceId}`}>
-              Piece {pack.tag}
-            </MuiLink>
-            {pack.agedDays != null && `, aged ${pack.agedDays} days`}
-          </li>
+          {story.origins.map((origin) => (
+            <Origin key={origin.pieceId ?? origin.name} origin={origin} pack={pack} />
+          ))}
+          {pack.makingId && (
+            <li>
+              <MuiLink component={Link} to={`/makings/${pack.makingId}`}>
+                {pack.tag}
+              </MuiLink>
+            </li>
+          )}
           <li>
             Packed on {date(pack.packedOn)} by {story.by}, {pack.wrapLabel}, {pack.keepingLabel}
             {pack.place && `, ${pack.place}`}
@@ -89,12 +91,34 @@ function Told({ story }: { story: Story }) {
         {pack.leftGrams > 0 && <TakeOut key={pack.leftGrams} pack={pack} />}
         <Box className="no-print" sx={{ display: 'flex', gap: 1 }}>
           {pack.leftGrams > 0 && <LabelButton packs={[pack.id]} />}
-          <Button component={Link} to={`/lots/${pack.lotId}/recall`}>
-            What else came from lot {story.lotNumber}
-          </Button>
+          {lots.map(({ lotId, lotNumber }) => (
+            <Button key={lotId} component={Link} to={`/lots/${lotId}/recall`}>
+              What else came from lot {lotNumber}
+            </Button>
+          ))}
         </Box>
       </Box>
     </Page>
+  );
+}
+
+function Origin({ origin, pack }: { origin: Schema['OriginView']; pack: Schema['PackView'] }) {
+  if (!origin.lotId) {
+    return <li>{origin.name}, bought</li>;
+  }
+  return (
+    <li>
+      <MuiLink component={Link} to={`/lots/${origin.lotId}`}>
+        Lot {origin.lotNumber}
+      </MuiLink>
+      {origin.supplier && ` from ${origin.supplier}`}
+      {origin.sourceTag && `, ${origin.sourceTag}`}:{' '}
+      <MuiLink component={Link} to={`/bench/${origin.pieceId}`}>
+        piece {origin.tag}
+      </MuiLink>
+      , {origin.name.toLowerCase()}
+      {pack.pieceId === origin.pieceId && pack.agedDays != null && `, aged ${pack.agedDays} days`}
+    </li>
   );
 }
 
@@ -115,13 +139,22 @@ function Out({ out, packId }: { out: Schema['OutView']; packId: string }) {
     <li>
       <Box component="span" sx={{ textDecoration: out.slip ? 'line-through' : 'none' }}>
         {units.weight(out.grams)} {out.wayLabel}
-        {out.words && `, ${out.words}`}
+        {out.makingId ? (
+          <>
+            {', '}
+            <MuiLink component={Link} to={`/makings/${out.makingId}`}>
+              {out.words}
+            </MuiLink>
+          </>
+        ) : (
+          out.words && `, ${out.words}`
+        )}
       </Box>{' '}
       <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>
         {moment(out.at)}, {out.by}
         {out.slip && '; taken back'}
       </Typography>
-      {!out.slip && (
+      {!out.slip && !out.makingId && (
         <Button
           className="no-print"
           size="small"

@@ -43,7 +43,7 @@ export function PackTable({ packs, withPiece = false }: Props) {
             </Box>
             {withPiece && (
               <td>
-                {pack.tag} {pack.cutName}
+                {pack.tag} {pack.pieceId && pack.cutName}
                 {pack.agedDays != null && `, ${pack.agedDays} days`}
               </td>
             )}

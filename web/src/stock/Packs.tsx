@@ -2,15 +2,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { Schema } from '../api/client';
+import { answer, api, type Schema } from '../api/client';
 import { usePacksOf, useStock } from '../api/queries';
 import { LabelButton } from './LabelButton';
 import { PackDialog } from './PackDialog';
 import { PackTable } from './PackTable';
+import { ofPieces } from './words';
 
 /** What a finished piece was packed into, and packing what is left. */
 export function Packs({ bench }: { bench: Schema['BenchView'] }) {
-  const packs = usePacksOf(bench.piece.card.id);
+  const { card, log } = bench.piece;
+  const packs = usePacksOf(card.id);
   const stock = useStock();
   const [open, setOpen] = useState(false);
   if (!packs.data || !stock.data) {
@@ -29,7 +31,26 @@ export function Packs({ bench }: { bench: Schema['BenchView'] }) {
         {packs.data.length > 0 && <LabelButton packs={packs.data.map(({ id }) => id)} />}
       </Box>
       {open && (
-        <PackDialog bench={bench} packed={packs.data} stock={stock.data} onClose={() => setOpen(false)} />
+        <PackDialog
+          title={`Pack ${card.tag}`}
+          draft={`packs of ${card.id}`}
+          choices={ofPieces}
+          found={bench.piece.ledger.piles}
+          packed={packs.data}
+          stock={stock.data}
+          weighed={log
+            .filter(({ kind, stands, steaks }) => kind === 'PILE' && stands && steaks === 1)
+            .map(({ grams }) => grams)}
+          put={(made) =>
+            answer(
+              api.PUT('/api/pieces/{pieceId}/packs', {
+                params: { path: { pieceId: card.id } },
+                body: { packs: made },
+              }),
+            )
+          }
+          onClose={() => setOpen(false)}
+        />
       )}
     </Box>
   );

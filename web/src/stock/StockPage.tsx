@@ -7,6 +7,7 @@ import { useStock } from '../api/queries';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
 import { LabelButton } from './LabelButton';
+import { Makings } from './Makings';
 import { PackTable } from './PackTable';
 import { Rules } from './Rules';
 
@@ -28,6 +29,9 @@ export default function StockPage() {
           <Button component={Link} to="/stock/blend">
             Blend a grind
           </Button>
+          <Button component={Link} to="/stock/render">
+            Render fat
+          </Button>
         </Box>
       }
     >
@@ -41,6 +45,7 @@ export default function StockPage() {
           <PackTable packs={soonestFirst} today={stock.data.today} withPiece />
         </Box>
       )}
+      <Makings />
       <Rules rules={stock.data.rules} />
     </Page>
   );

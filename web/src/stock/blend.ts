@@ -85,3 +85,18 @@ export function blendBody(text: BlendText, packs: SourceText[], units: Units): S
         sources,
       };
 }
+
+/** What goes into the grinder, as it was worked out; bought meat at the price that was typed for it. */
+export const usedOf = (
+  parts: Schema['BlendPart'][],
+  bought: SourceText[],
+  units: Units,
+): Schema['UsedForm'][] =>
+  parts.map(({ packId, name, grams }) => ({
+    packId,
+    name: packId ? '' : name,
+    grams,
+    priceMinorPerKg: packId
+      ? 0
+      : (units.readPrice(bought.find((each) => each.name.trim() === name)?.price ?? '') ?? 0),
+  }));

@@ -1,11 +1,11 @@
 import { expect, test } from 'vitest';
 import { buildUnits } from '../kit/units';
-import { firstPack, lastDay, leftOnPile, packBodies, weightOf } from './draft';
+import { firstPack, lastDay, leftThere, packBodies, weightOf } from './draft';
 
 const units = buildUnits('KG', false, false, 'EUR');
 const rule = { content: 'STEAK', wrap: 'VACUUM', keeping: 'FROZEN', version: 0, days: 90 } as const;
 const text = {
-  ...firstPack('2026-01-30'),
+  ...firstPack('2026-01-30', 'STEAK'),
   weights: [
     { ...weightOf(), text: '0.5' },
     { ...weightOf(), text: '' },
@@ -29,8 +29,8 @@ test('every weight is a pack, a day that was entered goes before the rule, and e
 
 test('steaks and roasts come from one pile', () => {
   const found = { steak: 3000, usableTrim: 400, fat: 0, bone: 0, discard: 600 };
-  expect(leftOnPile(text, found, [{ content: 'ROAST', grams: 1000 }], units)).toBe(1080);
-  expect(leftOnPile({ ...text, content: 'TRIM' }, found, [{ content: 'ROAST', grams: 1000 }], units)).toBe(
+  expect(leftThere(text, found, [{ content: 'ROAST', grams: 1000 }], units)).toBe(1080);
+  expect(leftThere({ ...text, content: 'TRIM' }, found, [{ content: 'ROAST', grams: 1000 }], units)).toBe(
     -520,
   );
 });

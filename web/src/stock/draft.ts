@@ -2,7 +2,7 @@ import dayjs from 'dayjs';
 import type { Schema } from '../api/client';
 import { newId } from '../kit/drafts';
 import type { Units } from '../kit/units';
-import { piles, type Content, type Keeping, type Wrap } from './words';
+import { sources, type Content, type Keeping, type Source, type Wrap } from './words';
 
 /** Packs as they stand in the fields: each weight a pack. */
 export interface PackText {
@@ -15,10 +15,10 @@ export interface PackText {
   weights: { id: string; text: string }[];
 }
 
-export const weightOf = () => ({ id: newId(), text: '' });
+export const weightOf = (text = '') => ({ id: newId(), text });
 
-export const firstPack = (today: string): PackText => ({
-  content: 'STEAK',
+export const firstPack = (today: string, content: Content): PackText => ({
+  content,
   wrap: 'VACUUM',
   keeping: 'FROZEN',
   packedOn: today,
@@ -36,19 +36,19 @@ export function lastDay(text: PackText, rules: Schema['RuleView'][]): string {
   return rule && rule.days > 0 ? dayjs(text.packedOn).add(rule.days, 'day').format('YYYY-MM-DD') : '';
 }
 
-/** What a pile still holds, once what is packed and what stands in the fields is taken off. */
-export function leftOnPile(
+/** What lay there still holds, once what is packed and what stands in the fields is taken off. */
+export function leftThere(
   text: PackText,
-  found: Schema['LedgerView']['piles'],
+  found: Partial<Record<Source, number>>,
   packed: { content: Content; grams: number }[],
   units: Units,
 ): number {
-  const pile = piles[text.content];
+  const source = sources[text.content];
   const before = packed
-    .filter(({ content }) => piles[content] === pile)
+    .filter(({ content }) => sources[content] === source)
     .reduce((sum, { grams }) => sum + grams, 0);
   const now = text.weights.reduce((sum, each) => sum + (units.readWeight(each.text) ?? 0), 0);
-  return found[pile] - before - now;
+  return (found[source] ?? 0) - before - now;
 }
 
 export function packBodies(text: PackText, rules: Schema['RuleView'][], units: Units): Schema['PackForm'][] {

@@ -11,6 +11,8 @@ export const contents: Record<Content, string> = {
   TRIM: 'Trim for grinding',
   FAT: 'Fat for rendering',
   BONE: 'Bones',
+  GRIND: 'Grind',
+  TALLOW: 'Tallow',
 };
 
 export const wraps: Record<Wrap, string> = { VACUUM: 'vacuum', WRAPPED: 'wrapped' };
@@ -22,14 +24,22 @@ export const ways: Record<Way, string> = {
   TABLE: 'eaten here',
   TASTING: 'tasted',
   GRIND: 'ground',
+  RENDER: 'rendered',
   DISCARD: 'thrown away',
 };
 
-/** The pile each content comes from. */
-export const piles: Record<Content, 'steak' | 'usableTrim' | 'fat' | 'bone'> = {
+/** Where the content of a pack lay before: on a pile of the bench, or in what was made. */
+export type Source = 'steak' | 'usableTrim' | 'fat' | 'bone' | 'made';
+
+/** What comes straight from a piece. */
+export const ofPieces = ['STEAK', 'ROAST', 'TRIM', 'FAT', 'BONE'] as const satisfies readonly Content[];
+
+export const sources: Record<Content, Source> = {
   STEAK: 'steak',
   ROAST: 'steak',
   TRIM: 'usableTrim',
   FAT: 'fat',
   BONE: 'bone',
+  GRIND: 'made',
+  TALLOW: 'made',
 };

@@ -31,10 +31,21 @@ function TrialSheet({ trial }: { trial: Trial }) {
     <Page
       title={trial.question}
       aside={
-        <Typography sx={{ color: 'text.secondary' }}>
-          {trial.factorLabel}, since {date(trial.startedOn)}, {trial.ended ? 'ended' : 'running'}
-          {trial.seed ? ', drawn by lot' : ''}
-        </Typography>
+        <>
+          <Typography sx={{ color: 'text.secondary', flex: 1 }}>
+            {trial.factorLabel}, since {date(trial.startedOn)}, {trial.ended ? 'ended' : 'running'}
+            {trial.seed ? ', drawn by lot' : ''}
+          </Typography>
+          <Button
+            className="no-print"
+            color="inherit"
+            href={`/api/trials/${trial.id}/report`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            Report
+          </Button>
+        </>
       }
     >
       <Box sx={{ display: 'grid', gap: 4 }}>

@@ -8,28 +8,31 @@ import type { Shown } from './scale';
 export const isKeepable = (shown: Shown, keptLaying: number): boolean =>
   shown.steady && !shown.empty && !shown.overloaded && shown.laying !== keptLaying;
 
-function state(shown: Shown, keptLaying: number, tag: string): string {
+function state(shown: Shown, keptLaying: number, what: string, ready: string): string {
   if (shown.overloaded) {
     return 'Too heavy for this scale';
   }
   if (shown.empty) {
-    return `Lay ${tag} on the scale`;
+    return `Lay ${what} on the scale`;
   }
   if (!shown.steady) {
     return 'Settling …';
   }
-  return shown.laying !== keptLaying ? 'Steady: Enter keeps it' : `Kept. Take it off and lay ${tag} on`;
+  return shown.laying !== keptLaying ? ready : `Kept. Take it off and lay ${what} on`;
 }
 
 interface Props {
   shown: Shown;
   keptLaying: number;
+  /** What is to be laid on it. */
   tag: string;
+  /** What to do with a steady figure. */
+  ready?: string;
   onType: () => void;
 }
 
 /** The figure of the scale as it moves, to be read at arm's length, and what it waits for. */
-export function LiveWeight({ shown, keptLaying, tag, onType }: Props) {
+export function LiveWeight({ shown, keptLaying, tag, ready = 'Steady: Enter keeps it', onType }: Props) {
   const units = useUnits();
   const keepable = isKeepable(shown, keptLaying);
   return (
@@ -59,7 +62,7 @@ export function LiveWeight({ shown, keptLaying, tag, onType }: Props) {
       </Typography>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1 }}>
         <Typography role="status" sx={{ flex: 1, fontWeight: 560 }}>
-          {state(shown, keptLaying, tag)}
+          {state(shown, keptLaying, tag, ready)}
         </Typography>
         <Button type="button" color="inherit" onClick={onType}>
           Type it instead

@@ -6,7 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
+import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -28,12 +31,12 @@ class PackingIT {
 
             maren.visit("/bench/" + piece);
             maren.press("Pack it");
-            maren.reads("3.000 kg is left on the pile.");
+            maren.reads("3.000 kg is left to pack.");
             maren.field("Where").fill("long freezer");
             maren.field("Pack 1").fill("1.2");
             maren.press("One pack more");
             maren.field("Pack 2").fill("2.4");
-            maren.reads("0.600 kg more than the pile held.");
+            maren.reads("0.600 kg more than there was.");
             maren.page.getByRole(AriaRole.DIALOG).getByText("Pack it").click();
             maren.reads("The packs hold 3.600 kg, but only 3.000 kg lay on the pile of steaks and roasts.");
             maren.field("Pack 2").fill("0.9");
@@ -100,6 +103,47 @@ class PackingIT {
             maren.field("Lean, %").first().fill("97");
             maren.reads("Nothing here is leaner than 95 % lean; 97 % cannot be reached.");
             assertThat(AccessIT.faults(maren.page)).isEmpty();
+        }
+    }
+
+    /** Trim of a piece goes into a grind, the grind into packs, and all of it comes up when the lot is called back. */
+    @Test
+    void a_grind_of_a_pieces_trim_is_packed_and_called_back_with_its_lot() {
+        House house = House.shop();
+        Client hand = house.client();
+        hand.must(hand.signIn(House.OWNER, House.PASSWORD));
+        String piece = hand.cut();
+        String trim = hand.must(hand.put(
+                        "/api/pieces/%s/packs".formatted(piece),
+                        Map.of("packs", List.of(Bodies.packBody("TRIM", 400)))))
+                .body()
+                .at("/0/number")
+                .asString();
+        try (Visitor maren = Visitor.at(house).signedIn()) {
+            maren.visit("/stock/blend");
+            maren.field("Crust at most, %").fill("100");
+            maren.field("Lean, %").first().fill("80");
+            maren.field("Batch").fill("0.4");
+            maren.page
+                    .getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName("pack " + trim))
+                    .waitFor();
+            maren.field("What came out").fill("0.3");
+            maren.press("Ground: keep the lot");
+            maren.reads("96.0 % to 100.0 % is usual");
+            maren.field("What came out").fill("0.396");
+            maren.press("Ground: keep the lot");
+            maren.sees("Grind ");
+            maren.reads("99.0 % of 0.400 kg");
+            maren.press("Pack it");
+            maren.field("Pack 1").fill("0.396");
+            maren.page.getByRole(AriaRole.DIALOG).getByText("Pack it").click();
+            maren.reads("nothing");
+            assertThat(AccessIT.faults(maren.page)).isEmpty();
+            String lot =
+                    hand.get("/api/pieces/" + piece).body().at("/card/lotId").asString();
+            maren.visit("/lots/%s/recall".formatted(lot));
+            maren.reads("2 packs; 0.396 kg still here.");
+            maren.reads("0.400 kg ground");
         }
     }
 }

@@ -10,7 +10,6 @@ import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import java.io.IOException;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Pattern;
@@ -242,20 +241,10 @@ class TrialsIT {
 
     private static void bench(Visitor maren, String tag, String steak, String discard) {
         maren.sees("Bench, " + tag);
-        maren.press("Slice first, trim each steak");
-        pile(maren, "Steaks and roasts", steak);
-        pile(maren, "Discard", discard);
+        maren.cutBy("slice first, the crust off");
+        maren.onto("Steaks", steak);
+        maren.onto("Discard", discard);
         maren.press("Close the bench");
         maren.reads("the price at which it breaks even");
-    }
-
-    private static void pile(Visitor maren, String pile, String weight) {
-        String onto = "Onto " + pile.toLowerCase(Locale.ROOT);
-        maren.page
-                .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(pile))
-                .click();
-        maren.field(onto).fill(weight);
-        maren.press("Add to the pile");
-        assertThat(maren.field(onto)).hasValue("");
     }
 }

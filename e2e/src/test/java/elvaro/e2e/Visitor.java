@@ -51,7 +51,7 @@ final class Visitor implements AutoCloseable {
         context = BROWSER.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
                 .setColorScheme(ColorScheme.LIGHT)
-                .setHasTouch(width < 600)
+                .setHasTouch(width < 1280)
                 .setReducedMotion(ReducedMotion.REDUCE)
                 .setLocale("en-GB"));
         page = context.newPage();
@@ -77,6 +77,10 @@ final class Visitor implements AutoCloseable {
 
     static Visitor withPhone(House house) {
         return new Visitor(house, 390, 844);
+    }
+
+    static Visitor withTablet(House house) {
+        return new Visitor(house, 1024, 768);
     }
 
     Visitor signedIn() {
@@ -181,6 +185,32 @@ final class Visitor implements AutoCloseable {
                         AriaRole.CHECKBOX,
                         new Page.GetByRoleOptions().setName(name).setExact(true)))
                 .first()
+                .click();
+    }
+
+    /** The pile at the bench, whatever lies on it. */
+    Locator pile(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Onto " + name));
+    }
+
+    /** Types what a container weighs and puts it onto a pile. */
+    void onto(String pile, String weight) {
+        field("Weight of the container").fill(weight);
+        pile(pile).click();
+        assertThat(field("Weight of the container")).hasValue("");
+    }
+
+    /** Chooses how to cut, by the beginning of its words. */
+    void cutBy(String way) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("How to cut"))
+                .click();
+        Locator radio = page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(way));
+        radio.click();
+        assertThat(radio).isChecked();
+        page.getByRole(AriaRole.DIALOG)
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Close").setExact(true))
                 .click();
     }
 

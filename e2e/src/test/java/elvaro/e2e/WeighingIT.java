@@ -5,10 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import elvaro.devices.Scale;
 import elvaro.server.support.Client;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
@@ -33,38 +31,17 @@ class WeighingIT {
 
     private final House house = House.shop();
     private final Client client = house.client();
-    private Thread scale = new Thread(() -> {});
+    private ScaleAtHand scale;
 
     @BeforeEach
     void stand_at_the_scale() throws IOException {
         client.must(client.signIn(House.OWNER, House.PASSWORD));
-        String token = client.deviceToken(UUID.randomUUID().toString(), null);
-        lay(0);
-        scale = new Thread(() -> {
-            try {
-                Scale.main(new String[] {
-                    house.address, token, folder.resolve("laid").toString(), "5", "60"
-                });
-            } catch (InterruptedException done) {
-                Thread.currentThread().interrupt();
-            }
-        });
-        scale.start();
+        scale = new ScaleAtHand(house, client, folder);
     }
 
     @AfterEach
     void leave() throws InterruptedException {
-        scale.interrupt();
-        scale.join();
-        client.get("/api/devices")
-                .body()
-                .forEach(device -> client.put(
-                        "/api/devices/%s/revoke".formatted(device.path("id").asString()),
-                        java.util.Map.of("version", device.path("version").asInt())));
-    }
-
-    private void lay(int grams) throws IOException {
-        Files.writeString(folder.resolve("laid"), String.valueOf(grams / 1000.0));
+        scale.close();
     }
 
     /** Each test weighs all it hangs, so that nothing of it is due in the next. */
@@ -98,9 +75,9 @@ class WeighingIT {
 
     /** Lifts what lies there, lays another on, and keeps it once it is steady. */
     private void weigh(Visitor maren, String tag, int grams, String said) throws IOException {
-        lay(0);
+        scale.lay(0);
         assertThat(maren.page.getByText("Lay %s on the scale".formatted(tag))).isVisible();
-        lay(grams);
+        scale.lay(grams);
         assertThat(maren.page.getByText(STEADY)).isVisible();
         maren.page.keyboard().press("Enter");
         assertThat(maren.page.getByText(Pattern.compile(tag + ": .* " + said))).isVisible();

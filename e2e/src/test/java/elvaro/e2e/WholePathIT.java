@@ -125,23 +125,13 @@ class WholePathIT {
                 .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cut it"))
                 .click();
         owner.sees("Bench, " + tag);
-        owner.press("Slice first, trim each steak");
-        pile(owner, "Steaks and roasts", steak);
-        pile(owner, "Usable trim", trim);
-        pile(owner, "Discard", discard);
+        owner.cutBy("slice first, the crust off");
+        owner.onto("Steaks", steak);
+        owner.onto("Usable trim", trim);
+        owner.onto("Discard", discard);
         owner.reads("Every gram is on a pile");
         owner.press("Close the bench");
         owner.reads("the price at which it breaks even");
-    }
-
-    private static void pile(Visitor owner, String pile, String weight) {
-        owner.page
-                .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(pile))
-                .click();
-        owner.field("Onto " + pile.toLowerCase(java.util.Locale.ROOT)).fill(weight);
-        owner.press("Add to the pile");
-        assertThat(owner.field("Onto " + pile.toLowerCase(java.util.Locale.ROOT)))
-                .hasValue("");
     }
 
     /** Common practice, no source: the trade's plain piece of 10.6 lb gives 11.3, 56.6 and 84.9 %. */

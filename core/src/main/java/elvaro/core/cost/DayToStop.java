@@ -2,7 +2,6 @@ package elvaro.core.cost;
 
 import elvaro.core.cost.SteakCost.ByProductPrices;
 import elvaro.core.drying.Method;
-import elvaro.core.estimate.Estimates;
 import elvaro.core.yield.Section;
 import java.util.Comparator;
 import java.util.List;
@@ -54,10 +53,9 @@ public record DayToStop(
 
     /** What the by-products of a piece that looks like this are worth. */
     private double credit(Section section) {
-        double usable = method == Method.FAT_SEAL ? 0 : Estimates.USABLE_SHARE_OF_CRUST;
         return greenGrams
                 / 1000.0
-                * (section.crust() * usable * byProducts.usableTrim()
+                * (section.crust() * Section.usableShareOfCrust(method) * byProducts.usableTrim()
                         + section.fat() * byProducts.fat()
                         + section.bone() * byProducts.bone());
     }

@@ -99,6 +99,20 @@ public final class Estimates {
 
     public static final double TRIM_FIRST_MM = 2.0;
 
+    /** Crust left on where a stronger taste is wanted, mm. */
+    public static final double CRUST_LEFT_MM = 1.0;
+
+    /** Taken besides the crust where a milder taste is wanted, mm. */
+    public static final double TAKEN_BESIDES_MM = 1.5;
+
+    /** How far a hand's margin lies from the usual one, mm, standard deviation. */
+    public static final double KNIFE_SD_MM = 1.0;
+
+    // --- grind and tallow ---
+
+    /** Share of fat tissue that comes out as tallow. */
+    public static final double TALLOW_SHARE = 0.72;
+
     // --- load, section 8 ---
 
     /** Air to be left round a piece on a shelf, mm. */

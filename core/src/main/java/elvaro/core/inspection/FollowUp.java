@@ -43,11 +43,17 @@ public record FollowUp(Work work, Instant since) {
                     .filter(work -> !done(work, at, log))
                     .forEach(work -> open.add(new FollowUp(work, at)));
         }
-        log.last(Kind.RESTED)
+        restsUntil(log).ifPresent(until -> open.add(new FollowUp(Work.LOOK, until)));
+        return open;
+    }
+
+    /** When a piece that was unwrapped to rest is to be smelled again; empty once it was. */
+    public static Optional<Instant> restsUntil(PieceLog log) {
+        Optional<Instant> looked = log.lastLook().map(LogFact::at);
+        return log.last(Kind.RESTED)
                 .map(LogFact::at)
                 .filter(rested -> looked.isEmpty() || rested.isAfter(looked.get()))
-                .ifPresent(rested -> open.add(new FollowUp(Work.LOOK, rested.plus(REST))));
-        return open;
+                .map(rested -> rested.plus(REST));
     }
 
     private static boolean done(Work work, Instant since, PieceLog log) {

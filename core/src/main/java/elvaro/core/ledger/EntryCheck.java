@@ -88,6 +88,6 @@ public final class EntryCheck {
     }
 
     private static boolean weighsThePiece(LogFact entry) {
-        return entry.kind() == Kind.WEIGHED || entry.kind() == Kind.PULLED;
+        return entry.kind() == Kind.WEIGHED || entry.kind() == Kind.PULLED || entry.kind() == Kind.UNWRAPPED;
     }
 }

@@ -36,6 +36,8 @@ public record LogFact(
         CUT_AWAY,
         /** Taken down: the aged weight, with whatever coat is still on. */
         PULLED,
+        /** Weighed again without wrap and string, once it was opened: the aged weight from now on. */
+        UNWRAPPED,
         /** One container of one pile at the bench. */
         PILE,
         /** Looked at and smelled; what was seen stands elsewhere under the same id. */
@@ -81,6 +83,7 @@ public record LogFact(
                     || this == WITHDRAWN
                     || this == CUT_AWAY
                     || this == PULLED
+                    || this == UNWRAPPED
                     || this == PILE;
         }
     }

@@ -67,30 +67,35 @@ public final class PieceLog {
         return facts;
     }
 
-    /** Every weighing and the pull, net of the coat that was on. */
+    /** Every weighing and the aged weight, net of the coat that was on. */
     public List<NetWeight> weighings() {
         return weighings;
     }
 
     private List<NetWeight> netWeights() {
         int coat = 0;
+        // What was weighed without its wrap is truer than what was pulled in it.
+        Kind aged = last(Kind.UNWRAPPED).isPresent() ? Kind.UNWRAPPED : Kind.PULLED;
         List<NetWeight> net = new ArrayList<>();
         for (LogFact fact : facts) {
             switch (fact.kind()) {
                 case COAT_ON -> coat += fact.grams();
                 case COAT_OFF -> coat = 0;
                 case WEIGHED -> net.add(new NetWeight(fact.id(), fact.at(), fact.grams() - coat));
-                case PULLED -> net.add(new NetWeight(fact.id(), fact.at(), fact.grams() - coatAtPull(fact.at(), coat)));
-                default -> {}
+                default -> {
+                    if (fact.kind() == aged) {
+                        net.add(new NetWeight(fact.id(), fact.at(), fact.grams() - coatAt(fact.at(), coat)));
+                    }
+                }
             }
         }
         return List.copyOf(net);
     }
 
-    /** A coat that came off after the pull was weighed then: that weight is truer than what was put on. */
-    private int coatAtPull(Instant pulledAt, int coatOn) {
+    /** A coat that came off after the aged weight was weighed then: that weight is truer than what was put on. */
+    private int coatAt(Instant agedAt, int coatOn) {
         return facts.stream()
-                .filter(fact -> fact.kind() == Kind.COAT_OFF && !fact.at().isBefore(pulledAt))
+                .filter(fact -> fact.kind() == Kind.COAT_OFF && !fact.at().isBefore(agedAt))
                 .mapToInt(LogFact::grams)
                 .findFirst()
                 .orElse(coatOn);
@@ -195,12 +200,26 @@ public final class PieceLog {
         return facts.stream().filter(fact -> fact.kind() == Kind.PULLED).findFirst();
     }
 
-    /** A: the weight at the pull, net of coat. */
+    /** A: the weight at the pull, or without its wrap where that was weighed, net of coat. */
     public Optional<Integer> aged() {
-        return pull().flatMap(pull -> weighings().stream()
-                .filter(net -> net.entry().equals(pull.id()))
-                .map(NetWeight::grams)
-                .findFirst());
+        return last(Kind.UNWRAPPED)
+                .or(this::pull)
+                .flatMap(aged -> weighings().stream()
+                        .filter(net -> net.entry().equals(aged.id()))
+                        .map(NetWeight::grams)
+                        .findFirst());
+    }
+
+    /** What wrap and string weighed; empty while that is not known. */
+    public Optional<Integer> wrap() {
+        return last(Kind.UNWRAPPED)
+                .flatMap(bare -> pull().map(pull -> {
+                    boolean coatCameOff = facts.stream()
+                            .anyMatch(fact -> fact.kind() == Kind.COAT_OFF
+                                    && fact.at().isAfter(pull.at())
+                                    && !fact.at().isAfter(bare.at()));
+                    return pull.grams() - bare.grams() - (coatCameOff ? coatAt(pull.at(), 0) : 0);
+                }));
     }
 
     public Piles piles() {

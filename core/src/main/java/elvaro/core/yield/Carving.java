@@ -14,6 +14,7 @@ import elvaro.core.estimate.Estimates;
  * @param boneShare share of the green weight that is bone, 0–1
  * @param fatCoverMm depth of the fat cap that is cut off, 0 or more
  * @param order which comes first at the bench
+ * @param closeness how close to the crust the knife goes
  * @param crustFactor what the shop cuts away over what the law says, 1 where nothing is known
  * @param steakShift how much more of the green weight the shop gets as steak than the law says, 0 where nothing is known
  */
@@ -23,6 +24,7 @@ public record Carving(
         double boneShare,
         int fatCoverMm,
         BenchOrder order,
+        Closeness closeness,
         double crustFactor,
         double steakShift) {
 
@@ -32,16 +34,20 @@ public record Carving(
     /** As the law says, before the shop has taught it anything. */
     public static Carving of(Cut cut, Hanging hanging, int fatCoverMm, BenchOrder order) {
         double bone = hanging.boneIn() ? cut.boneShare() : 0;
-        return new Carving(hanging, cut.surface(), bone, fatCoverMm, order, 1, 0);
+        return new Carving(hanging, cut.surface(), bone, fatCoverMm, order, Closeness.USUAL, 1, 0);
     }
 
     /** As this shop cuts. */
     public Carving as(double shopsCrustFactor, double shopsSteakShift) {
-        return new Carving(hanging, shape, boneShare, fatCoverMm, order, shopsCrustFactor, shopsSteakShift);
+        return new Carving(hanging, shape, boneShare, fatCoverMm, order, closeness, shopsCrustFactor, shopsSteakShift);
     }
 
     public Carving by(BenchOrder other) {
-        return new Carving(hanging, shape, boneShare, fatCoverMm, other, crustFactor, steakShift);
+        return by(other, closeness);
+    }
+
+    public Carving by(BenchOrder other, Closeness how) {
+        return new Carving(hanging, shape, boneShare, fatCoverMm, other, how, crustFactor, steakShift);
     }
 
     /**
@@ -81,8 +87,8 @@ public record Carving(
                 * 1000
                 / green;
         double depth = crustMm(lost);
-        double cutDepth = depth == 0 ? 0 : depth + order.marginMm();
-        double crust = cutDepth / 1000 * hanging.surface().lean() * SurfaceClass.LEAN_DENSITY * 1000 / green;
+        double cutDepth = depth == 0 ? 0 : Math.max(0, depth + order.marginMm() + closeness.moreMm());
+        double crust = cutDepth * gramsPerMm() / green;
         double bone = Math.min(boneShare, now);
         double room = now - bone;
         double trimmed = Math.max(0, fat + crust - steakShift);
@@ -90,5 +96,10 @@ public record Carving(
         double cut = room - kept;
         double fatPart = Math.min(fat, cut);
         return new Section(now, fatPart, bone, cut - fatPart, kept);
+    }
+
+    /** What a millimetre cut off all lean faces weighs, g. */
+    double gramsPerMm() {
+        return hanging.surface().lean() * SurfaceClass.LEAN_DENSITY;
     }
 }

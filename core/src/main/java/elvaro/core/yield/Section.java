@@ -1,6 +1,9 @@
 package elvaro.core.yield;
 
+import elvaro.core.drying.Method;
+import elvaro.core.estimate.Estimates;
 import elvaro.core.ledger.Ledger;
+import elvaro.core.ledger.Piles;
 
 /**
  * What a cut through the piece would show, as shares of its green weight. The picture of a piece is drawn from this:
@@ -13,6 +16,22 @@ import elvaro.core.ledger.Ledger;
  * @param steak what is left for steaks and roasts
  */
 public record Section(double now, double fat, double bone, double crust, double steak) {
+
+    /** Share of the crust and lean trim that is fit for grinding: none of what lay under a seal (EST). */
+    public static double usableShareOfCrust(Method method) {
+        return method == Method.FAT_SEAL ? 0 : Estimates.USABLE_SHARE_OF_CRUST;
+    }
+
+    /** The piles to be expected of it, whole grams that add up to what it weighs. */
+    public Piles piles(int greenGrams, Method method) {
+        int all = (int) Math.round(now * greenGrams);
+        int fatGrams = (int) Math.round(fat * greenGrams);
+        int boneGrams = (int) Math.round(bone * greenGrams);
+        int crustGrams = (int) Math.round(crust * greenGrams);
+        int usable = (int) Math.round(crustGrams * usableShareOfCrust(method));
+        int steaks = Math.max(0, all - fatGrams - boneGrams - crustGrams);
+        return new Piles(steaks, usable, fatGrams, boneGrams, crustGrams - usable);
+    }
 
     /** The same piece after a slice was taken from its steak. */
     public Section without(double share) {

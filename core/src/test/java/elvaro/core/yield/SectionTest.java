@@ -26,6 +26,7 @@ class SectionTest {
             0,
             0,
             BenchOrder.SLICE_FIRST,
+            Closeness.USUAL,
             1,
             0);
 

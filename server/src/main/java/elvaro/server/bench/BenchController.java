@@ -1,30 +1,79 @@
 package elvaro.server.bench;
 
 import elvaro.core.yield.BenchOrder;
-import elvaro.server.bench.BenchService.BenchView;
+import elvaro.core.yield.Closeness;
+import elvaro.server.bench.BenchLessons.LessonsOfBenches;
+import elvaro.server.bench.Cutting.SteaksView;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springdoc.core.annotations.ParameterObject;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
-@RequestMapping("/api/bench/{pieceId}")
 class BenchController {
     private final BenchService service;
+    private final BenchLessons lessons;
+    private final BenchSheet sheet;
 
-    BenchController(BenchService service) {
+    BenchController(BenchService service, BenchLessons lessons, BenchSheet sheet) {
+        this.sheet = sheet;
         this.service = service;
+        this.lessons = lessons;
     }
 
-    record OrderForm(@NotNull BenchOrder order) {}
+    /** @param crustTenthsMm measured at a cut face, tenths of a millimetre */
+    record CuttingForm(
+            @Nullable BenchOrder order,
+            @NotNull Closeness closeness,
+
+            @Nullable
+            @Min(value = 1, message = "A crust is thicker than nothing.")
+            @Max(value = 400, message = "A crust is thinner than 40 mm.")
+            Integer crustTenthsMm) {}
+
+    /**
+     * Either a thickness or a weight.
+     *
+     * @param lengthMm measured after trimming, if somebody did
+     * @param saw whether it is sawn; a knife takes nothing
+     * @param endMm each end piece
+     */
+    record SteaksAsked(
+            @Nullable
+            @Min(value = 3, message = "Steaks are 3 mm or thicker.")
+            @Max(value = 300, message = "Steaks are 300 mm at most.")
+            Integer thicknessMm,
+
+            @Nullable
+            @Min(value = 20, message = "Steaks weigh 20 g or more.")
+            @Max(value = 20_000, message = "Steaks weigh 20 kg at most.")
+            Integer gramsEach,
+
+            @Nullable
+            @Min(value = 20, message = "The piece is 20 mm or longer.")
+            @Max(value = 3000, message = "The piece is 3 m long at most.")
+            Integer lengthMm,
+
+            boolean saw,
+
+            @Min(value = 0, message = "Ends are 0 mm or more.") @Max(value = 300, message = "Ends are 300 mm at most.")
+            int endMm) {}
+
+    record DiscardRestForm(
+            @NotBlank(message = "Say what was wrong with it.") @Size(max = 1000, message = "The reason is too long.")
+            String reason) {}
 
     record CloseForm(@NotNull Map<String, String> answers) {}
 
@@ -33,24 +82,50 @@ class BenchController {
             @Size(max = 1000, message = "The reason is too long.")
             String reason) {}
 
-    @GetMapping
+    /** What the last benches taught of crust, knife and steak. */
+    @GetMapping("/api/bench-lessons")
+    LessonsOfBenches lessons() {
+        return lessons.lessons();
+    }
+
+    @GetMapping("/api/bench/{pieceId}")
     BenchView bench(@PathVariable UUID pieceId) {
         return service.view(pieceId);
     }
 
-    @PutMapping("/order")
-    BenchView order(@PathVariable UUID pieceId, @RequestBody @Valid OrderForm form) {
-        service.order(pieceId, form.order());
+    @PutMapping("/api/bench/{pieceId}/cutting")
+    BenchView cutting(@PathVariable UUID pieceId, @RequestBody @Valid CuttingForm form) {
+        service.cutting(pieceId, form);
         return service.view(pieceId);
     }
 
-    @PutMapping("/close/{entryId}")
+    /** How many steaks come of it, how thick, how heavy. */
+    @GetMapping("/api/bench/{pieceId}/steaks")
+    SteaksView steaks(@PathVariable UUID pieceId, @Valid @ParameterObject SteaksAsked asked) {
+        return service.steaks(pieceId, asked);
+    }
+
+    /** The bench on paper. */
+    @GetMapping(path = "/api/bench/{pieceId}/sheet", produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] sheet(@PathVariable UUID pieceId) {
+        return sheet.pdf(pieceId);
+    }
+
+    /** Throws away all that lies on no pile yet, and closes. */
+    @PutMapping("/api/bench/{pieceId}/discard/{entryId}")
+    BenchView discard(
+            @PathVariable UUID pieceId, @PathVariable UUID entryId, @RequestBody @Valid DiscardRestForm form) {
+        service.discardRest(pieceId, entryId, form.reason());
+        return service.view(pieceId);
+    }
+
+    @PutMapping("/api/bench/{pieceId}/close/{entryId}")
     BenchView close(@PathVariable UUID pieceId, @PathVariable UUID entryId, @RequestBody @Valid CloseForm form) {
         service.close(pieceId, entryId, form.answers());
         return service.view(pieceId);
     }
 
-    @PutMapping("/reopen/{entryId}")
+    @PutMapping("/api/bench/{pieceId}/reopen/{entryId}")
     BenchView reopen(@PathVariable UUID pieceId, @PathVariable UUID entryId, @RequestBody @Valid ReopenForm form) {
         service.reopen(pieceId, entryId, form.reason());
         return service.view(pieceId);

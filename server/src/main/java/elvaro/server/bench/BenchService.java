@@ -1,11 +1,18 @@
 package elvaro.server.bench;
 
+import elvaro.core.inspection.FollowUp;
 import elvaro.core.ledger.Balance;
 import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.Stream;
+import elvaro.core.portion.Steaks;
+import elvaro.core.portion.Steaks.Trimmed;
 import elvaro.core.question.Question;
-import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Section;
+import elvaro.server.bench.BenchController.CuttingForm;
+import elvaro.server.bench.BenchController.SteaksAsked;
+import elvaro.server.bench.Cutting.SteaksView;
 import elvaro.server.lot.DecisionService;
+import elvaro.server.piece.EntryForm;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.LogService;
 import elvaro.server.piece.Piece;
@@ -14,11 +21,12 @@ import elvaro.server.piece.PieceState;
 import elvaro.server.piece.PieceView;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
+import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -38,42 +46,88 @@ public class BenchService {
         this.workshops = workshops;
     }
 
-    /**
-     * The bench for one piece.
-     *
-     * @param expected what the piles were expected to be, as shares of the green weight
-     * @param question what will be asked on closing, if anything
-     */
-    public record BenchView(
-            PieceView piece,
-            Section expected,
-            Balance.State balance,
-            double askAboveGrams,
-            double refuseAboveGrams,
-            @Nullable Question question) {}
-
     @Transactional(readOnly = true)
     public BenchView view(UUID pieceId) {
         Figures figures = figures(pieceId);
-        if (figures.piece().state() == PieceState.HANGING || figures.piece().state() == PieceState.FRESH) {
-            throw Refusal.conflict("wrong-state", "Only a piece that was pulled goes to the bench.");
-        }
+        mustBeDown(figures.piece());
         Balance balance = balance(figures);
+        Section expected = figures.expectedSection();
+        PieceView piece = pieces.view(pieceId);
+        boolean closed = figures.piece().state() == PieceState.CUT;
         return new BenchView(
-                pieces.view(pieceId),
-                figures.expectedSection(),
+                piece,
+                expected,
+                Cutting.piles(figures, expected),
                 balance.state(),
                 balance.askAbove(),
                 balance.refuseAbove(),
-                balance.question().orElse(null));
+                balance.question().orElse(null),
+                figures.log().wrap().orElse(null),
+                FollowUp.restsUntil(figures.log()).orElse(null),
+                figures.piece().closeness(),
+                figures.piece().crustTenthsMm().orElse(null),
+                closed ? List.of() : Cutting.choices(figures, workshops.settings()),
+                Cutting.cut(piece.log()),
+                closed ? Cutting.knife(figures) : null);
     }
 
-    public void order(UUID pieceId, BenchOrder order) {
+    /** Steaks of a thickness, or of a weight, from what is expected to be left after trimming. */
+    @Transactional(readOnly = true)
+    SteaksView steaks(UUID pieceId, SteaksAsked asked) {
+        Figures figures = figures(pieceId);
+        mustBeDown(figures.piece());
+        if ((asked.thicknessMm() == null) == (asked.gramsEach() == null)) {
+            throw Refusal.wrong("thickness-or-weight", "thicknessMm", "Say how thick, or how heavy, and not both.");
+        }
+        Trimmed trimmed = Cutting.trimmed(figures, asked.lengthMm(), asked.saw(), asked.endMm());
+        if (!(trimmed.grams() > 0)) {
+            throw Refusal.conflict("no-steak", "Nothing is expected to be left for steaks.");
+        }
+        Steaks steaks = asked.thicknessMm() != null
+                ? Steaks.ofThickness(trimmed, asked.thicknessMm())
+                : Steaks.ofWeight(trimmed, Objects.requireNonNull(asked.gramsEach()));
+        return SteaksView.of(steaks, trimmed);
+    }
+
+    private static void mustBeDown(Piece piece) {
+        if (piece.state() != PieceState.PULLED && piece.state() != PieceState.CUT) {
+            throw Refusal.conflict("wrong-state", "Only a piece that was pulled goes to the bench.");
+        }
+    }
+
+    /** How it is cut, and the crust that was measured. A rule laid on after closing still counts. */
+    public void cutting(UUID pieceId, CuttingForm form) {
         Piece piece = log.lock(pieceId);
-        if (piece.state() != PieceState.PULLED) {
+        mustBeDown(piece);
+        boolean closed = piece.state() == PieceState.CUT;
+        boolean another = form.order() != piece.benchOrder().orElse(null) || form.closeness() != piece.closeness();
+        if (closed && another) {
             throw Refusal.conflict("wrong-state", "The bench is not open for this piece.");
         }
-        piece.cutBy(order);
+        if (form.order() != null) {
+            piece.cutBy(form.order());
+        }
+        piece.trimmed(form.closeness(), form.crustTenthsMm());
+    }
+
+    /**
+     * Throws away all that lies on no pile yet, and closes. Sent again, it happens once.
+     *
+     * @param reason what was wrong with it
+     */
+    public void discardRest(UUID pieceId, UUID entryId, String reason) {
+        Piece piece = log.lock(pieceId);
+        if (log.isRetry(pieceId, entryId, Kind.CLOSED, 0, null)) {
+            return;
+        }
+        int left = figures(pieceId).ledger().residual();
+        if (left > 0) {
+            log.writeFor(
+                    pieceId,
+                    Ids.after(entryId, "pile"),
+                    new EntryForm(Kind.PILE, left, Stream.DISCARD, reason, null, null, Map.of()));
+        }
+        log.turn(piece, entryId, Kind.CLOSED, reason);
     }
 
     /**

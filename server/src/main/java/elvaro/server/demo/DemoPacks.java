@@ -10,6 +10,7 @@ import elvaro.server.settings.WorkshopService;
 import elvaro.server.stock.Content;
 import elvaro.server.stock.Keeping;
 import elvaro.server.stock.StockArchive;
+import elvaro.server.stock.StockArchive.PastGrind;
 import elvaro.server.stock.StockArchive.PastPack;
 import elvaro.server.stock.Way;
 import java.time.LocalDate;
@@ -17,8 +18,10 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -29,6 +32,9 @@ class DemoPacks {
     private static final int FROZEN_DAYS = 180;
     private static final int CHILLED_DAYS = 14;
     private static final int SELLS_WITHIN_DAYS = 70;
+    private static final int TRIM_PACKS_A_GRIND = 2;
+    private static final int FRESH_TO_AGED = 19;
+    private static final int GRIND_PACK_GRAMS = 2500;
 
     private final PieceArchive archive;
     private final PieceService pieces;
@@ -46,7 +52,9 @@ class DemoPacks {
         stock.rule(Content.STEAK, Keeping.FROZEN, FROZEN_DAYS);
         stock.rule(Content.STEAK, Keeping.CHILLED, CHILLED_DAYS);
         stock.rule(Content.TRIM, Keeping.FROZEN, FROZEN_DAYS / 2);
+        stock.rule(Content.GRIND, Keeping.FROZEN, FROZEN_DAYS / 2);
         ZoneId zone = workshops.mine().zone();
+        List<PastPack> trim = new ArrayList<>();
         List<UUID> cut = archive.byTag().values().stream()
                 .filter(piece -> piece.state() == PieceState.CUT)
                 .map(Piece::id)
@@ -54,11 +62,39 @@ class DemoPacks {
         pieces.figures(cut).stream()
                 .sorted(Comparator.comparing((Figures each) -> cutOn(each, zone))
                         .thenComparing(each -> each.piece().tag()))
-                .forEach(each -> stock.add(
-                        each.piece().id(),
-                        packs(each.ledger().piles(), cutOn(each, zone), random),
-                        people.get(random.nextInt(people.size())),
-                        zone));
+                .forEach(each -> {
+                    List<PastPack> packs = packs(each.ledger().piles(), cutOn(each, zone), random);
+                    stock.add(each.piece().id(), packs, people.get(random.nextInt(people.size())), zone);
+                    packs.stream()
+                            .filter(pack -> pack.content() == Content.TRIM)
+                            .forEach(trim::add);
+                });
+        grind(trim, people, random, zone);
+    }
+
+    /** Every few weeks the trim of some pieces is blended into fresh chuck; the last of it lies there yet. */
+    private void grind(List<PastPack> trim, List<UUID> people, Random random, ZoneId zone) {
+        LocalDate today = workshops.today();
+        for (int first = 0; first + TRIM_PACKS_A_GRIND <= trim.size(); first += TRIM_PACKS_A_GRIND) {
+            List<PastPack> used = trim.subList(first, first + TRIM_PACKS_A_GRIND);
+            LocalDate on = used.get(TRIM_PACKS_A_GRIND - 1).packedOn().plusDays(3);
+            if (on.isAfter(today)) {
+                return;
+            }
+            int aged = used.stream().mapToInt(PastPack::grams).sum();
+            int in = aged + aged * FRESH_TO_AGED;
+            int out = in - in / 100;
+            List<PastPack> packs = new ArrayList<>();
+            for (int left = out; left > 0; left -= GRIND_PACK_GRAMS) {
+                packs.add(pack(Content.GRIND, Math.min(left, GRIND_PACK_GRAMS), on, random));
+            }
+            Map<UUID, Integer> byPack = used.stream().collect(Collectors.toMap(PastPack::id, PastPack::grams));
+            stock.grind(
+                    new PastGrind(
+                            Scenario.id(random), byPack, "fresh chuck", aged * FRESH_TO_AGED, 1180, out, on, packs),
+                    people.get(random.nextInt(people.size())),
+                    zone);
+        }
     }
 
     private static LocalDate cutOn(Figures figures, ZoneId zone) {
@@ -85,10 +121,13 @@ class DemoPacks {
     private PastPack pack(Content content, int grams, LocalDate day, Random random) {
         LocalDate today = workshops.today();
         Keeping keeping = content == Content.STEAK && random.nextInt(4) == 0 ? Keeping.CHILLED : Keeping.FROZEN;
-        int lasts = keeping == Keeping.CHILLED ? CHILLED_DAYS : content == Content.TRIM ? FROZEN_DAYS / 2 : FROZEN_DAYS;
+        int lasts =
+                keeping == Keeping.CHILLED ? CHILLED_DAYS : content == Content.STEAK ? FROZEN_DAYS : FROZEN_DAYS / 2;
         int sells = random.nextInt(keeping == Keeping.CHILLED ? CHILLED_DAYS : SELLS_WITHIN_DAYS);
-        @Nullable LocalDate went = day.plusDays(sells).isAfter(today) ? null : day.plusDays(sells);
-        Way way = content == Content.TRIM ? Way.GRIND : random.nextInt(6) == 0 ? Way.TABLE : Way.SALE;
+        // Trim waits for its grind.
+        @Nullable
+        LocalDate went = content == Content.TRIM || day.plusDays(sells).isAfter(today) ? null : day.plusDays(sells);
+        Way way = random.nextInt(6) == 0 ? Way.TABLE : Way.SALE;
         return new PastPack(
                 Scenario.id(random),
                 content,

@@ -132,6 +132,9 @@ final class Story {
         }
     }
 
+    private static final double ENDS_SHARE = 0.08;
+    private static final int STEAK_GRAMS = 340;
+
     private static int next(int day) {
         return FIRST_WEIGHINGS.stream().filter(each -> each > day).findFirst().orElse(day - day % 7 + 7);
     }
@@ -167,9 +170,19 @@ final class Story {
                     .filter(entry -> entry.kind() == Kind.PILE)
                     .mapToInt(LogEntry::grams)
                     .sum();
-            write(Kind.PILE, at + 0.01, onScale(weight - piled - random.nextInt(20)), Stream.STEAK, "");
+            steaks(at + 0.01, onScale(weight - piled - random.nextInt(20)));
         }
         write(Kind.CLOSED, at + 0.02, 0, null, "");
+    }
+
+    /** The ends as a roast, the rest as steaks of about this weight. */
+    private void steaks(double day, int grams) {
+        int ends = onScale(grams * ENDS_SHARE);
+        int count = Math.max(1, (grams - ends) / STEAK_GRAMS);
+        write(Kind.PILE, day, ends, Stream.STEAK, "");
+        log.get(log.size() - 1).holding(0);
+        write(Kind.PILE, day + 0.002, grams - ends, Stream.STEAK, "");
+        log.get(log.size() - 1).holding(count);
     }
 
     private void pile(Stream stream, double day, double share) {

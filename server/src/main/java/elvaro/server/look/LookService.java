@@ -8,6 +8,7 @@ import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.Stream;
+import elvaro.core.schedule.Due.Work;
 import elvaro.server.look.LookRepository.PhotoRow;
 import elvaro.server.piece.EntryForm;
 import elvaro.server.piece.LogService;
@@ -27,10 +28,12 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -42,6 +45,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class LookService {
     private static final int MOST_PHOTOS = 6;
+    private static final Set<Work> AT_THE_BENCH = EnumSet.of(Work.REST, Work.LOOK);
 
     private final LookRepository looks;
     private final LogService log;
@@ -127,7 +131,10 @@ public class LookService {
         return Verdict.of(look.seen(), new Circumstances(piece.method().orElseThrow(), day));
     }
 
-    /** What the last looks at these pieces ask for and nobody has done yet, by piece. */
+    /**
+     * What the last looks at these pieces ask for and nobody has done yet, by piece. Off the rail there is nothing to turn
+     * or reseal; what rests is still smelled again.
+     */
     @Transactional(readOnly = true)
     public Map<UUID, List<FollowUp>> followUps(List<Hanging> hanging, ZoneId zone) {
         List<UUID> last = hanging.stream()
@@ -139,15 +146,15 @@ public class LookService {
                 : looks.findAll(last).stream().collect(Collectors.toMap(Look::pieceId, Function.identity()));
         Map<UUID, List<FollowUp>> open = new HashMap<>();
         for (Hanging each : hanging) {
-            if (each.piece().state() != PieceState.HANGING) {
-                continue;
-            }
             PieceLog read = each.log();
             Optional<Verdict> verdict = Optional.ofNullable(
                             seen.get(each.piece().id()))
                     .map(look -> verdict(
                             look, each.piece(), read.lastLook().orElseThrow().at(), zone));
-            List<FollowUp> made = FollowUp.of(read, verdict);
+            boolean hangs = each.piece().state() == PieceState.HANGING;
+            List<FollowUp> made = FollowUp.of(read, verdict).stream()
+                    .filter(one -> hangs || AT_THE_BENCH.contains(one.work()))
+                    .toList();
             if (!made.isEmpty()) {
                 open.put(each.piece().id(), made);
             }

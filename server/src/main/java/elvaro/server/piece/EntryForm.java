@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param at when it happened, if not now
  * @param corrects the entry this one stands in for
  * @param answers to questions the weight raised, by question
+ * @param steaks how many the container held, for the pile of steaks only; 0 for ends and roasts
  */
 public record EntryForm(
         @NotNull Kind kind,
@@ -36,4 +37,22 @@ public record EntryForm(
 
         @Nullable Instant at,
         @Nullable UUID corrects,
-        @NotNull Map<String, String> answers) {}
+        @NotNull Map<String, String> answers,
+
+        @Nullable
+        @Min(value = 0, message = "There are no fewer than 0 steaks.")
+        @Max(value = 500, message = "That is more steaks than a container holds.")
+        Integer steaks) {
+
+    /** An entry that counts no steaks. */
+    public EntryForm(
+            Kind kind,
+            Integer grams,
+            @Nullable Stream stream,
+            String words,
+            @Nullable Instant at,
+            @Nullable UUID corrects,
+            Map<String, String> answers) {
+        this(kind, grams, stream, words, at, corrects, answers, null);
+    }
+}

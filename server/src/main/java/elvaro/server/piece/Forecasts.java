@@ -12,7 +12,6 @@ import elvaro.core.forecast.Drift;
 import elvaro.core.forecast.Forecast;
 import elvaro.core.forecast.Observed;
 import elvaro.core.ledger.PieceLog;
-import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Carving;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.piece.ShopLearning.Lessons;
@@ -144,12 +143,7 @@ class Forecasts {
 
     private static Ahead ahead(
             Piece piece, Hanging hanging, Taught taught, Supplier<Climate> climate, Reckoned reckoned) {
-        Carving carving = Carving.of(
-                        piece.lot().cut(),
-                        hanging,
-                        piece.lot().fatCoverMm(),
-                        piece.benchOrder().orElse(BenchOrder.SLICE_FIRST))
-                .as(taught.crustFactor(), taught.steakShift());
+        Carving carving = piece.carving().orElseThrow().as(taught.crustFactor(), taught.steakShift());
         return new Ahead(
                 reckoned.forecast(), reckoned.daily(), carving, taught, climate, reckoned.observed(), reckoned.drift());
     }

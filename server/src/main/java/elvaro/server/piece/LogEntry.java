@@ -30,6 +30,7 @@ public class LogEntry extends WorkshopRow {
     private Stream stream;
 
     private int grams;
+    private Integer steaks;
     private String words;
     private Instant happenedAt;
     private Instant recordedAt;
@@ -64,6 +65,19 @@ public class LogEntry extends WorkshopRow {
         this.recordedAt = recordedAt;
         this.accountId = accountId;
         this.correctsId = fact.corrects();
+    }
+
+    /** Says how many steaks the container held; 0 for ends and roasts. */
+    public LogEntry holding(@Nullable Integer count) {
+        if (count != null && stream != Stream.STEAK) {
+            throw new IllegalArgumentException("Only the pile of steaks is counted");
+        }
+        steaks = count;
+        return this;
+    }
+
+    public @Nullable Integer steaks() {
+        return steaks;
     }
 
     LogFact fact() {

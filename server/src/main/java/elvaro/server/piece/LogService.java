@@ -125,11 +125,12 @@ public class LogService {
         persist(
                 piece,
                 new LogEntry(
-                        pieceId,
-                        fact,
-                        form.words().strip(),
-                        now(),
-                        current.person().accountId()));
+                                pieceId,
+                                fact,
+                                form.words().strip(),
+                                now(),
+                                current.person().accountId())
+                        .holding(form.steaks()));
         decisions.keep(piece.lot().id(), pieceId, settled);
         move(request);
     }
@@ -239,6 +240,9 @@ public class LogService {
         }
         if (form.kind() == Kind.PILE && form.stream() == null) {
             throw Refusal.wrong("no-pile", "stream", "Say which pile it is.");
+        }
+        if (form.steaks() != null && form.stream() != Stream.STEAK) {
+            throw Refusal.wrong("not-steaks", "steaks", "Only steaks are counted.");
         }
         if (form.kind() == Kind.NOTE && form.words().isBlank()) {
             throw Refusal.wrong("no-words", "words", "A note needs words.");

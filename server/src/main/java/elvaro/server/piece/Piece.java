@@ -5,6 +5,8 @@ import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
 import elvaro.core.prepare.Need.Sides;
 import elvaro.core.yield.BenchOrder;
+import elvaro.core.yield.Carving;
+import elvaro.core.yield.Closeness;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.lot.Lot;
 import elvaro.server.shared.EditedRow;
@@ -76,6 +78,12 @@ public class Piece extends EditedRow {
 
     @Enumerated(EnumType.STRING)
     private BenchOrder benchOrder;
+
+    @Enumerated(EnumType.STRING)
+    private Closeness closeness = Closeness.USUAL;
+
+    /** At a cut face, tenths of a millimetre, if somebody laid a rule on it. */
+    private Integer crustTenthsMm;
 
     /** Counts the entries written into the log: {@link Logs} caches what it read under it. */
     @NotAudited
@@ -210,9 +218,31 @@ public class Piece extends EditedRow {
         state = next;
     }
 
-    /** How it is cut; decided at the bench. */
+    /** How it is cut; decided at the bench, or by the question of a trial. */
     public void cutBy(BenchOrder order) {
         benchOrder = order;
+    }
+
+    /** How close the knife goes, and the crust it found, if somebody measured it. */
+    public void trimmed(Closeness how, @Nullable Integer crust) {
+        closeness = how;
+        crustTenthsMm = crust;
+    }
+
+    public Closeness closeness() {
+        return closeness;
+    }
+
+    public Optional<Integer> crustTenthsMm() {
+        return Optional.ofNullable(crustTenthsMm);
+    }
+
+    /** How it is, or is going to be, cut; empty for one that never hung. */
+    public Optional<Carving> carving() {
+        return hanging()
+                .map(how -> Carving.of(
+                                lot.cut(), how, lot.fatCoverMm(), benchOrder().orElse(BenchOrder.SLICE_FIRST))
+                        .by(benchOrder().orElse(BenchOrder.SLICE_FIRST), closeness));
     }
 
     public Lot lot() {

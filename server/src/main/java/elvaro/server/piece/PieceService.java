@@ -166,6 +166,7 @@ public class PieceService {
                 entry.kind(),
                 entry.stream(),
                 entry.grams(),
+                entry.steaks(),
                 entry.words(),
                 entry.happenedAt(),
                 entry.recordedAt(),

@@ -26,7 +26,17 @@ public enum PieceState {
             Kind.MOVED,
             Kind.PULLED,
             Kind.NOTE),
-    PULLED(Kind.COAT_OFF, Kind.PILE, Kind.TREATED, Kind.STEP_DONE, Kind.NOTE, Kind.CLOSED),
+    PULLED(
+            Kind.COAT_OFF,
+            Kind.LOOKED,
+            Kind.LEAKED,
+            Kind.RESTED,
+            Kind.UNWRAPPED,
+            Kind.PILE,
+            Kind.TREATED,
+            Kind.STEP_DONE,
+            Kind.NOTE,
+            Kind.CLOSED),
     CUT(Kind.TREATED, Kind.STEP_DONE, Kind.NOTE, Kind.REOPENED),
     FRESH(Kind.NOTE);
 

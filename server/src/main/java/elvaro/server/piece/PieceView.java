@@ -44,6 +44,7 @@ public record PieceView(
     /**
      * A log entry.
      *
+     * @param steaks how many the container held; 0 for ends and roasts, absent where nobody counted
      * @param stands whether no other entry corrects it
      */
     public record EntryView(
@@ -51,6 +52,7 @@ public record PieceView(
             Kind kind,
             @Nullable Stream stream,
             int grams,
+            @Nullable Integer steaks,
             String words,
             Instant happenedAt,
             Instant recordedAt,

@@ -11,9 +11,7 @@ import elvaro.core.forecast.Learning.Evidence;
 import elvaro.core.forecast.Learning.Learnt;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
-import elvaro.core.yield.BenchOrder;
-import elvaro.core.yield.Carving;
-import elvaro.core.yield.Section;
+import elvaro.core.yield.KnifeWork;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.piece.PieceRepository.FinishedRow;
 import elvaro.server.reading.RecordedAir;
@@ -117,7 +115,9 @@ class ShopLearning {
         Learnt crust = Learning.towardsZero(crusts, Estimates.TRIM_SD);
         double factor = Math.exp(crust.value());
         List<Double> steaks = here.stream()
-                .map(piece -> steakFound(piece, read.get(piece.id()).ledger(), factor))
+                .map(piece -> KnifeWork.steakOver(
+                        piece.carving().orElseThrow().as(factor, 0),
+                        read.get(piece.id()).ledger()))
                 .flatMap(Optional::stream)
                 .toList();
         Learnt steak = Learning.towardsZero(steaks, Estimates.STEAK_YIELD_SD);
@@ -148,26 +148,13 @@ class ShopLearning {
         return ledger.aged() > 0 && ledger.piles().discard() < SPOILED * ledger.aged();
     }
 
-    private static Carving carving(Piece piece) {
-        return Carving.of(
-                piece.lot().cut(),
-                piece.hanging().orElseThrow(),
-                piece.lot().fatCoverMm(),
-                piece.benchOrder().orElse(BenchOrder.SLICE_FIRST));
-    }
-
     /** Logarithm of the crust that was cut away over the one the law expected. */
     private static Optional<Double> crustFound(Piece piece, Ledger ledger) {
         double found = (double) (ledger.piles().usableTrim() + ledger.piles().discard()) / ledger.green();
-        double expected = carving(piece).after(ledger.shrinkFraction()).crust();
+        double expected =
+                piece.carving().orElseThrow().after(ledger.shrinkFraction()).crust();
         return teaches(ledger) && found > 0 && expected > 0
                 ? Optional.of(Math.log(found / expected))
                 : Optional.empty();
-    }
-
-    private static Optional<Double> steakFound(Piece piece, Ledger ledger, double crustFactor) {
-        Section expected = carving(piece).as(crustFactor, 0).after(ledger.shrinkFraction());
-        double withdrawn = (double) ledger.withdrawn() / ledger.green();
-        return teaches(ledger) ? Optional.of(ledger.steakYield() + withdrawn - expected.steak()) : Optional.empty();
     }
 }

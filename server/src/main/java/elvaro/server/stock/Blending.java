@@ -93,7 +93,7 @@ class Blending {
                         "pack %d, %s of %s"
                                 .formatted(pack.number(), pack.contentLabel().toLowerCase(Locale.ROOT), pack.tag()),
                         pack.leftGrams(),
-                        pack.pricePerKg() == null ? 0 : pack.pricePerKg(),
+                        pack.costPerKg() == null ? 0 : pack.costPerKg(),
                         source.leanPercent() / 100.0,
                         source.crustPercent() / 100.0,
                         pack.agedDays() != null && pack.agedDays() > 0);

@@ -12,8 +12,8 @@ import com.lowagie.text.Rectangle;
 import com.lowagie.text.pdf.BaseFont;
 import com.lowagie.text.pdf.PdfContentByte;
 import com.lowagie.text.pdf.PdfWriter;
+import elvaro.server.shared.PaperFont;
 import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 
@@ -41,8 +41,6 @@ final class LabelSheet {
             Document document = new Document(page, 0, 0, 0, 0);
             PdfWriter writer = PdfWriter.getInstance(document, bytes);
             document.open();
-            BaseFont bold = BaseFont.createFont(BaseFont.HELVETICA_BOLD, BaseFont.CP1252, false);
-            BaseFont plain = BaseFont.createFont(BaseFont.HELVETICA, BaseFont.CP1252, false);
             for (int index = 0; index < labels.size(); index++) {
                 int place = index % size.onAPage();
                 if (index > 0 && place == 0) {
@@ -50,25 +48,17 @@ final class LabelSheet {
                 }
                 double left = size.left() + place % size.columns() * size.width();
                 double top = size.top() + place / size.columns() * size.height();
-                draw(
-                        writer.getDirectContent(),
-                        labels.get(index),
-                        size,
-                        left,
-                        page.getHeight() / POINTS_PER_MM - top,
-                        bold,
-                        plain);
+                draw(writer.getDirectContent(), labels.get(index), size, left, page.getHeight() / POINTS_PER_MM - top);
             }
             document.close();
-        } catch (IOException | WriterException impossible) {
+        } catch (WriterException impossible) {
             throw new IllegalStateException(impossible);
         }
         return bytes.toByteArray();
     }
 
     /** @param top of the label, millimetres above the foot of the page */
-    private static void draw(
-            PdfContentByte canvas, Label label, LabelSize size, double left, double top, BaseFont bold, BaseFont plain)
+    private static void draw(PdfContentByte canvas, Label label, LabelSize size, double left, double top)
             throws WriterException {
         double inner = size.height() - 2 * MARGIN_MM;
         double square = Math.min(inner, size.width() * 0.36);
@@ -77,10 +67,10 @@ final class LabelSheet {
         double room = size.width() - square - 3 * MARGIN_MM;
         float leading = (float) (inner * POINTS_PER_MM / (label.lines().size() + 2.4));
         float y = points(top - MARGIN_MM) - leading * 1.7f;
-        text(canvas, bold, label.big(), leading * 1.75f, left + MARGIN_MM, y, room);
+        text(canvas, PaperFont.BOLD.base(), label.big(), leading * 1.75f, left + MARGIN_MM, y, room);
         for (String line : label.lines()) {
             y -= leading * 1.05f;
-            text(canvas, plain, line, leading * 0.86f, left + MARGIN_MM, y, room);
+            text(canvas, PaperFont.PLAIN.base(), line, leading * 0.86f, left + MARGIN_MM, y, room);
         }
     }
 

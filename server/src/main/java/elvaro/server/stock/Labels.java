@@ -42,7 +42,10 @@ class Labels {
 
     private Label label(PackView pack, String address) {
         List<String> lines = new ArrayList<>();
-        lines.add("%s, %s".formatted(pack.cutName(), pack.contentLabel().toLowerCase(Locale.ROOT)));
+        lines.add(
+                pack.makingId() != null
+                        ? pack.tag()
+                        : "%s, %s".formatted(pack.cutName(), pack.contentLabel().toLowerCase(Locale.ROOT)));
         lines.add(kilograms(pack.leftGrams()) + price(pack));
         if (pack.agedDays() != null) {
             lines.add("aged %d days, piece %s".formatted(pack.agedDays(), pack.tag()));
@@ -51,7 +54,7 @@ class Labels {
         if (pack.useBy() != null) {
             lines.add("use by " + day(pack.useBy()));
         }
-        if (pack.content() == Content.TRIM) {
+        if (pack.content().isGround()) {
             lines.add("ground meat: cook through");
         }
         lines.add(workshops.mine().name());

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 
 /** A pack as it was made. Written once; what is left of it follows from what went out. */
 @Entity
@@ -20,6 +21,7 @@ import org.jspecify.annotations.NullUnmarked;
 class Pack extends WorkshopRow {
     private int number;
     private UUID pieceId;
+    private UUID makingId;
 
     @Enumerated(EnumType.STRING)
     private Content content;
@@ -40,10 +42,11 @@ class Pack extends WorkshopRow {
 
     protected Pack() {}
 
-    Pack(PackForm form, int number, UUID pieceId, UUID by, Instant at) {
+    Pack(PackForm form, int number, Origin from, UUID by, Instant at) {
         super(form.id());
         this.number = number;
-        this.pieceId = pieceId;
+        pieceId = from.pieceId();
+        makingId = from.makingId();
         content = form.content();
         grams = form.grams();
         wrap = form.wrap();
@@ -59,8 +62,28 @@ class Pack extends WorkshopRow {
         return number;
     }
 
-    UUID pieceId() {
-        return pieceId;
+    /**
+     * What is in a pack comes from a piece or from something made.
+     *
+     * @param pieceId absent for what was made
+     * @param makingId absent for what comes straight from a piece
+     */
+    record Origin(@Nullable UUID pieceId, @Nullable UUID makingId) {
+        static Origin piece(UUID id) {
+            return new Origin(id, null);
+        }
+
+        static Origin making(UUID id) {
+            return new Origin(null, id);
+        }
+    }
+
+    Optional<UUID> pieceId() {
+        return Optional.ofNullable(pieceId);
+    }
+
+    Optional<UUID> makingId() {
+        return Optional.ofNullable(makingId);
     }
 
     Content content() {

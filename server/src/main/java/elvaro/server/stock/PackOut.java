@@ -28,6 +28,7 @@ class PackOut extends WorkshopRow {
     private Instant happenedAt;
     private UUID accountId;
     private UUID takesBack;
+    private UUID makingId;
 
     protected PackOut() {}
 
@@ -41,6 +42,17 @@ class PackOut extends WorkshopRow {
         happenedAt = at;
         accountId = by;
         this.takesBack = takesBack;
+    }
+
+    /** Says what it went into. */
+    PackOut into(UUID making) {
+        makingId = making;
+        return this;
+    }
+
+    /** Present where it was ground or rendered here. */
+    Optional<UUID> makingId() {
+        return Optional.ofNullable(makingId);
     }
 
     UUID packId() {

@@ -16,11 +16,19 @@ interface PackRepository extends Repository<Pack, UUID> {
     @Query("select p from Pack p where p.id = :id")
     Optional<Pack> lock(UUID id);
 
+    /** All of them at once, so that two who lock the same ones do it in the same order. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select p from Pack p where p.id in :ids")
+    List<Pack> lockAll(Collection<UUID> ids);
+
     @Query("select p from Pack p where p.id in :ids order by p.number")
     List<Pack> all(Collection<UUID> ids);
 
     @Query("select p from Pack p where p.pieceId in :pieceIds order by p.number")
     List<Pack> ofPieces(Collection<UUID> pieceIds);
+
+    @Query("select p from Pack p where p.makingId in :makingIds order by p.number")
+    List<Pack> ofMakings(Collection<UUID> makingIds);
 
     /** Packs that hold more than went out of them. */
     @Query("select p from Pack p where p.grams > (select coalesce(sum(case when o.takesBack is null then o.grams else"
@@ -35,6 +43,30 @@ interface PackRepository extends Repository<Pack, UUID> {
 
     @Query("select o from PackOut o where o.id = :id")
     Optional<PackOut> out(UUID id);
+
+    /** What went into these, slips and all. */
+    @Query("select o from PackOut o where o.makingId in :makingIds order by o.happenedAt, o.id")
+    List<PackOut> into(Collection<UUID> makingIds);
+
+    /** Rows that take others back. */
+    @Query("select o from PackOut o where o.takesBack in :ids")
+    List<PackOut> takingBack(Collection<UUID> ids);
+
+    @Query("select m from Making m where m.id = :id")
+    Optional<Making> making(UUID id);
+
+    @Query("select m from Making m where m.id in :ids order by m.number")
+    List<Making> makings(Collection<UUID> ids);
+
+    /** The newest first. */
+    @Query("select m from Making m order by m.number desc limit 60")
+    List<Making> lastMakings();
+
+    @Query("select coalesce(max(m.number), 0) from Making m")
+    int lastMakingNumber();
+
+    @Query("select b from MakingBought b where b.makingId in :makingIds order by b.name, b.id")
+    List<MakingBought> bought(Collection<UUID> makingIds);
 
     @Query("select r from PackRule r order by r.content, r.wrap, r.keeping")
     List<PackRule> rules();

@@ -1,11 +1,14 @@
 package elvaro.server.stock;
 
+import elvaro.core.blend.Made.Product;
 import elvaro.server.shared.Ids;
+import elvaro.server.stock.Pack.Origin;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -45,8 +48,45 @@ public class StockArchive {
         service.rule(content, Wrap.VACUUM, keeping, 0, days);
     }
 
+    /**
+     * A grind of trim that was packed before, and of meat bought for it.
+     *
+     * @param trim packs and how much of each went in
+     * @param grams what came out
+     * @param packs made of it
+     */
+    public record PastGrind(
+            UUID id,
+            Map<UUID, Integer> trim,
+            String bought,
+            int boughtGrams,
+            int boughtMinorPerKg,
+            int grams,
+            LocalDate on,
+            List<PastPack> packs) {}
+
+    public void grind(PastGrind past, UUID by, ZoneId zone) {
+        Instant at = at(past.on(), zone);
+        Making making =
+                new Making(past.id(), packs.lastMakingNumber() + 1, Product.GRIND, at, by).weighing(past.grams(), "");
+        entities.persist(making);
+        entities.flush();
+        entities.persist(new MakingBought(
+                Ids.after(past.id(), "bought"), past.id(), past.bought(), past.boughtGrams(), past.boughtMinorPerKg()));
+        past.trim()
+                .forEach((pack, grams) -> entities.persist(
+                        new PackOut(Ids.after(pack, "ground"), pack, Way.GRIND, grams, making.name(), at, by, null)
+                                .into(past.id())));
+        entities.flush();
+        add(Origin.making(past.id()), past.packs(), by, zone);
+    }
+
     /** @param by who packed and took out */
     public void add(UUID pieceId, List<PastPack> past, UUID by, ZoneId zone) {
+        add(Origin.piece(pieceId), past, by, zone);
+    }
+
+    private void add(Origin from, List<PastPack> past, UUID by, ZoneId zone) {
         int number = packs.lastNumber();
         for (PastPack each : past) {
             entities.persist(new Pack(
@@ -60,7 +100,7 @@ public class StockArchive {
                             each.useBy(),
                             each.place()),
                     ++number,
-                    pieceId,
+                    from,
                     by,
                     at(each.packedOn(), zone)));
         }

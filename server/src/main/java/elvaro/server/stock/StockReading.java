@@ -7,8 +7,8 @@ import elvaro.server.piece.Figures;
 import elvaro.server.piece.PieceCard;
 import elvaro.server.piece.PieceService;
 import elvaro.server.settings.WorkshopService;
-import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.Refusal;
+import elvaro.server.stock.StockView.OriginView;
 import elvaro.server.stock.StockView.OutView;
 import elvaro.server.stock.StockView.PackStory;
 import elvaro.server.stock.StockView.PackView;
@@ -18,8 +18,10 @@ import elvaro.server.stock.StockView.RuleView;
 import elvaro.server.stock.StockView.StockSum;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +29,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -40,14 +43,17 @@ class StockReading {
     private final LotService lots;
     private final AccountService accounts;
     private final WorkshopService workshops;
+    private final Lineage.Reader lineages;
 
     StockReading(
             PackRepository packs,
             PieceService pieces,
             LotService lots,
             AccountService accounts,
-            WorkshopService workshops) {
+            WorkshopService workshops,
+            Lineage.Reader lineages) {
         this.packs = packs;
+        this.lineages = lineages;
         this.pieces = pieces;
         this.lots = lots;
         this.accounts = accounts;
@@ -94,29 +100,61 @@ class StockReading {
 
     PackStory story(UUID id) {
         Pack pack = packs.findById(id).orElseThrow(() -> Refusal.notFound("pack"));
-        Lot lot = pieces.find(pack.pieceId()).lot();
         Map<UUID, String> names = accounts.names();
         return new PackStory(
                 views(List.of(pack)).get(0),
-                lot.supplier(),
-                lot.sourceTag(),
-                lot.number(),
+                origins(pack),
                 names.getOrDefault(pack.accountId(), ""),
                 outs(packs.outsOf(List.of(id)), names));
     }
 
-    /** Every pack of every piece of a lot, and where each went. */
+    private List<OriginView> origins(Pack pack) {
+        Lineage lineage = lineages.of(List.of(pack));
+        Stream<OriginView> own = lineage.roots(pack).stream()
+                .map(root -> root.pieceId().orElseThrow())
+                .distinct()
+                .map(pieces::find)
+                .map(piece -> new OriginView(
+                        piece.lot().cut().name(),
+                        piece.id(),
+                        piece.tag(),
+                        piece.lot().id(),
+                        piece.lot().number(),
+                        piece.lot().supplier(),
+                        piece.lot().sourceTag()));
+        Stream<OriginView> bought = lineage.boughtBehind(pack).stream()
+                .map(meat -> new OriginView(meat.name(), null, null, null, null, null, null));
+        return Stream.concat(own, bought).toList();
+    }
+
+    /** Every pack of every piece of a lot, what was made of them, and where each went. */
     RecallView recall(UUID lotId) {
         Lot lot = lots.get(lotId);
         List<UUID> ids = pieces.ofLot(lotId).stream().map(PieceCard::id).toList();
-        List<Pack> all = ids.isEmpty() ? List.of() : packs.ofPieces(ids);
-        Map<UUID, List<PackOut>> outs = byPack(all);
+        List<Pack> all = new ArrayList<>();
+        Map<UUID, List<PackOut>> outs = new HashMap<>();
+        List<Pack> next = ids.isEmpty() ? List.of() : packs.ofPieces(ids);
+        while (!next.isEmpty()) {
+            all.addAll(next);
+            Map<UUID, List<PackOut>> went = byPack(next);
+            outs.putAll(went);
+            Set<UUID> made = went.values().stream()
+                    .flatMap(rows -> Story.standing(rows).stream())
+                    .flatMap(row -> row.makingId().stream())
+                    .collect(Collectors.toSet());
+            Set<UUID> known = all.stream().map(Pack::id).collect(Collectors.toSet());
+            next = made.isEmpty()
+                    ? List.of()
+                    : packs.ofMakings(made).stream()
+                            .filter(pack -> !known.contains(pack.id()))
+                            .toList();
+        }
         Map<UUID, String> names = accounts.names();
         return new RecallView(
                 lot.number(),
                 lot.cut().name(),
                 lot.supplier(),
-                views(all).stream()
+                views(all, outs).stream()
                         .map(view -> new RecallLine(view, outs(outs.getOrDefault(view.id(), List.of()), names)))
                         .toList());
     }
@@ -140,29 +178,46 @@ class StockReading {
                         row.words(),
                         row.happenedAt(),
                         names.getOrDefault(row.accountId(), ""),
+                        row.makingId().orElse(null),
                         !standing.contains(row.id())))
                 .toList();
     }
 
-    private List<PackView> views(List<Pack> all) {
+    List<PackView> views(List<Pack> all) {
+        return views(all, byPack(all));
+    }
+
+    private List<PackView> views(List<Pack> all, Map<UUID, List<PackOut>> outs) {
         if (all.isEmpty()) {
             return List.of();
         }
-        Map<UUID, List<PackOut>> outs = byPack(all);
-        Map<UUID, Figures> figures = pieces
-                .figures(all.stream().map(Pack::pieceId).distinct().toList())
-                .stream()
-                .collect(Collectors.toMap(each -> each.piece().id(), Function.identity()));
-        WorkshopSettings settings = workshops.settings();
+        Lineage lineage = lineages.of(all);
+        List<UUID> behind = List.copyOf(lineage.pieces());
+        Map<UUID, Figures> figures = (behind.isEmpty() ? List.<Figures>of() : pieces.figures(behind))
+                .stream().collect(Collectors.toMap(each -> each.piece().id(), Function.identity()));
+        Map<UUID, PieceCard> cards = figures.values().stream()
+                .map(pieces::card)
+                .collect(Collectors.toMap(PieceCard::id, Function.identity()));
+        Prices prices = new Prices(lineage, figures, workshops.settings());
         LocalDate today = workshops.today();
         return all.stream()
                 .map(pack -> view(
-                        pack, outs.getOrDefault(pack.id(), List.of()), figures.get(pack.pieceId()), settings, today))
+                        pack,
+                        outs.getOrDefault(pack.id(), List.of()),
+                        pack.pieceId().map(cards::get).orElse(null),
+                        pack.makingId().map(lineage.makings()::get).orElse(null),
+                        prices,
+                        today))
                 .toList();
     }
 
-    private PackView view(Pack pack, List<PackOut> outs, Figures figures, WorkshopSettings settings, LocalDate today) {
-        PieceCard card = pieces.card(figures);
+    private static PackView view(
+            Pack pack,
+            List<PackOut> outs,
+            @Nullable PieceCard card,
+            @Nullable Making making,
+            Prices prices,
+            LocalDate today) {
         LocalDate useBy = pack.useBy().orElse(null);
         return new PackView(
                 pack.id(),
@@ -179,22 +234,12 @@ class StockReading {
                 useBy,
                 useBy == null ? null : ChronoUnit.DAYS.between(today, useBy),
                 pack.place(),
-                card.id(),
-                card.tag(),
-                card.cutName(),
-                card.dayNumber(),
-                card.lotId(),
-                price(pack.content(), figures, settings));
-    }
-
-    /** Of steak from cost and margin, of what goes with it as the workshop prices it. */
-    private static @Nullable Double price(Content content, Figures figures, WorkshopSettings settings) {
-        return switch (content) {
-            case STEAK, ROAST ->
-                figures.steak().priceFor(settings.targetMarginPercent() / 100.0).orElse(null);
-            case TRIM -> (double) settings.usableTrimPriceMinorPerKg();
-            case FAT -> (double) settings.fatPriceMinorPerKg();
-            case BONE -> (double) settings.bonePriceMinorPerKg();
-        };
+                card == null ? null : card.id(),
+                making == null ? null : making.id(),
+                card != null ? card.tag() : making != null ? making.name() : "",
+                card != null ? card.cutName() : pack.content().label(),
+                card == null ? null : card.dayNumber(),
+                prices.cost(pack),
+                prices.price(pack));
     }
 }

@@ -10,15 +10,19 @@ import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
+import elvaro.server.stock.Pack.Origin;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.IntSummaryStatistics;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -59,7 +63,39 @@ class StockService {
         if (figures.piece().state() != PieceState.CUT) {
             throw Refusal.conflict("wrong-state", "Close the bench first: what is packed must be weighed.");
         }
-        List<Pack> before = packs.ofPieces(List.of(pieceId));
+        Piles piles = figures.ledger().piles();
+        pack(
+                Origin.piece(pieceId),
+                forms,
+                packs.ofPieces(List.of(pieceId)),
+                content -> content.pile().map(pile -> new Source("the pile of " + pile.label(), piles.of(pile))));
+    }
+
+    /**
+     * Packs grind or tallow, in the same way.
+     *
+     * @throws Refusal if the packs would hold more than was made
+     */
+    void packMade(UUID makingId, List<PackForm> forms) {
+        workshops.lock();
+        Making making = packs.making(makingId).orElseThrow(() -> Refusal.notFound("making"));
+        if (making.isUndone()) {
+            throw Refusal.conflict("undone", "%s was undone; there is nothing to pack.".formatted(making.name()));
+        }
+        pack(
+                Origin.making(makingId),
+                forms,
+                packs.ofMakings(List.of(makingId)),
+                content -> content.product()
+                        .filter(product -> product == making.product())
+                        .map(product -> new Source(making.name().toLowerCase(Locale.ROOT), making.grams())));
+    }
+
+    /** Where a pack's content lay, and how much of it. */
+    private record Source(String name, int grams) {}
+
+    private void pack(
+            Origin from, List<PackForm> forms, List<Pack> before, Function<Content, Optional<Source>> sourceOf) {
         List<PackForm> fresh = forms.stream()
                 .filter(form -> before.stream().noneMatch(pack -> pack.id().equals(form.id())))
                 .toList();
@@ -71,34 +107,33 @@ class StockService {
                 throw Refusal.wrong("use-by", "useBy", "The last day lies before the day of packing.");
             }
         }
-        mustBeOnThePiles(figures.ledger().piles(), before, fresh);
+        mustBeThere(before, fresh, sourceOf);
         int number = packs.lastNumber();
-        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
         for (PackForm form : fresh) {
-            entities.persist(new Pack(form, ++number, pieceId, current.person().accountId(), now));
+            entities.persist(new Pack(form, ++number, from, current.person().accountId(), now()));
         }
         entities.flush();
     }
 
     /** Weighing each pack by itself may be off by a division. */
-    private void mustBeOnThePiles(Piles piles, List<Pack> before, List<PackForm> fresh) {
-        Map<elvaro.core.ledger.Stream, Integer> packed = before.stream()
-                .collect(Collectors.groupingBy(pack -> pack.content().pile(), Collectors.summingInt(Pack::grams)));
-        fresh.forEach(form -> packed.merge(form.content().pile(), form.grams(), Integer::sum));
+    private void mustBeThere(List<Pack> before, List<PackForm> fresh, Function<Content, Optional<Source>> sourceOf) {
+        Map<Source, IntSummaryStatistics> packed = new HashMap<>();
+        before.forEach(pack -> sourceOf.apply(pack.content())
+                .ifPresent(source -> packed.computeIfAbsent(source, none -> new IntSummaryStatistics())
+                        .accept(pack.grams())));
+        for (PackForm form : fresh) {
+            Source source = sourceOf.apply(form.content())
+                    .orElseThrow(() -> Refusal.wrong("not-from-this", "content", "That does not come of this."));
+            packed.computeIfAbsent(source, none -> new IntSummaryStatistics()).accept(form.grams());
+        }
         int division = workshops.mine().divisionGrams();
-        packed.forEach((pile, grams) -> {
-            long count = before.stream()
-                            .filter(pack -> pack.content().pile() == pile)
-                            .count()
-                    + fresh.stream()
-                            .filter(form -> form.content().pile() == pile)
-                            .count();
-            if (grams > piles.of(pile) + division * count) {
+        packed.forEach((source, sum) -> {
+            if (sum.getSum() > source.grams() + division * sum.getCount()) {
                 throw Refusal.wrong(
                         "more-than-pile",
                         "grams",
-                        "The packs hold %s, but only %s lay on the pile of %s. Weigh again, or correct the pile."
-                                .formatted(weight(grams), weight(piles.of(pile)), pile.label()));
+                        "The packs hold %s, but only %s lay on %s. Weigh again, or correct it there."
+                                .formatted(weight((int) sum.getSum()), weight(source.grams()), source.name()));
             }
         });
     }
@@ -113,16 +148,27 @@ class StockService {
         if (isThere(outId, packId)) {
             return;
         }
-        int left = Story.left(pack, packs.outsOf(List.of(packId)));
+        entities.persist(out(pack, outId, way, grams, words));
+        entities.flush();
+    }
+
+    /**
+     * What is taken out, not yet kept.
+     *
+     * @param pack locked
+     */
+    PackOut out(Pack pack, UUID outId, Way way, int grams, String words) {
+        int left = Story.left(pack, packs.outsOf(List.of(pack.id())));
         if (grams > left) {
             throw Refusal.wrong(
                     "more-than-pack",
                     "grams",
-                    left == 0 ? "The pack is empty." : "There is only %s left in it.".formatted(weight(left)));
+                    left == 0
+                            ? "Pack %d is empty.".formatted(pack.number())
+                            : "There is only %s left in pack %d.".formatted(weight(left), pack.number()));
         }
-        entities.persist(new PackOut(
-                outId, packId, way, grams, words, now(), current.person().accountId(), null));
-        entities.flush();
+        return new PackOut(
+                outId, pack.id(), way, grams, words, now(), current.person().accountId(), null);
     }
 
     /** Takes a slip back; the pack holds it again, and both rows stay. */
@@ -139,16 +185,24 @@ class StockService {
         if (outs.stream().anyMatch(out -> out.takesBack().filter(slip::equals).isPresent())) {
             throw Refusal.conflict("taken-back", "That was taken back already.");
         }
-        entities.persist(new PackOut(
+        wrong.makingId().flatMap(packs::making).ifPresent(making -> {
+            throw Refusal.conflict("its-own-page", "It went into %s. Undo that one.".formatted(making.name()));
+        });
+        entities.persist(back(wrong, outId, words));
+        entities.flush();
+    }
+
+    /** A row that takes another back, not yet kept. */
+    PackOut back(PackOut wrong, UUID outId, String words) {
+        return new PackOut(
                 outId,
-                packId,
+                wrong.packId(),
                 wrong.way(),
                 wrong.grams(),
                 words,
                 now(),
                 current.person().accountId(),
-                slip));
-        entities.flush();
+                wrong.id());
     }
 
     private boolean isThere(UUID outId, UUID packId) {

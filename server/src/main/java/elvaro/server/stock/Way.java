@@ -6,6 +6,7 @@ public enum Way {
     TABLE("eaten here"),
     TASTING("tasted"),
     GRIND("ground"),
+    RENDER("rendered"),
     DISCARD("thrown away");
 
     private final String label;

@@ -109,14 +109,13 @@ public class TaskService {
                         step.hanging(),
                         new Due(Work.TREAT, ChronoUnit.DAYS.between(step.on(), today), Optional.empty()),
                         step.words()));
-        Stream<PieceDue> planned = hanging.stream()
-                .filter(each -> each.piece().state() == PieceState.HANGING)
-                .flatMap(each -> {
-                    List<Due> byPlan = agenda(each, decisions, zone).due(today);
-                    List<FollowUp> made = followUps.getOrDefault(each.piece().id(), List.of());
-                    return Stream.concat(byPlan.stream(), madeByLooks(made, byPlan, today, zone))
-                            .map(due -> new PieceDue(each, due, null));
-                });
+        Stream<PieceDue> planned = hanging.stream().flatMap(each -> {
+            boolean hangs = each.piece().state() == PieceState.HANGING;
+            List<Due> byPlan = hangs ? agenda(each, decisions, zone).due(today) : List.of();
+            List<FollowUp> made = followUps.getOrDefault(each.piece().id(), List.of());
+            return Stream.concat(byPlan.stream(), madeByLooks(made, byPlan, today, zone))
+                    .map(due -> new PieceDue(each, due, null));
+        });
         return Stream.concat(planned, steps).toList();
     }
 

@@ -12,6 +12,7 @@ import jakarta.validation.constraints.Size;
 import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -26,8 +27,10 @@ class TrialController {
     private final TrialService service;
     private final TrialReading reading;
     private final Lessons lessons;
+    private final TrialReport report;
 
-    TrialController(TrialService service, TrialReading reading, Lessons lessons) {
+    TrialController(TrialService service, TrialReading reading, Lessons lessons, TrialReport report) {
+        this.report = report;
         this.service = service;
         this.reading = reading;
         this.lessons = lessons;
@@ -69,6 +72,12 @@ class TrialController {
     @GetMapping("/{id}")
     TrialView trial(@PathVariable UUID id) {
         return reading.view(id);
+    }
+
+    /** The trial on paper. */
+    @GetMapping(path = "/{id}/report", produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] report(@PathVariable UUID id) {
+        return report.pdf(id);
     }
 
     /** Sets a trial up; sent again, it happens once. */

@@ -45,11 +45,12 @@ class WorkshopsApartIT {
             String sample,
             String place,
             String taster,
-            String pack) {
+            String pack,
+            String making) {
         List<String> ids() {
             return List.of(
                     chamber, lot, hanging, pulled, entry, person, plan, device, scale, look, recipe, treatment, trial,
-                    tasting, sample, place, taster, pack);
+                    tasting, sample, place, taster, pack, making);
         }
     }
 
@@ -86,6 +87,9 @@ class WorkshopsApartIT {
                 .body()
                 .at("/card/lotId")
                 .asString();
+        String pack = client.packed();
+        String making = UUID.randomUUID().toString();
+        client.must(client.put("/api/makings/" + making, Bodies.makingBody("GRIND", 490, pack, 500)));
         return new House(
                 chamber,
                 lot,
@@ -104,7 +108,8 @@ class WorkshopsApartIT {
                 table.at("/samples/0/id").asString(),
                 table.at("/places/0/id").asString(),
                 client.get("/api/tastings/tasters").body().at("/0/id").asString(),
-                client.packed());
+                pack,
+                making);
     }
 
     private static Map<String, Object> trialBody(String one, String other) {
@@ -233,6 +238,10 @@ class WorkshopsApartIT {
                                 "keeping", "FROZEN",
                                 "packedOn", "2026-01-20",
                                 "place", ""))));
+        bodies.put("PUT /api/makings/{id}", Bodies.makingBody("GRIND", 10, house.pack(), 10));
+        bodies.put("PUT /api/makings/{id}/weight", Map.of("version", 0, "grams", 5, "words", "mine"));
+        bodies.put("PUT /api/makings/{id}/undo", Map.of());
+        bodies.put("PUT /api/makings/{id}/packs", Map.of("packs", List.of(Bodies.packBody("GRIND", 1))));
         bodies.put("PUT /api/packs/{id}/out/{outId}", Map.of("way", "SALE", "grams", 1, "words", "mine"));
         bodies.put("PUT /api/packs/{id}/back/{outId}", Map.of("slip", house.pack(), "words", "mine"));
         bodies.put("PUT /api/recipes/{id}", Bodies.recipeBody());
@@ -241,7 +250,8 @@ class WorkshopsApartIT {
                 "PUT /api/pieces/{pieceId}/treatments/{treatmentId}/steps/{entryId}",
                 Map.of("number", 0, "words", "mine", "answers", Map.of()));
         bodies.put("PUT /api/pieces/{pieceId}/treatments/{treatmentId}/back/{entryId}", Map.of("words", "mine"));
-        bodies.put("PUT /api/bench/{pieceId}/order", Map.of("order", "SLICE_FIRST"));
+        bodies.put("PUT /api/bench/{pieceId}/cutting", Map.of("order", "SLICE_FIRST", "closeness", "MILDER"));
+        bodies.put("PUT /api/bench/{pieceId}/discard/{entryId}", Map.of("reason", "mine"));
         bodies.put("PUT /api/bench/{pieceId}/close/{entryId}", Map.of("answers", Map.of()));
         bodies.put("PUT /api/bench/{pieceId}/reopen/{entryId}", Map.of("reason", "mine"));
         bodies.put("PUT /api/people/{id}", Map.of("version", 0, "name", "X", "role", "BENCH_HAND", "active", false));
@@ -297,7 +307,8 @@ class WorkshopsApartIT {
                 "trials", house.trial(),
                 "tastings", pattern.contains("/tasters/") ? house.taster() : house.tasting(),
                 "packs", house.pack());
-        String id = ids.getOrDefault(pattern.split("/")[2], piece);
+        String named = pattern.split("/")[2];
+        String id = named.equals("makings") ? house.making() : ids.getOrDefault(named, piece);
         return pattern.replace("{id}", id)
                         .replace("{pieceId}", piece)
                         .replace(
@@ -320,6 +331,7 @@ class WorkshopsApartIT {
                     case "/api/lots/{id}/split" -> "?grams=100";
                     case "/api/labels" -> "?size=SHEET_70_37&packs=" + house.pack();
                     case "/api/pieces/{pieceId}/hang-tag" -> "?size=SHEET_70_37";
+                    case "/api/bench/{pieceId}/steaks" -> "?thicknessMm=30&saw=false&endMm=15";
                     case "/api/pieces/{id}/reach" -> "?shrinkPercent=10";
                     case "/api/chambers/{id}/record", "/api/chambers/{id}/record.csv" ->
                         "?from=2026-01-01&to=2026-02-01";
@@ -352,6 +364,8 @@ class WorkshopsApartIT {
                 "tasting_sheet",
                 "tasting_note",
                 "taster",
+                "making",
+                "making_bought",
                 "pack",
                 "pack_out",
                 "pack_rule",

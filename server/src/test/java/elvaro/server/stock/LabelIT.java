@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
+import elvaro.server.support.PaperRead;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.io.IOException;
@@ -39,15 +40,7 @@ class LabelIT {
     }
 
     private Path pdf(Client client, String path) throws IOException {
-        byte[] bytes = client.bytes("GET", path, new byte[0]).body();
-        return Files.write(folder.resolve("labels.pdf"), bytes);
-    }
-
-    private static String run(String... words) throws Exception {
-        Process process = new ProcessBuilder(words).redirectErrorStream(true).start();
-        String said = new String(process.getInputStream().readAllBytes());
-        process.waitFor();
-        return said;
+        return PaperRead.pdf(client, path, folder);
     }
 
     private static String labels(JsonNode packs, LabelSize size) {
@@ -65,7 +58,7 @@ class LabelIT {
         Client client = RunningApp.newWorkshop().client();
         JsonNode packs = packed(client);
         Path pdf = pdf(client, labels(packs, size));
-        run(
+        PaperRead.run(
                 "pdftoppm",
                 "-r",
                 "300",
@@ -76,7 +69,7 @@ class LabelIT {
         try (Stream<Path> pages = Files.list(folder)) {
             for (Path page :
                     pages.filter(each -> each.toString().endsWith(".png")).toList()) {
-                read.append(run("zbarimg", "--quiet", "--raw", page.toString()));
+                read.append(PaperRead.run("zbarimg", "--quiet", "--raw", page.toString()));
             }
         }
         for (JsonNode pack : packs) {
@@ -90,7 +83,8 @@ class LabelIT {
     @EnumSource
     void a_page_is_as_large_as_the_label_or_the_sheet(LabelSize size) throws Exception {
         Client client = RunningApp.newWorkshop().client();
-        String info = run("pdfinfo", pdf(client, labels(packed(client), size)).toString());
+        String info = PaperRead.run(
+                "pdfinfo", pdf(client, labels(packed(client), size)).toString());
         String[] points = info.lines()
                 .filter(line -> line.startsWith("Page size:"))
                 .findFirst()
@@ -110,7 +104,7 @@ class LabelIT {
         Client client = owner.client();
         JsonNode packs = packed(client);
         Path pdf = pdf(client, labels(packs, LabelSize.THERMAL_100_50));
-        String text = run("pdftotext", "-layout", pdf.toString(), "-");
+        String text = PaperRead.run("pdftotext", "-layout", pdf.toString(), "-");
         double perKg = packs.at("/0/pricePerKg").asDouble() / 100;
         assertThat(text)
                 .contains("No. " + packs.at("/0/number").asInt())
@@ -125,15 +119,15 @@ class LabelIT {
         Client client = owner.client();
         String piece = client.hang(client.chamber("North Room", 100_000), 4000).get(0);
         Path pdf = pdf(client, "/api/pieces/%s/hang-tag?size=THERMAL_62_29".formatted(piece));
-        assertThat(run("pdftotext", pdf.toString(), "-")).contains("4.000 kg green", "North Room");
-        run(
+        assertThat(PaperRead.run("pdftotext", pdf.toString(), "-")).contains("4.000 kg green", "North Room");
+        PaperRead.run(
                 "pdftoppm",
                 "-r",
                 "300",
                 "-png",
                 pdf.toString(),
                 folder.resolve("tag").toString());
-        assertThat(run(
+        assertThat(PaperRead.run(
                         "zbarimg",
                         "--quiet",
                         "--raw",
@@ -150,8 +144,8 @@ class LabelIT {
         settings.put("name", "The old dairy and farm butchery of the upper valley by the mill");
         client.must(client.put("/api/workshop", settings));
         JsonNode packs = packed(client);
-        String boxes =
-                run("pdftotext", "-bbox", pdf(client, labels(packs, size)).toString(), "-");
+        String boxes = PaperRead.run(
+                "pdftotext", "-bbox", pdf(client, labels(packs, size)).toString(), "-");
         double points = 72 / 25.4;
         Matcher word = Pattern.compile(
                         "<word xMin=\"([0-9.]+)\" yMin=\"([0-9.]+)\" xMax=\"([0-9.]+)\" yMax=\"([0-9.]+)\">([^<]*)</word>")
@@ -177,8 +171,8 @@ class LabelIT {
         JsonNode packs = client.must(client.put("/api/pieces/%s/packs".formatted(piece), Map.of("packs", many)))
                 .body();
         Path pdf = pdf(client, labels(packs, LabelSize.SHEET_70_37));
-        assertThat(run("pdfinfo", pdf.toString())).contains("Pages:           2");
-        String text = run("pdftotext", pdf.toString(), "-");
+        assertThat(PaperRead.run("pdfinfo", pdf.toString())).contains("Pages:           2");
+        String text = PaperRead.run("pdftotext", pdf.toString(), "-");
         assertThat(Pattern.compile("No\\. (\\d+)").matcher(text).results().map(each -> each.group(1)))
                 .doesNotHaveDuplicates()
                 .hasSize(27);

@@ -20,7 +20,7 @@ class StoryTest {
         return new Pack(
                 new PackForm(UUID.randomUUID(), Content.STEAK, grams, Wrap.VACUUM, Keeping.FROZEN, day, null, ""),
                 1,
-                UUID.randomUUID(),
+                Pack.Origin.piece(UUID.randomUUID()),
                 HAND,
                 Instant.EPOCH);
     }

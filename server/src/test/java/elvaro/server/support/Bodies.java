@@ -155,6 +155,21 @@ public final class Bodies {
                 "long freezer, left"));
     }
 
+    /** Grind or tallow made of one pack. */
+    public static Map<String, Object> makingBody(String product, int out, String pack, int in) {
+        return new java.util.HashMap<>(Map.of(
+                "product",
+                product,
+                "sources",
+                List.of(Map.of("packId", pack, "name", "", "grams", in, "priceMinorPerKg", 0)),
+                "grams",
+                out,
+                "words",
+                "",
+                "answers",
+                Map.of()));
+    }
+
     /** A sheet that says nothing yet. */
     public static Map<String, Object> sheetBody() {
         return new java.util.HashMap<>(

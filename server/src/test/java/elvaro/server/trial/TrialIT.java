@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
+import elvaro.server.support.PaperRead;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -16,6 +18,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** Trials from the question to what was learnt. */
@@ -232,7 +235,8 @@ class TrialIT {
     }
 
     @Test
-    void a_finished_trial_has_its_verdict_teaches_and_leads_to_the_next(Someone owner) {
+    void a_finished_trial_has_its_verdict_teaches_and_leads_to_the_next(Someone owner, @TempDir Path folder)
+            throws Exception {
         Client client = owner.client();
         String id = UUID.randomUUID().toString();
         JsonNode trial = honeyTrial(client, id, 38, List.of(2000, 2000, 2000, 2000));
@@ -262,6 +266,17 @@ class TrialIT {
         assertThat(client.put("/api/trials/%s/learnt".formatted(id), Map.of("version", 0, "words", "No."))
                         .type())
                 .isEqualTo("changed-meanwhile");
+        String report = PaperRead.words(client, "/api/trials/%s/report".formatted(id), folder)
+                .replaceAll("\\s+", " ");
+        assertThat(report)
+                .contains(
+                        done.at("/question").asString(),
+                        done.at("/conclusions/0/sentence").asString(),
+                        shrink.path("sentence").asString(),
+                        "Plain (control)",
+                        "16.5 %",
+                        "Too sweet.");
+
         JsonNode next =
                 client.get("/api/trials/%s/next/HALF_DOSE".formatted(id)).body();
         assertThat(next.at("/arms/1/setUp/treatment/amount").asDouble()).isEqualTo(11);

@@ -1,0 +1,55 @@
+package elvaro.core.yield;
+
+import elvaro.core.ledger.Ledger;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * How deep a bench cut, told from what it weighed: the lean trim spread over the lean faces. Reference sections 1 and 5.
+ *
+ * @param cutMm depth cut away, mm
+ * @param crustMm depth of the crust, mm: measured, else by the law
+ * @param measured whether somebody measured the crust
+ * @param marginMm good meat that went with the crust, mm; negative where crust was left on. What was to be left or taken
+ *     besides is not counted
+ */
+public record KnifeWork(double cutMm, double crustMm, boolean measured, double marginMm) {
+    /** A piece more of which was thrown away than this was spoilt, and says nothing about the knife. */
+    private static final double SPOILT = 0.5;
+
+    /**
+     * @param carving as it was cut, before the shop taught anything
+     * @param ledger of a closed bench
+     * @param measuredCrustMm at a cut face, if somebody laid a rule on it
+     * @return empty where nothing was trimmed, no crust forms, or the piece was spoilt
+     */
+    public static Optional<KnifeWork> of(Carving carving, Ledger ledger, OptionalDouble measuredCrustMm) {
+        int trim = ledger.piles().usableTrim() + ledger.piles().discard();
+        double law = carving.crustMm(ledger.shrinkFraction());
+        if (trim == 0 || law == 0 || isSpoilt(ledger)) {
+            return Optional.empty();
+        }
+        double cut = trim / carving.gramsPerMm();
+        double crust = measuredCrustMm.orElse(law);
+        return Optional.of(new KnifeWork(
+                cut,
+                crust,
+                measuredCrustMm.isPresent(),
+                cut - crust - carving.closeness().moreMm()));
+    }
+
+    /**
+     * Steak found over steak expected, as a share of the green weight. Slices taken before the pull count as found.
+     *
+     * @param carving as it was cut
+     */
+    public static Optional<Double> steakOver(Carving carving, Ledger ledger) {
+        double withdrawn = (double) ledger.withdrawn() / ledger.green();
+        double expected = carving.after(ledger.shrinkFraction()).steak();
+        return isSpoilt(ledger) ? Optional.empty() : Optional.of(ledger.steakYield() + withdrawn - expected);
+    }
+
+    private static boolean isSpoilt(Ledger ledger) {
+        return ledger.aged() == 0 || ledger.piles().discard() >= SPOILT * ledger.aged();
+    }
+}

@@ -1,0 +1,139 @@
+package elvaro.server.bench;
+
+import elvaro.core.cost.SteakCost;
+import elvaro.core.drying.Method;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.Piles;
+import elvaro.core.ledger.Stream;
+import elvaro.core.portion.Steaks;
+import elvaro.core.portion.Steaks.Trimmed;
+import elvaro.core.portion.SteaksCut;
+import elvaro.core.portion.SteaksCut.Container;
+import elvaro.core.yield.BenchOrder;
+import elvaro.core.yield.Carving;
+import elvaro.core.yield.Closeness;
+import elvaro.core.yield.KnifeWork;
+import elvaro.core.yield.Section;
+import elvaro.server.bench.BenchView.CutChoice;
+import elvaro.server.bench.BenchView.KnifeView;
+import elvaro.server.bench.BenchView.SteaksCutView;
+import elvaro.server.piece.Figures;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceView.EntryView;
+import elvaro.server.settings.WorkshopSettings;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
+
+/** What core says of cutting one piece. */
+final class Cutting {
+    private Cutting() {}
+
+    /** Every way to cut it; empty for what never hung. */
+    static List<CutChoice> choices(Figures figures, WorkshopSettings settings) {
+        if (figures.ahead() == null) {
+            return List.of();
+        }
+        Carving carving = figures.ahead().carving();
+        List<CutChoice> choices = new ArrayList<>();
+        for (BenchOrder order : BenchOrder.values()) {
+            for (Closeness closeness : Closeness.values()) {
+                Piles piles = piles(figures, section(figures, carving.by(order, closeness)));
+                SteakCost cost = SteakCost.of(figures.landed(), piles, settings.byProductPrices());
+                choices.add(new CutChoice(
+                        order,
+                        closeness,
+                        piles.steak(),
+                        piles.usableTrim() + piles.discard(),
+                        cost.perKilogram().orElse(null)));
+            }
+        }
+        return choices;
+    }
+
+    private static Section section(Figures figures, Carving carving) {
+        var ledger = figures.ledger();
+        return carving.after(Math.max(0, ledger.shrinkFraction()))
+                .without((double) ledger.withdrawn() / ledger.green());
+    }
+
+    /** What the piles are expected to weigh, cut as it was chosen. */
+    static Piles piles(Figures figures, Section section) {
+        Piece piece = figures.piece();
+        return section.piles(piece.greenGrams(), piece.method().orElse(Method.OPEN_AIR));
+    }
+
+    static SteaksCutView cut(List<EntryView> log) {
+        SteaksCut cut = SteaksCut.of(log.stream()
+                .filter(entry -> entry.stands() && entry.kind() == Kind.PILE && entry.stream() == Stream.STEAK)
+                .map(entry ->
+                        new Container(entry.grams(), entry.steaks() == null ? Container.UNCOUNTED : entry.steaks()))
+                .toList());
+        return new SteaksCutView(cut.count(), orNull(cut.gramsEach()), orNull(cut.spreadGrams()), cut.roastGrams());
+    }
+
+    private static @Nullable Double orNull(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+
+    static @Nullable KnifeView knife(Figures figures) {
+        Piece piece = figures.piece();
+        return work(figures)
+                .map(work -> new KnifeView(
+                        work.cutMm(),
+                        work.crustMm(),
+                        work.measured(),
+                        work.marginMm(),
+                        order(piece).marginMm(),
+                        KnifeWork.steakOver(piece.carving().orElseThrow(), figures.ledger())
+                                .orElse(null)))
+                .orElse(null);
+    }
+
+    static java.util.Optional<KnifeWork> work(Figures figures) {
+        Piece piece = figures.piece();
+        OptionalDouble measured = piece.crustTenthsMm()
+                .map(tenths -> OptionalDouble.of(tenths / 10.0))
+                .orElse(OptionalDouble.empty());
+        return piece.carving().flatMap(carving -> KnifeWork.of(carving, figures.ledger(), measured));
+    }
+
+    static BenchOrder order(Piece piece) {
+        return piece.benchOrder().orElse(BenchOrder.SLICE_FIRST);
+    }
+
+    /**
+     * Steaks from what is expected to be left after trimming.
+     *
+     * @param lengthMm measured after trimming; absent where its cross-section follows from its class
+     */
+    static Trimmed trimmed(Figures figures, @Nullable Integer lengthMm, boolean saw, int endMm) {
+        Piece piece = figures.piece();
+        double grams = figures.expectedSection().steak() * piece.greenGrams();
+        double kerf = saw ? SAW_KERF_MM : 0;
+        if (lengthMm != null) {
+            return new Trimmed(grams, lengthMm, kerf, endMm);
+        }
+        Trimmed usual =
+                Trimmed.usual(piece.lot().cut().surface(), grams, piece.lot().boneIn());
+        return new Trimmed(grams, usual.lengthMm(), kerf, endMm);
+    }
+
+    /** Reference, section 9. */
+    private static final double SAW_KERF_MM = 2;
+
+    /** What comes of it. */
+    record SteaksView(
+            int count, double thicknessMm, double gramsEach, double endsGrams, double leftOverGrams, double lengthMm) {
+        static SteaksView of(Steaks steaks, Trimmed piece) {
+            return new SteaksView(
+                    steaks.count(),
+                    steaks.thicknessMm(),
+                    steaks.gramsEach(),
+                    steaks.endsGrams(),
+                    steaks.leftOverGrams(),
+                    piece.lengthMm());
+        }
+    }
+}

@@ -1,0 +1,143 @@
+package elvaro.server.trial;
+
+import static elvaro.core.working.Figures.kilograms;
+import static elvaro.core.working.Figures.money;
+import static elvaro.core.working.Figures.percent;
+
+import elvaro.core.trial.Conclusion;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Paper;
+import elvaro.server.trial.TrialView.ArmPieceView;
+import elvaro.server.trial.TrialView.ArmView;
+import elvaro.server.trial.TrialView.MeansView;
+import elvaro.server.trial.TrialView.VerdictView;
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** A trial on paper: the question, the arms side by side, what is shown and what weakens it. */
+@Component
+class TrialReport {
+    private final TrialReading reading;
+    private final WorkshopService workshops;
+
+    TrialReport(TrialReading reading, WorkshopService workshops) {
+        this.reading = reading;
+        this.workshops = workshops;
+    }
+
+    byte[] pdf(UUID id) {
+        TrialView trial = reading.view(id);
+        Paper paper = new Paper(
+                trial.question(),
+                "%s, compared by %s since %s. Printed %s. %s"
+                        .formatted(
+                                workshops.mine().name(),
+                                trial.factorLabel(),
+                                trial.startedOn(),
+                                workshops.today(),
+                                trial.ended() ? "" : "It still runs."));
+        conclusions(paper, trial);
+        paper.heading("The arms")
+                .table(
+                        List.of("arm", "what is done", "pieces"),
+                        trial.arms().stream()
+                                .map(arm -> List.of(name(arm), arm.setUp(), tags(arm)))
+                                .toList());
+        means(paper, trial);
+        pieces(paper, trial);
+        sentences(paper, "How fast it dries", trial.drying());
+        sentences(
+                paper,
+                "What the weights show",
+                trial.verdicts().stream().map(VerdictView::sentence).toList());
+        trial.tastings()
+                .forEach(tasted -> sentences(
+                        paper,
+                        "Tasted on %s by %d".formatted(tasted.heldOn(), tasted.tasters()),
+                        Stream.concat(tasted.verdicts().stream(), tasted.weakenedBy().stream())
+                                .toList()));
+        sentences(
+                paper,
+                "What weakens the design",
+                trial.flaws().stream()
+                        .map(flaw -> flaw.sentence() + " " + flaw.mend())
+                        .toList());
+        sentences(paper, "What was learnt", List.of(trial.learnt()));
+        return paper.sentence("How it was drawn: %s."
+                        .formatted(trial.seed() == null ? "by hand" : "at random, from seed " + trial.seed()))
+                .pdf();
+    }
+
+    private static void conclusions(Paper paper, TrialView trial) {
+        for (Conclusion conclusion : trial.conclusions()) {
+            paper.heading("In short").sentence(conclusion.sentence());
+            conclusion.weakenedBy().forEach(weakness -> paper.sentence("Weakened: " + weakness));
+        }
+    }
+
+    private void means(Paper paper, TrialView trial) {
+        List<List<String>> rows = trial.arms().stream()
+                .filter(arm -> arm.means() != null)
+                .map(arm -> row(name(arm), Objects.requireNonNull(arm.means())))
+                .toList();
+        if (!rows.isEmpty()) {
+            paper.heading("What came of it, on the mean")
+                    .table(List.of("arm", "shrink", "trim", "discard", "steak", "usable", "a kg of steak"), rows);
+        }
+    }
+
+    private List<String> row(String name, MeansView means) {
+        return List.of(
+                name,
+                percent(means.shrink()),
+                percent(means.trim()),
+                percent(means.discard()),
+                percent(means.steakYield()),
+                percent(means.usableYield()),
+                means.perKgSteak() == null
+                        ? ""
+                        : money(means.perKgSteak()) + " " + workshops.settings().currency());
+    }
+
+    private static void pieces(Paper paper, TrialView trial) {
+        paper.heading("Piece by piece")
+                .table(
+                        List.of("piece", "arm", "green", "aged", "steak", "trim, fat, bone", "discard"),
+                        trial.arms().stream()
+                                .flatMap(arm -> arm.pieces().stream().map(piece -> row(arm, piece)))
+                                .toList());
+    }
+
+    private static List<String> row(ArmView arm, ArmPieceView piece) {
+        var ledger = piece.ledger();
+        var piles = ledger.piles();
+        return List.of(
+                piece.card().tag(),
+                arm.name(),
+                kilograms(ledger.greenGrams()),
+                kilograms(ledger.agedGrams()),
+                kilograms(piles.steak()),
+                kilograms(piles.usableTrim() + piles.fat() + piles.bone()),
+                kilograms(piles.discard()));
+    }
+
+    private static String name(ArmView arm) {
+        return arm.control() ? arm.name() + " (control)" : arm.name();
+    }
+
+    private static String tags(ArmView arm) {
+        return String.join(
+                ", ", arm.pieces().stream().map(piece -> piece.card().tag()).toList());
+    }
+
+    private static void sentences(Paper paper, String heading, List<String> all) {
+        List<String> said = all.stream().filter(each -> !each.isBlank()).toList();
+        if (!said.isEmpty()) {
+            paper.heading(heading);
+            said.forEach(paper::sentence);
+        }
+    }
+}

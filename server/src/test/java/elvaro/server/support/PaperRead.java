@@ -1,0 +1,30 @@
+package elvaro.server.support;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/** What is on paper, read back by programs that are not ours. */
+public final class PaperRead {
+    private PaperRead() {}
+
+    /** Fetches a PDF into a folder. */
+    public static Path pdf(Client client, String path, Path folder) throws IOException {
+        return Files.write(
+                folder.resolve("paper.pdf"),
+                client.bytes("GET", path, new byte[0]).body());
+    }
+
+    /** The words of a PDF as poppler reads them, line by line. */
+    public static String words(Client client, String path, Path folder) throws Exception {
+        return run("pdftotext", "-layout", pdf(client, path, folder).toString(), "-");
+    }
+
+    /** Runs a program and returns what it said. */
+    public static String run(String... words) throws Exception {
+        Process process = new ProcessBuilder(words).redirectErrorStream(true).start();
+        String said = new String(process.getInputStream().readAllBytes());
+        process.waitFor();
+        return said;
+    }
+}
