@@ -17,7 +17,7 @@ export default function RecallPage() {
     return <Waiting failure={recall.error} />;
   }
   const { lotNumber, cutName, supplier, packs } = recall.data;
-  const left = packs.reduce((sum, { pack }) => sum + pack.leftGrams, 0);
+  const left = packs.reduce((sum, { leftGrams }) => sum + leftGrams, 0);
   return (
     <Page
       title={`What came of lot ${lotNumber}`}
@@ -44,10 +44,10 @@ export default function RecallPage() {
             </tr>
           </thead>
           <tbody>
-            {packs.map(({ pack, outs }) => (
-              <tr key={pack.id}>
+            {packs.map((pack) => (
+              <tr key={pack.packId}>
                 <th scope="row">
-                  <MuiLink component={Link} to={`/packs/${pack.id}`}>
+                  <MuiLink component={Link} to={`/packs/${pack.packId}`}>
                     {pack.number}
                   </MuiLink>
                 </th>
@@ -56,7 +56,7 @@ export default function RecallPage() {
                 </td>
                 <td>{pack.leftGrams === 0 ? 'nothing' : `${units.weight(pack.leftGrams)}, ${pack.place}`}</td>
                 <td>
-                  {outs
+                  {pack.outs
                     .filter(({ slip }) => !slip)
                     .map((out) => (
                       <Box key={out.id}>

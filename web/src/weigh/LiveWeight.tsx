@@ -8,9 +8,15 @@ import type { Shown } from './scale';
 export const isKeepable = (shown: Shown, keptLaying: number): boolean =>
   shown.steady && !shown.empty && !shown.overloaded && shown.laying !== keptLaying;
 
+/** More than this on the scale is something, not its zero that wanders. */
+const SOMETHING_GRAMS = 20;
+
 function state(shown: Shown, keptLaying: number, what: string, ready: string): string {
   if (shown.overloaded) {
     return 'Too heavy for this scale';
+  }
+  if (shown.grams < 0 && shown.grams + shown.tareGrams > SOMETHING_GRAMS && shown.steady) {
+    return 'Lighter than the container that was tared: tare again';
   }
   if (shown.empty) {
     return `Lay ${what} on the scale`;

@@ -153,6 +153,35 @@ class LedgerInvariantsTest {
         return log;
     }
 
+    /** By hand: 3640 g in wrap and string, 3600 g without; a coat of 280 g that came off later was in both. */
+    @Test
+    void what_is_weighed_unwrapped_is_the_aged_weight_and_the_rest_was_wrap() {
+        LogFact pull = fact(Kind.PULLED, 28, 3640, null);
+        LogFact bare = fact(Kind.UNWRAPPED, 29, 3600, null);
+        PieceLog log = PieceLog.of(4000, List.of(pull, bare));
+        assertThat(log.aged()).contains(3600);
+        assertThat(log.wrap()).contains(40);
+        assertThat(log.weighings())
+                .as("the wrapped weight is no longer one of meat")
+                .hasSize(1);
+        LogFact back = new LogFact(UUID.randomUUID(), bare.id(), Kind.TAKEN_BACK, bare.at(), 0, null);
+        assertThat(PieceLog.of(4000, List.of(pull, bare, back)).aged()).contains(3640);
+        assertThat(PieceLog.of(4000, List.of(pull, bare, back)).wrap()).isEmpty();
+        PieceLog coated = PieceLog.of(
+                4000, List.of(fact(Kind.COAT_ON, 0, 300, null), pull, bare, fact(Kind.COAT_OFF, 30, 280, null)));
+        assertThat(coated.aged()).contains(3320);
+        assertThat(coated.wrap()).contains(40);
+        PieceLog scraped = PieceLog.of(
+                4000,
+                List.of(
+                        fact(Kind.COAT_ON, 0, 300, null),
+                        pull,
+                        fact(Kind.COAT_OFF, 29, 280, null),
+                        fact(Kind.UNWRAPPED, 30, 3320, null)));
+        assertThat(scraped.aged()).contains(3320);
+        assertThat(scraped.wrap()).contains(40);
+    }
+
     private static LogFact fact(Kind kind, int day, int grams, Stream stream) {
         return new LogFact(UUID.randomUUID(), null, kind, HUNG.plus(Duration.ofDays(day)), grams, stream);
     }

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.portion.Steaks.Trimmed;
+import elvaro.core.portion.SteaksCut.Container;
+import java.util.List;
 import java.util.Random;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
@@ -55,5 +57,36 @@ class SteaksTest {
                 .hasMessageContaining("thicker than 0 mm");
         assertThatThrownBy(() -> Steaks.ofWeight(new Trimmed(0, 200, 0, 0), 200))
                 .hasMessageContaining("more than 0 g");
+    }
+
+    /**
+     * Kitchen arithmetic as its textbooks teach it, portions = edible weight / portion (from memory): a trimmed tenderloin
+     * of 5 lb 8 oz gives fourteen six-ounce steaks, and 4 oz are left.
+     */
+    @Test
+    void portions_are_the_edible_weight_over_the_portion() {
+        double ounce = 28.349523125;
+        Steaks steaks = Steaks.ofWeight(new Trimmed(88 * ounce, 450, 0, 0), 6 * ounce);
+        assertThat(steaks.count()).isEqualTo(14);
+        assertThat(steaks.leftOverGrams()).isCloseTo(4 * ounce, within(1e-6));
+    }
+
+    /** By hand: 380, 395 and 410 g have a mean of 395 and a standard deviation of 15. */
+    @Test
+    void steaks_cut_are_counted_weighed_and_told_from_roasts() {
+        SteaksCut cut = SteaksCut.of(List.of(
+                new Container(380, 1),
+                new Container(395, 1),
+                new Container(410, 1),
+                new Container(790, 2),
+                new Container(900, 0),
+                new Container(500, Container.UNCOUNTED)));
+        assertThat(cut.count()).isEqualTo(5);
+        assertThat(cut.gramsEach()).hasValue(395);
+        assertThat(cut.spreadGrams().orElseThrow()).isCloseTo(15, within(1e-9));
+        assertThat(cut.roastGrams()).isEqualTo(900);
+        assertThat(cut.uncountedGrams()).isEqualTo(500);
+        assertThat(SteaksCut.of(List.of(new Container(380, 1))).spreadGrams()).isEmpty();
+        assertThatThrownBy(() -> new Container(0, 1)).hasMessageContaining("more than 0 g");
     }
 }

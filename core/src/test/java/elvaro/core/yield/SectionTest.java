@@ -30,6 +30,29 @@ class SectionTest {
             1,
             0);
 
+    /** A little crust left on gives more steak, more than the crust gives less, and no cut is deeper than there is meat. */
+    @Test
+    void the_closer_to_the_crust_the_more_steak() {
+        for (double lost : new double[] {0, 0.05, 0.15, 0.4, 0.9}) {
+            double stronger = loin.by(BenchOrder.SLICE_FIRST, Closeness.STRONGER)
+                    .after(lost)
+                    .steak();
+            double usual = loin.after(lost).steak();
+            double milder = loin.by(BenchOrder.SLICE_FIRST, Closeness.MILDER)
+                    .after(lost)
+                    .steak();
+            assertThat(stronger).isGreaterThanOrEqualTo(usual);
+            assertThat(usual).isGreaterThanOrEqualTo(milder);
+            assertThat(milder).isNotNegative();
+        }
+        // By hand: 1 mm less over 0.23 m² is 243.8 g of 8 kg.
+        assertThat(loin.by(BenchOrder.SLICE_FIRST, Closeness.STRONGER)
+                                .after(0.1)
+                                .steak()
+                        - loin.after(0.1).steak())
+                .isCloseTo(243.8 / 8000, within(1e-9));
+    }
+
     static LongStream seeds() {
         return LongStream.range(1, 301);
     }

@@ -41,6 +41,11 @@ interface PackRepository extends Repository<Pack, UUID> {
     @Query("select o from PackOut o where o.packId in :packIds order by o.happenedAt, o.id")
     List<PackOut> outsOf(Collection<UUID> packIds);
 
+    /** The same of every pack of these pieces, in one go. */
+    @Query("select o from PackOut o join Pack p on p.id = o.packId where p.pieceId in :pieceIds"
+            + " order by o.happenedAt, o.id")
+    List<PackOut> outsOfPieces(Collection<UUID> pieceIds);
+
     @Query("select o from PackOut o where o.id = :id")
     Optional<PackOut> out(UUID id);
 

@@ -21,7 +21,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -130,40 +129,53 @@ class StockReading {
     /** Every pack of every piece of a lot, what was made of them, and where each went. */
     RecallView recall(UUID lotId) {
         Lot lot = lots.get(lotId);
-        List<UUID> ids = pieces.ofLot(lotId).stream().map(PieceCard::id).toList();
-        List<Pack> all = new ArrayList<>();
-        Map<UUID, List<PackOut>> outs = new HashMap<>();
-        List<Pack> next = ids.isEmpty() ? List.of() : packs.ofPieces(ids);
+        Map<UUID, String> tags = pieces.ofLot(lotId).stream().collect(Collectors.toMap(PieceCard::id, PieceCard::tag));
+        Map<UUID, String> names = accounts.names();
+        List<RecallLine> lines = new ArrayList<>();
+        Set<UUID> known = new HashSet<>();
+        List<Pack> next = tags.isEmpty() ? List.of() : packs.ofPieces(tags.keySet());
+        Map<UUID, List<PackOut>> went = tags.isEmpty() ? Map.of() : byPack(packs.outsOfPieces(tags.keySet()));
         while (!next.isEmpty()) {
-            all.addAll(next);
-            Map<UUID, List<PackOut>> went = byPack(next);
-            outs.putAll(went);
+            for (Pack pack : next) {
+                known.add(pack.id());
+                lines.add(line(pack, went.getOrDefault(pack.id(), List.of()), tags, names));
+            }
             Set<UUID> made = went.values().stream()
                     .flatMap(rows -> Story.standing(rows).stream())
                     .flatMap(row -> row.makingId().stream())
                     .collect(Collectors.toSet());
-            Set<UUID> known = all.stream().map(Pack::id).collect(Collectors.toSet());
-            next = made.isEmpty()
-                    ? List.of()
-                    : packs.ofMakings(made).stream()
-                            .filter(pack -> !known.contains(pack.id()))
-                            .toList();
+            if (made.isEmpty()) {
+                break;
+            }
+            packs.makings(made).forEach(making -> tags.put(making.id(), making.name()));
+            next = packs.ofMakings(made).stream()
+                    .filter(pack -> !known.contains(pack.id()))
+                    .toList();
+            went = outsOf(next);
         }
-        Map<UUID, String> names = accounts.names();
-        return new RecallView(
-                lot.number(),
-                lot.cut().name(),
-                lot.supplier(),
-                views(all, outs).stream()
-                        .map(view -> new RecallLine(view, outs(outs.getOrDefault(view.id(), List.of()), names)))
-                        .toList());
+        return new RecallView(lot.number(), lot.cut().name(), lot.supplier(), lines);
     }
 
-    private Map<UUID, List<PackOut>> byPack(List<Pack> all) {
+    private static RecallLine line(Pack pack, List<PackOut> outs, Map<UUID, String> tags, Map<UUID, String> names) {
+        UUID origin = pack.pieceId().or(pack::makingId).orElseThrow();
+        return new RecallLine(
+                pack.id(),
+                pack.number(),
+                pack.content().label(),
+                tags.get(origin),
+                Story.left(pack, outs),
+                pack.place(),
+                outs(outs, names));
+    }
+
+    private Map<UUID, List<PackOut>> outsOf(List<Pack> all) {
         return all.isEmpty()
                 ? Map.of()
-                : packs.outsOf(all.stream().map(Pack::id).toList()).stream()
-                        .collect(Collectors.groupingBy(PackOut::packId));
+                : byPack(packs.outsOf(all.stream().map(Pack::id).toList()));
+    }
+
+    private static Map<UUID, List<PackOut>> byPack(List<PackOut> outs) {
+        return outs.stream().collect(Collectors.groupingBy(PackOut::packId));
     }
 
     private static List<OutView> outs(List<PackOut> rows, Map<UUID, String> names) {
@@ -184,7 +196,7 @@ class StockReading {
     }
 
     List<PackView> views(List<Pack> all) {
-        return views(all, byPack(all));
+        return views(all, outsOf(all));
     }
 
     private List<PackView> views(List<Pack> all, Map<UUID, List<PackOut>> outs) {

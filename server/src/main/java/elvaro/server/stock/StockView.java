@@ -96,7 +96,19 @@ record StockView(LocalDate today, List<PackView> packs, List<StockSum> sums, Lis
     /** Which packs came from a lot, grind and tallow among them, and where they went. */
     record RecallView(int lotNumber, String cutName, String supplier, List<RecallLine> packs) {}
 
-    record RecallLine(PackView pack, List<OutView> outs) {}
+    /**
+     * A pack of it, no more than is needed to find it: a lot may have thousands.
+     *
+     * @param tag of its piece, or the name of what was made
+     */
+    record RecallLine(
+            UUID packId,
+            int number,
+            String contentLabel,
+            String tag,
+            int leftGrams,
+            String place,
+            List<OutView> outs) {}
 
     /**
      * Grind or tallow.

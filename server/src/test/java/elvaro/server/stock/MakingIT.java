@@ -94,8 +94,8 @@ class MakingIT {
         JsonNode recall =
                 client.must(client.get("/api/lots/%s/recall".formatted(lot))).body();
         assertThat(recall.path("packs"))
-                .extracting(line -> line.at("/pack/content").asString())
-                .containsExactly("TRIM", "GRIND", "GRIND", "GRIND");
+                .extracting(line -> line.path("contentLabel").asString())
+                .containsExactly("Trim for grinding", "Grind", "Grind", "Grind");
         assertThat(recall.at("/packs/0/outs/0/makingId").asString()).isEqualTo(id);
         JsonNode story = pack(client, last.at("/packs/0/id").asString());
         assertThat(story.path("origins"))

@@ -184,7 +184,7 @@ class StockIT {
         assertThat(recall.path("packs")).hasSize(2);
         assertThat(recall.at("/packs/0/outs/0/wayLabel").asString()).isEqualTo("sold");
         assertThat(recall.at("/packs/0/outs/0/words").asString()).isEqualTo("market stall");
-        assertThat(recall.at("/packs/1/pack/leftGrams").asInt()).isEqualTo(200);
+        assertThat(recall.at("/packs/1/leftGrams").asInt()).isEqualTo(200);
     }
 
     private static Map<String, Object> source(String pack, String name, int grams, int price, int lean, int crust) {
