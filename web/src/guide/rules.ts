@@ -67,6 +67,7 @@ export const rules: Rule[] = [
     says: [
       'A cut-resistant glove on the holding hand; saws and torches with both hands and a clear head.',
       'Trim ground with crust is ground meat: cook it through.',
+      'Hot fat burns: dry pieces, low heat, never left alone, no water on a fire.',
     ],
     source: 'Common practice.',
   },
@@ -125,7 +126,39 @@ export const ledgerWorking: [string, string][] = [
   ['Price for a margin m', 'cost / (1 − m)'],
 ];
 
-/** How a trial is drawn and judged. */
+/** What happens at the bench and in the freezer, and how it is worked out. */
+export const benchWorking: [string, string][] = [
+  [
+    'Smell first',
+    'What is seen and smelled when a piece is opened is answered by the rules of looking. A bag that is faintly acid rests unwrapped in the cold for a day and is smelled again.',
+  ],
+  [
+    'Wrap and string',
+    'Weighed with them at the pull and without them at the bench: the difference is theirs, and the aged weight is the bare one.',
+  ],
+  [
+    'How to cut',
+    'Lean trim = (crust + knife margin) over all lean faces. Slice first takes 0.5 mm beside the crust, trim first 2 mm; a little crust left is 1 mm less, more than the crust 1.5 mm more. Estimates, until the shop’s own benches say otherwise.',
+  ],
+  [
+    'Steaks',
+    'Length after trimming over thickness and saw kerf, less both ends. Without a length it follows from the weight and the class of the cut.',
+  ],
+  [
+    'Crust and knife',
+    'Depth cut = usable trim and discard over lean faces. What it is more than the crust, as measured at a cut face or by the drying law, the knife took of good meat. Means are drawn towards the estimates while benches are few; the band holds the next piece four times in five.',
+  ],
+  [
+    'Blend',
+    'The cheapest mix by linear programming within lean share, crust and aged fat; two stocks come out as in Pearson’s square. Where it cannot be mixed, what is in the way is named.',
+  ],
+  [
+    'Grind and tallow',
+    'What went in leaves its packs; what came out is a lot of its own, at the cost of all that went in. Some 0.72 of fat comes out as tallow, an estimate. It is called back with the lots behind it.',
+  ],
+];
+
+/** How a tasting is set and judged. */
 export const tastingWorking: [string, string][] = [
   [
     'Codes and order',
@@ -158,6 +191,7 @@ export const tastingWorking: [string, string][] = [
   ],
 ];
 
+/** How a trial is drawn and judged. */
 export const trialWorking: [string, string][] = [
   [
     'The draw',

@@ -8,7 +8,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -87,7 +86,7 @@ class PlanningIT {
         maren.field("Weight of a piece").fill("heavy");
         maren.reads("Not a weight.");
         maren.press("Back from a table");
-        maren.fill("On the table on", LocalDate.now().plusDays(3).toString());
+        maren.fill("On the table on", Bodies.today().plusDays(3).toString());
         assertThat(maren.button("What to buy")).isDisabled(); // the weight above is still unreadable
         maren.press("From a piece");
         maren.field("Weight of a piece").fill("5");
@@ -108,7 +107,7 @@ class PlanningIT {
         maren.reads("Buy 1 × strip loin of");
         maren.reads("Enough four times in five");
         maren.fill("What for", "Eight at the long board");
-        maren.fill("Hang on", LocalDate.now().toString());
+        maren.fill("Hang on", Bodies.today().toString());
         maren.press("Keep this plan");
         maren.press("Hang Eight at the long board");
         maren.fill("Green weight", "4.9");

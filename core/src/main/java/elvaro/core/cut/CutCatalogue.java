@@ -36,7 +36,19 @@ public final class CutCatalogue {
             deer-haunch | VENISON | Haunch of venison | hindquarter, leg | - | QUARTER | QUARTER_OR_SADDLE | 1500 | 20000 | 0.24
             deer-shoulder | VENISON | Shoulder of venison | forequarter | - | QUARTER | QUARTER_OR_SADDLE | 800 | 10000 | 0.26
             backstrap | VENISON | Backstrap | loin off the bone | - | FLAT | FLAT_CUT | 400 | 5000 | 0
+            deer-neck | VENISON | Neck of venison | collar | - | FLAT | COMPACT_ROAST | 400 | 15000 | 0.3
+            deer-ribs | VENISON | Ribs of venison | ribs and flank | - | FLAT | FLAT_CUT | 300 | 15000 | 0.45
+            deer-shank | VENISON | Shanks of venison | knuckle, for braising | - | QUARTER | COMPACT_ROAST | 200 | 10000 | 0.45
+            deer-loin | VENISON | Tenderloins of venison | fillets | - | FLAT | FLAT_CUT | 80 | 4000 | 0
             deer-carcass | VENISON | Whole deer carcass | hanging carcass | - | QUARTER | QUARTER_OR_SADDLE | 8000 | 220000 | 0.28
+            sheep-carcass | LAMB | Whole wild sheep or goat | hanging carcass | - | QUARTER | QUARTER_OR_SADDLE | 8000 | 90000 | 0.28
+            sheep-haunch | LAMB | Haunch of wild sheep or goat | leg | - | QUARTER | QUARTER_OR_SADDLE | 1000 | 14000 | 0.24
+            sheep-shoulder | LAMB | Shoulder of wild sheep or goat | forequarter | - | QUARTER | QUARTER_OR_SADDLE | 600 | 8000 | 0.26
+            sheep-saddle | LAMB | Saddle of wild sheep or goat | both loins on the bone | - | SADDLE | QUARTER_OR_SADDLE | 800 | 12000 | 0.28
+            sheep-loin | LAMB | Loin of wild sheep or goat | off the bone | - | FLAT | FLAT_CUT | 80 | 2000 | 0
+            sheep-neck | LAMB | Neck of wild sheep or goat | collar | - | FLAT | COMPACT_ROAST | 300 | 8000 | 0.3
+            sheep-ribs | LAMB | Ribs of wild sheep or goat | ribs and flank | - | FLAT | FLAT_CUT | 300 | 8000 | 0.45
+            sheep-shank | LAMB | Shanks of wild sheep or goat | knuckle, for braising | - | QUARTER | COMPACT_ROAST | 150 | 5000 | 0.45
             lamb-saddle | LAMB | Saddle of lamb or mutton | double loin | 231 | SADDLE | QUARTER_OR_SADDLE | 1500 | 9000 | 0.24
             lamb-rack | LAMB | Rack of lamb | best end | 204 | EYE_WITH_CAP | FLAT_CUT | 500 | 4000 | 0.26
             lamb-leg | LAMB | Leg of lamb or mutton | gigot | 233A | QUARTER | QUARTER_OR_SADDLE | 1200 | 6500 | 0.22
@@ -45,10 +57,24 @@ public final class CutCatalogue {
             pork-loin | PORK | Pork loin, boneless | centre loin | 413 | EYE_WITH_CAP | LONG_SUBPRIMAL | 1500 | 7500 | 0
             pork-collar | PORK | Pork collar | neck, Boston butt | 406 | FLAT | COMPACT_ROAST | 1000 | 6000 | 0.1
             pork-leg | PORK | Leg of pork | fresh ham | 401 | QUARTER | QUARTER_OR_SADDLE | 4000 | 15000 | 0.18
+            boar-carcass | PORK | Whole wild boar | hanging carcass | - | QUARTER | QUARTER_OR_SADDLE | 10000 | 150000 | 0.25
+            boar-haunch | PORK | Haunch of wild boar | leg, ham | - | QUARTER | QUARTER_OR_SADDLE | 1500 | 22000 | 0.2
+            boar-shoulder | PORK | Shoulder of wild boar | forequarter | - | QUARTER | QUARTER_OR_SADDLE | 1000 | 14000 | 0.24
+            boar-saddle | PORK | Saddle of wild boar | both loins on the bone | - | SADDLE | QUARTER_OR_SADDLE | 1000 | 18000 | 0.26
+            boar-loin | PORK | Loin of wild boar | off the bone | - | FLAT | FLAT_CUT | 100 | 4000 | 0
+            boar-neck | PORK | Neck of wild boar | collar | - | FLAT | COMPACT_ROAST | 500 | 12000 | 0.2
+            boar-ribs | PORK | Ribs of wild boar | ribs and belly | - | FLAT | FLAT_CUT | 500 | 12000 | 0.4
+            boar-shank | PORK | Shanks of wild boar | knuckle | - | QUARTER | COMPACT_ROAST | 200 | 8000 | 0.42
             goose | WATERFOWL | Goose, drawn | wild or farm goose | - | BIRD | WHOLE_BIRD | 1200 | 7500 | 0.35
             duck | WATERFOWL | Duck, drawn | wild or farm duck | - | BIRD | WHOLE_BIRD | 450 | 4000 | 0.35
+            bird-breast | WATERFOWL | Breast of a bird | off the keel | - | FLAT | FLAT_CUT | 60 | 1200 | 0
+            bird-leg | WATERFOWL | Leg of a bird | thigh and drumstick | - | BIRD | COMPACT_ROAST | 40 | 900 | 0.25
+            bird-frame | WATERFOWL | Carcass of a bird | with wings, for stock | - | BIRD | COMPACT_ROAST | 100 | 3000 | 0.7
             whole-fish | SEA_FISH | Whole large fish | gutted, head off | - | FISH | WHOLE_FISH | 1500 | 80000 | 0.18
-            fish-loin | SEA_FISH | Fish loin | block of the back | - | FLAT | FLAT_CUT | 400 | 15000 | 0
+            fish-loin | SEA_FISH | Fish loin | block of the back | - | FLAT | FLAT_CUT | 200 | 15000 | 0
+            fish-belly | SEA_FISH | Fish belly | by its fatness | - | FLAT | FLAT_CUT | 100 | 9000 | 0
+            fish-scraped | SEA_FISH | Scraped fish | off the bones | - | FLAT | FLAT_CUT | 50 | 5000 | 0
+            fish-frame | SEA_FISH | Fish frame | bones and skin, for stock | - | FISH | FLAT_CUT | 200 | 30000 | 0.7
             """;
 
     private static final Map<String, Cut> CUTS = read();

@@ -43,6 +43,16 @@ public record Piles(int steak, int usableTrim, int fat, int bone, int discard) {
         };
     }
 
+    /** Both together, pile by pile. */
+    public Piles plus(Piles other) {
+        return new Piles(
+                steak + other.steak,
+                usableTrim + other.usableTrim,
+                fat + other.fat,
+                bone + other.bone,
+                discard + other.discard);
+    }
+
     public int total() {
         return steak + usableTrim + fat + bone + discard;
     }

@@ -115,8 +115,7 @@ final class Cutting {
         if (lengthMm != null) {
             return new Trimmed(grams, lengthMm, kerf, endMm);
         }
-        Trimmed usual =
-                Trimmed.usual(piece.lot().cut().surface(), grams, piece.lot().boneIn());
+        Trimmed usual = Trimmed.usual(piece.cut().surface(), grams, piece.boneIn());
         return new Trimmed(grams, usual.lengthMm(), kerf, endMm);
     }
 

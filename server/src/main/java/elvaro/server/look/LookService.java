@@ -126,7 +126,8 @@ public class LookService {
     }
 
     private static Verdict verdict(Look look, Piece piece, Instant at, ZoneId zone) {
-        Instant hungAt = piece.hungAt(zone).orElseThrow();
+        // A part of an animal hung with the whole, and is looked at as it comes off.
+        Instant hungAt = piece.hungAt(zone).orElse(at);
         double day = Math.max(0, Duration.between(hungAt, at).toSeconds() / 86_400.0);
         return Verdict.of(look.seen(), new Circumstances(piece.method().orElseThrow(), day));
     }

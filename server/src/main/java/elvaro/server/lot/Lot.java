@@ -7,6 +7,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.NullUnmarked;
 import org.jspecify.annotations.Nullable;
@@ -30,6 +31,7 @@ public class Lot extends EditedRow {
     private BigDecimal arrivalCelsius;
     private String sourceTag;
     private String note;
+    private String held;
 
     protected Lot() {}
 
@@ -57,6 +59,15 @@ public class Lot extends EditedRow {
         arrivalCelsius = form.arrivalCelsius() == null ? null : BigDecimal.valueOf(form.arrivalCelsius());
         sourceTag = form.sourceTag().strip();
         note = form.note().strip();
+    }
+
+    /** Holds it back from packing and sharing, for a reason in words; none lets it go. */
+    public void hold(@Nullable String because) {
+        held = because;
+    }
+
+    public Optional<String> held() {
+        return Optional.ofNullable(held);
     }
 
     public int number() {

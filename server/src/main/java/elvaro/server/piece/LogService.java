@@ -172,6 +172,16 @@ public class LogService {
     }
 
     /**
+     * Ends a piece that was broken down; the caller has checked that its parts add up.
+     *
+     * @param piece locked
+     */
+    public void part(Piece piece, UUID entryId, String reason) {
+        turn(piece, entryId, Kind.CLOSED, reason);
+        piece.becomes(PieceState.PARTED);
+    }
+
+    /**
      * Whether this very entry is there already.
      *
      * @throws Refusal if the id was used for something else
@@ -291,6 +301,7 @@ public class LogService {
             case HANGING -> "The piece still hangs. Pull it first.";
             case PULLED -> "The piece was pulled already.";
             case CUT -> "The bench is closed for this piece. Open it again, with a reason, to correct it.";
+            case PARTED -> "It was broken down; its parts are pieces of their own.";
             case FRESH -> "The piece was set aside fresh; it takes notes only.";
         };
     }

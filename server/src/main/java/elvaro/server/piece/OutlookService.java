@@ -114,7 +114,7 @@ public class OutlookService {
                 ahead.carving(),
                 ahead.taught().steakSd(),
                 ahead.climate().get(),
-                piece.lot().cut().species(),
+                piece.cut().species(),
                 new DayToStop(
                         piece.greenGrams(),
                         piece.method().orElseThrow(),

@@ -1,5 +1,7 @@
 package elvaro.server.piece;
 
+import elvaro.core.cut.Cut;
+import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
@@ -85,6 +87,11 @@ public class Piece extends EditedRow {
     /** At a cut face, tenths of a millimetre, if somebody laid a rule on it. */
     private Integer crustTenthsMm;
 
+    /** Of a part of a carcass; else it is its lot's. */
+    private String cutCode;
+
+    private Boolean boneIn;
+
     /** Counts the entries written into the log: {@link Logs} caches what it read under it. */
     @NotAudited
     @OptimisticLock(excluded = true)
@@ -144,6 +151,32 @@ public class Piece extends EditedRow {
         return piece;
     }
 
+    /** A part of a carcass, which is another cut than its lot. */
+    public Piece cutAs(String code, boolean withBone) {
+        cutCode = code;
+        boneIn = withBone;
+        return this;
+    }
+
+    /** A part that goes to the bench as it comes off, so many grams. It hung with the whole, and is no measure of drying. */
+    public static Piece off(UUID id, Lot lot, String tag, int grams, Method hungBy) {
+        Piece piece = new Piece(id, lot, tag, PieceRole.PLAIN, PieceState.PULLED, grams);
+        piece.method = hungBy;
+        return piece;
+    }
+
+    public boolean isPart() {
+        return cutCode != null;
+    }
+
+    public Cut cut() {
+        return cutCode == null ? lot.cut() : CutCatalogue.get(cutCode);
+    }
+
+    public boolean boneIn() {
+        return boneIn == null ? lot.boneIn() : boneIn;
+    }
+
     public Piece in(Chamber where, Place place) {
         chamber = where;
         rail = place.rail();
@@ -180,9 +213,9 @@ public class Piece extends EditedRow {
     public Optional<Hanging> hanging() {
         return method().filter(how -> hungOn != null)
                 .map(how -> Hangings.of(
-                        lot.cut(),
+                        cut(),
                         greenGrams,
-                        lot.boneIn(),
+                        boneIn(),
                         lot.fatCoverMm(),
                         how,
                         coating,
@@ -241,7 +274,7 @@ public class Piece extends EditedRow {
     public Optional<Carving> carving() {
         return hanging()
                 .map(how -> Carving.of(
-                                lot.cut(), how, lot.fatCoverMm(), benchOrder().orElse(BenchOrder.SLICE_FIRST))
+                                cut(), how, lot.fatCoverMm(), benchOrder().orElse(BenchOrder.SLICE_FIRST))
                         .by(benchOrder().orElse(BenchOrder.SLICE_FIRST), closeness));
     }
 

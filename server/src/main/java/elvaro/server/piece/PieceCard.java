@@ -71,7 +71,7 @@ public record PieceCard(
             Instant now,
             ZoneId zone) {
         var lot = piece.lot();
-        var cut = lot.cut();
+        var cut = piece.cut();
         Optional<Ahead> expected = Optional.ofNullable(ahead).filter(each -> piece.state() == PieceState.HANGING);
         LocalDate today = now.atZone(zone).toLocalDate();
         LocalDate until =
@@ -89,7 +89,7 @@ public record PieceCard(
                 cut.name(),
                 cut.species(),
                 cut.shape(),
-                lot.boneIn(),
+                piece.boneIn(),
                 lot.grade(),
                 lot.supplier(),
                 piece.role(),

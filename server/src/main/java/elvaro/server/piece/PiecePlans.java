@@ -31,7 +31,7 @@ public class PiecePlans {
         for (Piece piece : hung) {
             piece.hanging().ifPresent(hanging -> {
                 Outlook outlook = drawing.of(new Planned(
-                        piece.lot().cut(),
+                        piece.cut(),
                         piece.lot().fatCoverMm(),
                         hanging,
                         piece.chamber().orElseThrow().air(),

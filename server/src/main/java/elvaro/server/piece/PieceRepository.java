@@ -31,6 +31,8 @@ interface PieceRepository extends Repository<Piece, UUID> {
     @Query("select p from Piece p where p.id = :id")
     Optional<Piece> lock(UUID id);
 
+    void flush();
+
     @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.id in :ids")
     List<Piece> findAll(Collection<UUID> ids);
 

@@ -312,7 +312,10 @@ public class PieceService {
     /** What the pieces of a lot weighed when they were cut from it. */
     @Transactional(readOnly = true)
     public int cutFrom(UUID lotId) {
-        return pieces.ofLot(lotId).stream().mapToInt(Piece::cutGrams).sum();
+        return pieces.ofLot(lotId).stream()
+                .filter(piece -> !piece.isPart())
+                .mapToInt(Piece::cutGrams)
+                .sum();
     }
 
     /** What is treated for days and does not hang yet, as the first screen has pieces. */

@@ -38,6 +38,8 @@ public enum PieceState {
             Kind.NOTE,
             Kind.CLOSED),
     CUT(Kind.TREATED, Kind.STEP_DONE, Kind.NOTE, Kind.REOPENED),
+    /** Broken down: its parts are pieces of their own. */
+    PARTED(Kind.NOTE),
     FRESH(Kind.NOTE);
 
     private final Set<Kind> next;

@@ -105,7 +105,7 @@ public class StayService {
                     return new AgeView(
                             piece.id(),
                             piece.tag(),
-                            piece.lot().cut().name(),
+                            piece.cut().name(),
                             Due.dayNumber(piece.hungOn().orElseThrow(), today),
                             EquivalentDays.at(where.climate(recorded), days));
                 })

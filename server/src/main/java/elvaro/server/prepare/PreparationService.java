@@ -63,11 +63,10 @@ public class PreparationService {
         Hanging hanging = hanging(piece);
         Map<String, PreparationTick> ticks = ticks(pieceId);
         Map<UUID, String> names = accounts.names();
-        Sides sides =
-                piece.sides().orElseGet(() -> Sides.usual(piece.lot().cut().surface(), piece.greenGrams()));
+        Sides sides = piece.sides().orElseGet(() -> Sides.usual(piece.cut().surface(), piece.greenGrams()));
         return new PreparationView(
                 pieces.card(worked),
-                Step.of(piece.lot().cut().species(), hanging).stream()
+                Step.of(piece.cut().species(), hanging).stream()
                         .map(step -> view(step, ticks.get(step.key()), names))
                         .toList(),
                 Need.of(hanging, sides));
@@ -90,7 +89,7 @@ public class PreparationService {
         if (entities.find(PreparationTick.class, id) != null) {
             return;
         }
-        boolean known = Step.of(piece.lot().cut().species(), hanging(piece)).stream()
+        boolean known = Step.of(piece.cut().species(), hanging(piece)).stream()
                 .anyMatch(each -> each.key().equals(step));
         if (!known) {
             throw Refusal.wrong("no-step", "step", "The preparation of this piece has no such step.");

@@ -95,7 +95,7 @@ public class RecordService {
                 piece.tag(),
                 "%s, lot %d from %s, %d g, %s"
                         .formatted(
-                                piece.lot().cut().name(),
+                                piece.cut().name(),
                                 piece.lot().number(),
                                 piece.lot().supplier(),
                                 piece.greenGrams(),

@@ -114,7 +114,7 @@ class StockReading {
                 .distinct()
                 .map(pieces::find)
                 .map(piece -> new OriginView(
-                        piece.lot().cut().name(),
+                        piece.cut().name(),
                         piece.id(),
                         piece.tag(),
                         piece.lot().id(),

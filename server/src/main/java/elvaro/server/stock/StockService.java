@@ -3,6 +3,7 @@ package elvaro.server.stock;
 import static elvaro.core.working.Figures.weight;
 
 import elvaro.core.ledger.Piles;
+import elvaro.server.lot.Lot;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.PieceService;
 import elvaro.server.piece.PieceState;
@@ -63,6 +64,7 @@ class StockService {
         if (figures.piece().state() != PieceState.CUT) {
             throw Refusal.conflict("wrong-state", "Close the bench first: what is packed must be weighed.");
         }
+        mustNotBeHeld(figures.piece().lot());
         Piles piles = figures.ledger().piles();
         pack(
                 Origin.piece(pieceId),
@@ -89,6 +91,12 @@ class StockService {
                 content -> content.product()
                         .filter(product -> product == making.product())
                         .map(product -> new Source(making.name().toLowerCase(Locale.ROOT), making.grams())));
+    }
+
+    private static void mustNotBeHeld(Lot lot) {
+        lot.held().ifPresent(because -> {
+            throw Refusal.conflict("held", "Lot %d is held back: %s.".formatted(lot.number(), because));
+        });
     }
 
     /** Where a pack's content lay, and how much of it. */
@@ -147,6 +155,9 @@ class StockService {
         Pack pack = packs.lock(packId).orElseThrow(() -> Refusal.notFound("pack"));
         if (isThere(outId, packId)) {
             return;
+        }
+        if (way != Way.DISCARD) {
+            pack.pieceId().map(pieces::find).ifPresent(piece -> mustNotBeHeld(piece.lot()));
         }
         entities.persist(out(pack, outId, way, grams, words));
         entities.flush();

@@ -21,7 +21,7 @@ class Cautions {
     /** One for each kind of animal; for beef where no piece says what it is. */
     List<String> of(Collection<UUID> pieceIds, double coreCelsius) {
         List<Species> species = pieceIds.stream()
-                .map(id -> pieces.find(id).lot().cut().species())
+                .map(id -> pieces.find(id).cut().species())
                 .distinct()
                 .sorted()
                 .collect(Collectors.toList());

@@ -218,7 +218,7 @@ public class TreatmentService {
     static double squareMetres(Piece piece) {
         return piece.hanging()
                 .map(hanging -> hanging.surface().squareMetres())
-                .orElseGet(() -> piece.lot().cut().surface().squareMetres(piece.greenGrams()));
+                .orElseGet(() -> piece.cut().surface().squareMetres(piece.greenGrams()));
     }
 
     private static int cost(Piece piece, Given given, TreatmentForm form, List<Recipe.Part> parts) {

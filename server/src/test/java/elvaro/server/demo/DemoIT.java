@@ -112,7 +112,7 @@ class DemoIT {
     void what_it_packed_came_off_the_piles_and_the_old_is_sold() {
         JsonNode stock = maren.get("/api/stock").body();
         assertThat(stock.path("packs")).isNotEmpty();
-        assertThat(stock.path("rules")).hasSize(3);
+        assertThat(stock.path("rules")).hasSize(4);
         for (JsonNode piece : maren.get("/api/pieces/cut").body()) {
             String id = piece.path("id").asString();
             int steak = maren.get("/api/pieces/" + id)

@@ -35,7 +35,7 @@ class LookIT {
         Map<String, Object> piece =
                 Bodies.hangBody(UUID.randomUUID().toString(), client.chamber("Pantry", 90_000), 4000);
         piece.put("method", "MEMBRANE");
-        piece.put("hungOn", java.time.LocalDate.now().minusDays(5).toString());
+        piece.put("hungOn", Bodies.today().minusDays(5).toString());
         client.must(client.post("/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(piece), "answers", Map.of())));
         return String.valueOf(piece.get("id"));
     }

@@ -198,7 +198,7 @@ class PieceLogIT {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"TURNED", "RETIED", "RESEALED", "RESTED", "TRIMMED"})
+    @ValueSource(strings = {"TURNED", "RETIED", "RESEALED", "TRIMMED"})
     void what_happened_is_said_while_the_piece_hangs_and_not_after(String kind, Someone owner) {
         Client client = owner.client();
         String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);

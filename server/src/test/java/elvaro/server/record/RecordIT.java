@@ -9,7 +9,6 @@ import elvaro.server.support.RunningApp.Someone;
 import java.io.IOException;
 import java.io.StringReader;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -115,7 +114,7 @@ class RecordIT {
                 Map.of("chamberId", second, "words", "", "answers", Map.of())));
         client.must(client.write(piece, Bodies.entry("TURNED", 0)));
         String days = "?from=%s&to=%s"
-                .formatted(LocalDate.now().minusDays(7), LocalDate.now().plusDays(1));
+                .formatted(Bodies.today().minusDays(7), Bodies.today().plusDays(1));
         assertThat(file(client, "/api/chambers/%s/record.csv%s".formatted(first, days)).stream()
                         .map(row -> row.get("what")))
                 .containsExactly("Weighed", "Moved");

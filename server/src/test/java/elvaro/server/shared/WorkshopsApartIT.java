@@ -46,11 +46,12 @@ class WorkshopsApartIT {
             String place,
             String taster,
             String pack,
-            String making) {
+            String making,
+            String carcass) {
         List<String> ids() {
             return List.of(
                     chamber, lot, hanging, pulled, entry, person, plan, device, scale, look, recipe, treatment, trial,
-                    tasting, sample, place, taster, pack, making);
+                    tasting, sample, place, taster, pack, making, carcass);
         }
     }
 
@@ -90,6 +91,9 @@ class WorkshopsApartIT {
         String pack = client.packed();
         String making = UUID.randomUUID().toString();
         client.must(client.put("/api/makings/" + making, Bodies.makingBody("GRIND", 490, pack, 500)));
+        String carcass = UUID.randomUUID().toString();
+        client.must(
+                client.put("/api/carcasses/" + carcass, Bodies.carcassBody(client.chamber("Larder", 100_000), 40_000)));
         return new House(
                 chamber,
                 lot,
@@ -109,7 +113,8 @@ class WorkshopsApartIT {
                 table.at("/places/0/id").asString(),
                 client.get("/api/tastings/tasters").body().at("/0/id").asString(),
                 pack,
-                making);
+                making,
+                carcass);
     }
 
     private static Map<String, Object> trialBody(String one, String other) {
@@ -238,6 +243,10 @@ class WorkshopsApartIT {
                                 "keeping", "FROZEN",
                                 "packedOn", "2026-01-20",
                                 "place", ""))));
+        bodies.put("PUT /api/carcasses/{id}", Bodies.carcassBody(house.chamber(), 40_000));
+        bodies.put("PUT /api/carcasses/{id}/test", Map.of("version", 0, "test", "CLEAR"));
+        bodies.put("PUT /api/carcasses/{id}/parts/{partId}", Bodies.partBody("NECK", 100));
+        bodies.put("PUT /api/carcasses/{id}/close/{entryId}", Map.of("answers", Map.of()));
         bodies.put("PUT /api/makings/{id}", Bodies.makingBody("GRIND", 10, house.pack(), 10));
         bodies.put("PUT /api/makings/{id}/weight", Map.of("version", 0, "grams", 5, "words", "mine"));
         bodies.put("PUT /api/makings/{id}/undo", Map.of());
@@ -308,7 +317,11 @@ class WorkshopsApartIT {
                 "tastings", pattern.contains("/tasters/") ? house.taster() : house.tasting(),
                 "packs", house.pack());
         String named = pattern.split("/")[2];
-        String id = named.equals("makings") ? house.making() : ids.getOrDefault(named, piece);
+        String id = switch (named) {
+            case "makings" -> house.making();
+            case "carcasses" -> house.carcass();
+            default -> ids.getOrDefault(named, piece);
+        };
         return pattern.replace("{id}", id)
                         .replace("{pieceId}", piece)
                         .replace(
@@ -324,6 +337,7 @@ class WorkshopsApartIT {
                         .replace("{sampleId}", house.sample())
                         .replace("{placeId}", house.place())
                         .replace("{sheetId}", UUID.randomUUID().toString())
+                        .replace("{partId}", UUID.randomUUID().toString())
                         .replace("{outId}", UUID.randomUUID().toString())
                 + switch (pattern) {
                     case "/api/compare" -> "?pieces=" + house.hanging() + "," + house.pulled();
@@ -364,6 +378,8 @@ class WorkshopsApartIT {
                 "tasting_sheet",
                 "tasting_note",
                 "taster",
+                "carcass",
+                "carcass_part",
                 "making",
                 "making_bought",
                 "pack",

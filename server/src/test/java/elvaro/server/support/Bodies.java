@@ -1,5 +1,8 @@
 package elvaro.server.support;
 
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -7,6 +10,11 @@ import java.util.UUID;
 /** Requests as they are usually sent, to be changed where a test is about something else. */
 public final class Bodies {
     private Bodies() {}
+
+    /** The day it is in the workshops of the tests; another one than here for an hour or two around midnight. */
+    public static LocalDate today() {
+        return LocalDate.now(ZoneId.of("Europe/Berlin"));
+    }
 
     public static Map<String, Object> chamberBody(String id, String name, int limitGrams) {
         return Map.ofEntries(
@@ -150,7 +158,7 @@ public final class Bodies {
                 "keeping",
                 "FROZEN",
                 "packedOn",
-                java.time.LocalDate.now().minusDays(1).toString(),
+                today().minusDays(1).toString(),
                 "place",
                 "long freezer, left"));
     }
@@ -168,6 +176,33 @@ public final class Bodies {
                 "",
                 "answers",
                 Map.of()));
+    }
+
+    /** A fallow deer shot this morning, field-dressed, to hang for ten days. */
+    public static Map<String, Object> carcassBody(String chamberId, int grams) {
+        return new java.util.HashMap<>(Map.ofEntries(
+                Map.entry("animal", "FALLOW_DEER"),
+                Map.entry("tag", "S-114"),
+                Map.entry("permit", "estate 7"),
+                Map.entry("killedAt", Instant.now().minusSeconds(6 * 3600).toString()),
+                Map.entry("place", "north ride"),
+                Map.entry("grams", grams),
+                Map.entry("weighed", "FIELD_DRESSED"),
+                Map.entry("skinOn", true),
+                Map.entry("wound", "behind the shoulder"),
+                Map.entry("cooledAt", Instant.now().minusSeconds(3600).toString()),
+                Map.entry("test", "NOT_ASKED"),
+                Map.entry("supplier", "Sallow Estate"),
+                Map.entry("priceMinorPerKg", 600),
+                Map.entry("method", "OPEN_AIR"),
+                Map.entry("chamberId", chamberId),
+                Map.entry("days", 10),
+                Map.entry("answers", Map.of())));
+    }
+
+    /** A part for the bench. */
+    public static Map<String, Object> partBody(String part, int grams) {
+        return new java.util.HashMap<>(Map.of("part", part, "grams", grams, "answers", Map.of()));
     }
 
     /** A sheet that says nothing yet. */
@@ -190,7 +225,7 @@ public final class Bodies {
                 Map.entry("method", "OPEN_AIR"),
                 Map.entry("coating", "NONE"),
                 Map.entry("chamberId", chamberId),
-                Map.entry("hangOn", java.time.LocalDate.now().plusDays(10).toString()),
+                Map.entry("hangOn", today().plusDays(10).toString()),
                 Map.entry("targetDays", 28),
                 Map.entry("priceMinorPerKg", 2200),
                 Map.entry("consumablesMinor", 0)));

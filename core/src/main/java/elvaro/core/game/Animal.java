@@ -1,0 +1,160 @@
+package elvaro.core.game;
+
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Game as it comes in, by kind and size. Usual weights and days: common practice, no source; weights are wide and only
+ * raise a question.
+ */
+public enum Animal {
+    ROE_DEER("Small deer, as roe", Build.HOOFED, "deer", 8_000, 25_000, 4, 10, Set.of(Hazard.WASTING, Hazard.SHOT)),
+    FALLOW_DEER(
+            "Middling deer, as fallow",
+            Build.HOOFED,
+            "deer",
+            20_000,
+            80_000,
+            8,
+            14,
+            Set.of(Hazard.WASTING, Hazard.SHOT)),
+    RED_DEER(
+            "Large deer, as red deer",
+            Build.HOOFED,
+            "deer",
+            50_000,
+            180_000,
+            8,
+            14,
+            Set.of(Hazard.WASTING, Hazard.SHOT)),
+    ELK("Elk or moose", Build.HOOFED, "deer", 120_000, 400_000, 8, 14, Set.of(Hazard.WASTING, Hazard.SHOT)),
+    WILD_SHEEP("Wild sheep or goat", Build.HOOFED, "sheep", 12_000, 90_000, 7, 12, Set.of(Hazard.SHOT)),
+    BOAR("Wild boar", Build.HOOFED, "boar", 15_000, 150_000, 3, 7, Set.of(Hazard.TRICHINELLA, Hazard.SHOT)),
+    GOOSE("Wild goose", Build.BIRD, "goose", 1_200, 7_500, 7, 10, Set.of(Hazard.WILDFOWL, Hazard.SHOT)),
+    DUCK("Wild duck", Build.BIRD, "duck", 450, 2_000, 7, 10, Set.of(Hazard.WILDFOWL, Hazard.SHOT)),
+    PHEASANT("Pheasant-sized bird", Build.BIRD, "duck", 400, 1_800, 3, 7, Set.of(Hazard.WILDFOWL, Hazard.SHOT)),
+    SEA_FISH("Large sea fish", Build.FISH, "whole-fish", 1_500, 80_000, 7, 15, Set.of(Hazard.PARASITES));
+
+    /** What an animal is built like, and so how it is broken down. */
+    public enum Build {
+        HOOFED,
+        BIRD,
+        FISH
+    }
+
+    /** What can hurt, each with its caution; local law and a licensed practitioner decide. */
+    public enum Hazard {
+        WASTING(
+                "Wasting disease: where it occurs, have the animal tested first and follow the wildlife agency. Inspect the"
+                        + " lymph nodes; do not cut into brain and spine."),
+        TRICHINELLA(
+                "Boar carries Trichinella, which freezing does not kill. Have it tested where the law says so, and cook"
+                        + " it through."),
+        SHOT("Look for shot, lead and bloodshot meat round the wound, and cut them out wide."),
+        WILDFOWL("Birds are drawn before they are racked, and cooked to a core of 74 °C."),
+        PARASITES(
+                "Fish eaten raw was frozen at −20 °C for 7 days or −35 °C for 15 h against parasites. Histamine: at or below"
+                        + " 4 °C without a break; cooking does not destroy it.");
+
+        private final String caution;
+
+        Hazard(String caution) {
+            this.caution = caution;
+        }
+
+        public String caution() {
+            return caution;
+        }
+    }
+
+    private final String label;
+    private final Build build;
+    private final String family;
+    private final int least;
+    private final int most;
+    private final int fewestDays;
+    private final int mostDays;
+    private final Set<Hazard> hazards;
+
+    Animal(
+            String label,
+            Build build,
+            String family,
+            int least,
+            int most,
+            int fewestDays,
+            int mostDays,
+            Set<Hazard> hazards) {
+        this.label = label;
+        this.build = build;
+        this.family = family;
+        this.least = least;
+        this.most = most;
+        this.fewestDays = fewestDays;
+        this.mostDays = mostDays;
+        this.hazards = hazards;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    public Build build() {
+        return build;
+    }
+
+    /** Code of the whole animal among the cuts. */
+    public String cut() {
+        return build == Build.HOOFED ? family + "-carcass" : family;
+    }
+
+    /** With what the cuts of such animals are named. */
+    String family() {
+        return family;
+    }
+
+    /** Whether a weight is one such animals have, g. */
+    public boolean isUsual(int grams) {
+        return grams >= least && grams <= most;
+    }
+
+    public int leastGrams() {
+        return least;
+    }
+
+    public int mostGrams() {
+        return most;
+    }
+
+    /** Fewest days it is usually hung or iced. */
+    public int fewestDays() {
+        return fewestDays;
+    }
+
+    public int mostDays() {
+        return mostDays;
+    }
+
+    /** Why these days. */
+    public String daysBecause() {
+        return switch (build) {
+            case HOOFED ->
+                this == BOAR
+                        ? "Its fat turns rancid sooner than it grows tender."
+                        : "Tender in a week to a fortnight in the cold; a small one dries out sooner, so it hangs shorter.";
+            case BIRD ->
+                "Drawn and racked, a week or so: skin dries, flavour deepens. Birds gain no tenderness to speak of.";
+            case FISH -> "Whole, head off, drained: one to two weeks. It firms and deepens; fish gains no tenderness.";
+        };
+    }
+
+    /** In the order of the list above, the gravest first. */
+    public List<Hazard> hazards() {
+        return hazards.stream().sorted().toList();
+    }
+
+    /** Whether it is held back from sharing until a test is known, where somebody says one is awaited. */
+    public boolean mayBeTested() {
+        return hazards.contains(Hazard.WASTING) || hazards.contains(Hazard.TRICHINELLA);
+    }
+}

@@ -1,0 +1,54 @@
+package elvaro.core.game;
+
+/**
+ * The ice a chest takes: what leaks in through its walls each day, and once the heat of the meat. Reference section 12; heat
+ * of fusion of water 334 kJ/kg (handbook value). Wall and heat capacity are engineering estimates (EST).
+ *
+ * @param onceKg melted by cooling the meat to 0 °C
+ * @param perDayKg melted each day by the air outside
+ */
+public record Ice(double onceKg, double perDayKg) {
+    private static final double FUSION_J_PER_KG = 334_000;
+    private static final double WALL_W_PER_K = 0.5;
+    private static final double MEAT_J_PER_KG_K = 3500;
+    private static final double SECONDS_A_DAY = 86_400;
+
+    /** Ice that is laid in: under, between and over the meat. Common practice: its own weight, or more. */
+    private static final double LAID_IN_PER_MEAT = 1.0;
+
+    /** It is topped up when this share of it is left. */
+    private static final double TOP_UP_AT = 0.5;
+
+    /**
+     * @param meatGrams what lies in it, above 0
+     * @param meatCelsius of the meat as it is laid in
+     * @param outsideCelsius of the air round the chest
+     */
+    public static Ice of(int meatGrams, double meatCelsius, double outsideCelsius) {
+        if (meatGrams <= 0) {
+            throw new IllegalArgumentException("Something lies on the ice");
+        }
+        return new Ice(
+                MEAT_J_PER_KG_K * meatGrams / 1000 * Math.max(0, meatCelsius) / FUSION_J_PER_KG,
+                WALL_W_PER_K * Math.max(0, outsideCelsius) * SECONDS_A_DAY / FUSION_J_PER_KG);
+    }
+
+    /** All that melts over so many days, kg. */
+    public double forDays(int days) {
+        return onceKg + perDayKg * days;
+    }
+
+    /** What is to be laid in on the first day, kg. */
+    public double laidIn(int meatGrams) {
+        return Math.max(onceKg, LAID_IN_PER_MEAT * meatGrams / 1000) + onceKg;
+    }
+
+    /** Every how many days it is topped up and drained; once a day at the most, and at least once in three. */
+    public int topUpDays(int meatGrams) {
+        double spare = laidIn(meatGrams) * TOP_UP_AT;
+        return perDayKg == 0 ? LONGEST : (int) Math.max(1, Math.min(LONGEST, Math.floor(spare / perDayKg)));
+    }
+
+    /** Melt water stands at the foot; it is drained whether ice is left or not. */
+    private static final int LONGEST = 3;
+}

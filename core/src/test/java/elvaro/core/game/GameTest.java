@@ -1,0 +1,89 @@
+package elvaro.core.game;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import elvaro.core.cut.CutCatalogue;
+import elvaro.core.game.Animal.Hazard;
+import elvaro.core.game.CarcassYield.Weighed;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class GameTest {
+    private static final double GRAMS_PER_POUND = 453.59237;
+
+    /** Extension bulletins on deer, worked example, from memory: 160 lb field-dressed, 120 lb carcass, 80 and 56 lb of meat. */
+    @Test
+    void a_deer_of_160_pounds_gives_what_the_bulletins_say() {
+        CarcassYield yield =
+                CarcassYield.of(Animal.FALLOW_DEER, (int) Math.round(160 * GRAMS_PER_POUND), Weighed.FIELD_DRESSED);
+        assertThat(yield.carcassGrams() / GRAMS_PER_POUND).isCloseTo(120.2, within(0.1));
+        assertThat(yield.idealGrams() / GRAMS_PER_POUND).isCloseTo(80.5, within(0.1));
+        assertThat(yield.realisticGrams() / GRAMS_PER_POUND).isCloseTo(56.4, within(0.1));
+        assertThat(yield.leastGrams()).isCloseTo(yield.realisticGrams() * 0.9, within(1e-6));
+        assertThat(CarcassYield.of(Animal.FALLOW_DEER, 54_430, Weighed.HANGING).realisticGrams() / GRAMS_PER_POUND)
+                .isCloseTo(56.3, within(0.1));
+    }
+
+    /** By hand: 0.5 W/K · 20 K · 86 400 s / 334 kJ/kg = 2.587 kg a day; 3.5 kJ/kgK · 40 kg · 15 K / 334 kJ/kg = 6.287 kg. */
+    @Test
+    void ice_melts_by_the_heat_that_comes_in_and_by_that_of_the_meat() {
+        Ice ice = Ice.of(40_000, 15, 20);
+        assertThat(ice.perDayKg()).isCloseTo(2.587, within(0.001));
+        assertThat(ice.onceKg()).isCloseTo(6.287, within(0.001));
+        assertThat(ice.topUpDays(40_000)).isEqualTo(3);
+        assertThat(Ice.of(2_000, 10, 30).topUpDays(2_000))
+                .as("little ice, warm air")
+                .isEqualTo(1);
+        assertThat(Ice.of(2_000, -1, -5).forDays(10))
+                .as("in frost nothing melts")
+                .isZero();
+        assertThatThrownBy(() -> Ice.of(0, 5, 5)).hasMessageContaining("lies on the ice");
+    }
+
+    /** Common practice, no source: about 100 lb of ice for one deer in a chest, two weeks. */
+    @Test
+    void a_deer_takes_about_a_hundred_pounds_in_two_weeks() {
+        assertThat(Ice.of(40_000, 15, 20).forDays(14) * 1000 / GRAMS_PER_POUND).isCloseTo(100, within(15.0));
+    }
+
+    @ParameterizedTest
+    @EnumSource(Animal.class)
+    void an_animals_parts_are_all_of_it_and_each_is_a_cut_of_its_own_kind(Animal animal) {
+        assertThat(Part.of(animal).stream().mapToDouble(Part::share).sum()).isCloseTo(1, within(1e-9));
+        assertThat(Part.of(animal)).allSatisfy(part -> {
+            assertThat(CutCatalogue.get(part.cut(animal)).species())
+                    .isEqualTo(CutCatalogue.get(animal.cut()).species());
+            assertThat(part.see()).isNotBlank();
+        });
+        assertThat(animal.fewestDays()).isLessThan(animal.mostDays());
+        assertThat(animal.hazards()).isNotEmpty();
+        assertThat(animal.daysBecause()).isNotBlank();
+    }
+
+    /** The cautions of the trade by animal; common practice. */
+    @ParameterizedTest(name = "{0}: {1}")
+    @CsvSource({
+        "ROE_DEER, WASTING",
+        "ELK, WASTING",
+        "BOAR, TRICHINELLA",
+        "GOOSE, WILDFOWL",
+        "PHEASANT, SHOT",
+        "SEA_FISH, PARASITES"
+    })
+    void each_animal_carries_its_caution(Animal animal, Hazard hazard) {
+        assertThat(animal.hazards()).contains(hazard);
+        assertThat(hazard.caution()).isNotBlank().doesNotContain("safe");
+    }
+
+    @Test
+    void only_what_may_carry_a_disease_that_is_tested_for_is_tested() {
+        assertThat(Animal.BOAR.mayBeTested()).isTrue();
+        assertThat(Animal.DUCK.mayBeTested()).isFalse();
+        assertThat(Animal.BOAR.isUsual(60_000)).isTrue();
+        assertThat(Animal.DUCK.isUsual(60_000)).isFalse();
+    }
+}

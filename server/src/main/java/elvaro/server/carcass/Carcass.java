@@ -1,0 +1,119 @@
+package elvaro.server.carcass;
+
+import elvaro.core.game.Animal;
+import elvaro.core.game.CarcassYield.Weighed;
+import elvaro.server.shared.EditedRow;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
+
+/** An animal as it came in. Its id is that of the piece that hangs whole. */
+@Entity
+@Table(name = "carcass")
+@Audited
+@NullUnmarked
+class Carcass extends EditedRow {
+    private UUID lotId;
+
+    @Enumerated(EnumType.STRING)
+    private Animal animal;
+
+    private String permit;
+    private Instant killedAt;
+    private String place;
+
+    @Enumerated(EnumType.STRING)
+    private Weighed weighed;
+
+    private boolean skinOn;
+    private String wound;
+    private Instant cooledAt;
+    private BigDecimal meatCelsius;
+    private BigDecimal outsideCelsius;
+
+    @Enumerated(EnumType.STRING)
+    private DiseaseTest test;
+
+    protected Carcass() {}
+
+    Carcass(UUID id, UUID lotId, CarcassForm form) {
+        super(id);
+        this.lotId = lotId;
+        animal = form.animal();
+        permit = form.permit().strip();
+        killedAt = form.killedAt();
+        place = form.place().strip();
+        weighed = form.weighed();
+        skinOn = form.skinOn();
+        wound = form.wound().strip();
+        cooledAt = form.cooledAt();
+        meatCelsius = decimal(form.meatCelsius());
+        outsideCelsius = decimal(form.outsideCelsius());
+        test = form.test();
+    }
+
+    private static @Nullable BigDecimal decimal(@Nullable Double value) {
+        return value == null ? null : BigDecimal.valueOf(value);
+    }
+
+    void tested(int seenVersion, DiseaseTest result) {
+        mustStillBe(seenVersion);
+        test = result;
+    }
+
+    UUID lotId() {
+        return lotId;
+    }
+
+    Animal animal() {
+        return animal;
+    }
+
+    String permit() {
+        return permit;
+    }
+
+    Instant killedAt() {
+        return killedAt;
+    }
+
+    String place() {
+        return place;
+    }
+
+    Weighed weighed() {
+        return weighed;
+    }
+
+    boolean skinOn() {
+        return skinOn;
+    }
+
+    String wound() {
+        return wound;
+    }
+
+    Optional<Instant> cooledAt() {
+        return Optional.ofNullable(cooledAt);
+    }
+
+    Optional<Double> meatCelsius() {
+        return Optional.ofNullable(meatCelsius).map(BigDecimal::doubleValue);
+    }
+
+    Optional<Double> outsideCelsius() {
+        return Optional.ofNullable(outsideCelsius).map(BigDecimal::doubleValue);
+    }
+
+    DiseaseTest test() {
+        return test;
+    }
+}

@@ -1,0 +1,287 @@
+package elvaro.server.carcass;
+
+import static elvaro.core.working.Figures.weight;
+
+import elvaro.core.drying.Coating;
+import elvaro.core.drying.Method;
+import elvaro.core.game.Animal;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.question.Question;
+import elvaro.server.lot.DecisionService;
+import elvaro.server.lot.Lot;
+import elvaro.server.lot.LotForm;
+import elvaro.server.lot.LotService;
+import elvaro.server.piece.HangingService;
+import elvaro.server.piece.LogService;
+import elvaro.server.piece.PartingService;
+import elvaro.server.piece.PartingService.Further;
+import elvaro.server.piece.PartingService.Off;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceRole;
+import elvaro.server.piece.PieceState;
+import elvaro.server.piece.SplitForm;
+import elvaro.server.piece.SplitForm.NewPiece;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Answers;
+import elvaro.server.shared.Ids;
+import elvaro.server.shared.Refusal;
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes an animal in, hangs it or lays it on ice, and breaks it down. */
+@Service
+@Transactional
+class CarcassService {
+    /** Longer than this from the kill to a cold core is asked about (EST). */
+    private static final Duration COOL_WITHIN = Duration.ofHours(24);
+
+    private static final Duration CLOCK_SLACK = Duration.ofMinutes(5);
+
+    private final CarcassRepository carcasses;
+    private final CarcassReading reading;
+    private final LotService lots;
+    private final HangingService hanging;
+    private final PartingService parting;
+    private final LogService log;
+    private final DecisionService decisions;
+    private final WorkshopService workshops;
+    private final EntityManager entities;
+    private final Clock clock;
+
+    CarcassService(
+            CarcassRepository carcasses,
+            CarcassReading reading,
+            LotService lots,
+            HangingService hanging,
+            PartingService parting,
+            LogService log,
+            DecisionService decisions,
+            WorkshopService workshops,
+            EntityManager entities,
+            Clock clock) {
+        this.carcasses = carcasses;
+        this.reading = reading;
+        this.lots = lots;
+        this.hanging = hanging;
+        this.parting = parting;
+        this.log = log;
+        this.decisions = decisions;
+        this.workshops = workshops;
+        this.entities = entities;
+        this.clock = clock;
+    }
+
+    /**
+     * Takes it in and hangs it, in one go; sent again, it happens once.
+     *
+     * @throws Refusal if a value cannot be, or a question is open
+     */
+    void receive(UUID id, CarcassForm form) {
+        workshops.lock();
+        if (carcasses.findById(id).isPresent()) {
+            return;
+        }
+        mustBePossible(form);
+        List<Question> questions = questions(form);
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions);
+        LocalDate today = workshops.today();
+        Lot lot = lots.receive(lotForm(id, form, today));
+        lot.hold(form.test().holds().orElse(null));
+        hanging.split(lot.id(), new SplitForm(List.of(whole(id, form, today)), form.answers()));
+        entities.flush(); // The carcass points at its piece by id alone.
+        entities.persist(new Carcass(id, lot.id(), form));
+        decisions.keep(lot.id(), id, settled);
+        entities.flush();
+    }
+
+    private void mustBePossible(CarcassForm form) {
+        Instant now = clock.instant().plus(CLOCK_SLACK);
+        if (form.killedAt().isAfter(now)) {
+            throw Refusal.wrong("future-date", "killedAt", "It cannot have been killed in the future.");
+        }
+        if (form.cooledAt() != null
+                && (form.cooledAt().isBefore(form.killedAt()) || form.cooledAt().isAfter(now))) {
+            throw Refusal.wrong("cooled", "cooledAt", "It was cold after it was killed, and not in the future.");
+        }
+        if (form.method() != Method.OPEN_AIR && form.method() != Method.ON_ICE) {
+            throw Refusal.wrong("method", "method", "A whole animal hangs in the air or lies on ice.");
+        }
+        boolean iced = form.method() == Method.ON_ICE;
+        if (iced && (form.meatCelsius() == null || form.outsideCelsius() == null)) {
+            throw Refusal.wrong(
+                    "missing",
+                    "meatCelsius",
+                    "Say how warm the meat and the air are: the ice is worked out from them.");
+        }
+    }
+
+    private static List<Question> questions(CarcassForm form) {
+        Animal animal = form.animal();
+        List<Question> questions = new ArrayList<>();
+        if (!animal.isUsual(form.grams())) {
+            questions.add(Question.confirm(
+                    "animal-weight",
+                    "grams",
+                    "%s is unusual for such an animal, which weighs %s to %s. Is it the right animal?"
+                            .formatted(weight(form.grams()), weight(animal.leastGrams()), weight(animal.mostGrams()))));
+        }
+        if (form.cooledAt() != null
+                && Duration.between(form.killedAt(), form.cooledAt()).compareTo(COOL_WITHIN) > 0) {
+            questions.add(
+                    Question.reason(
+                            "cooled-late",
+                            "cooledAt",
+                            "It took more than a day to cool. What is kept warm so long may be spoilt inside: say why it goes on."));
+        }
+        if (form.days() > animal.mostDays()) {
+            questions.add(Question.confirm(
+                    "animal-days",
+                    "days",
+                    "%d days are more than the usual %d to %d. %s"
+                            .formatted(form.days(), animal.fewestDays(), animal.mostDays(), animal.daysBecause())));
+        }
+        return questions;
+    }
+
+    private LotForm lotForm(UUID id, CarcassForm form, LocalDate today) {
+        // The animal's own weight was asked about; that of its cut is not asked again.
+        Map<String, String> answers = new HashMap<>(form.answers());
+        answers.put("weight-unusual", "");
+        return new LotForm(
+                Ids.after(id, "lot"),
+                0,
+                form.animal().cut(),
+                form.animal().label(),
+                true,
+                0,
+                form.grams(),
+                form.priceMinorPerKg(),
+                form.supplier(),
+                null,
+                today,
+                null,
+                form.tag(),
+                "",
+                answers);
+    }
+
+    private static NewPiece whole(UUID id, CarcassForm form, LocalDate today) {
+        return new NewPiece(
+                id,
+                PieceRole.PLAIN,
+                form.grams(),
+                false,
+                form.method(),
+                form.chamberId(),
+                today,
+                form.days(),
+                0,
+                Coating.NONE,
+                null,
+                null,
+                null,
+                null,
+                0);
+    }
+
+    /** Enters the result of the test; until then nothing of it is packed or shared. */
+    void tested(UUID id, int version, DiseaseTest result) {
+        Carcass carcass = find(id);
+        carcass.tested(version, result);
+        lots.lock(carcass.lotId()).hold(result.holds().orElse(null));
+        entities.flush();
+    }
+
+    /**
+     * Cuts a part off; sent again, it happens once.
+     *
+     * @param pieceId of the piece it becomes
+     * @throws Refusal if the animal was not taken down, has no such part, or is not heavy enough
+     */
+    void cutOff(UUID id, UUID pieceId, CutOffForm form) {
+        workshops.lock(); // Places are counted, and letters go up one by one.
+        Carcass carcass = find(id);
+        Piece whole = log.lock(id);
+        List<CarcassPart> before = carcasses.parts(id);
+        if (before.stream().anyMatch(part -> part.id().equals(pieceId))) {
+            return;
+        }
+        if (whole.state() != PieceState.PULLED) {
+            throw Refusal.conflict(
+                    "wrong-state",
+                    whole.state() == PieceState.HANGING
+                            ? "Take it down and weigh it first."
+                            : "It is broken down already.");
+        }
+        if (form.part().build() != carcass.animal().build()) {
+            throw Refusal.wrong("no-such-part", "part", "Such an animal has no such part.");
+        }
+        if (before.stream().anyMatch(part -> part.part() == form.part())) {
+            throw Refusal.conflict("part-off", "That part is off already. Look again.");
+        }
+        int left = reading.ledger(id).residual();
+        if (form.grams() > left + 2 * workshops.mine().divisionGrams()) {
+            throw Refusal.wrong(
+                    "more-than-left",
+                    "grams",
+                    "Only %s is left of the animal; a part of %s cannot be."
+                            .formatted(weight(Math.max(0, left)), weight(form.grams())));
+        }
+        Off off =
+                new Off(pieceId, form.part().cut(carcass.animal()), form.part().boneIn(), form.grams());
+        if (form.chamberId() == null) {
+            parting.toTheBench(whole, off);
+        } else {
+            Further further = further(form);
+            List<Answers.Settled> settled = Answers.of(form.answers()).settle(parting.questions(further, form.grams()));
+            parting.hang(whole, off, further);
+            decisions.keep(carcass.lotId(), id, settled);
+        }
+        entities.flush();
+        entities.persist(new CarcassPart(pieceId, id, form.part()));
+        entities.flush();
+    }
+
+    private static Further further(CutOffForm form) {
+        if (form.chamberId() == null || form.method() == null || form.days() == null) {
+            throw Refusal.wrong("missing", "method", "Say how and for how long it hangs further.");
+        }
+        return new Further(form.chamberId(), form.method(), form.days());
+    }
+
+    /**
+     * Ends the breaking down; sent again, it happens once.
+     *
+     * @throws Refusal if the parts do not add up and nobody said why
+     */
+    void close(UUID id, UUID entryId, Map<String, String> answers) {
+        Carcass carcass = find(id);
+        Piece whole = log.lock(id);
+        if (log.isRetry(id, entryId, Kind.CLOSED, 0, null)) {
+            return;
+        }
+        if (carcasses.parts(id).isEmpty()) {
+            throw Refusal.wrong("no-parts", "parts", "No part is off yet.");
+        }
+        List<Question> questions = reading.balance(id).question().map(List::of).orElse(List.of());
+        List<Answers.Settled> settled = Answers.of(answers).settle(questions);
+        String reason =
+                settled.stream().map(Answers.Settled::reason).findFirst().orElse("");
+        log.part(whole, entryId, reason);
+        decisions.keep(carcass.lotId(), id, settled);
+    }
+
+    private Carcass find(UUID id) {
+        return carcasses.findById(id).orElseThrow(() -> Refusal.notFound("carcass"));
+    }
+}

@@ -1,0 +1,135 @@
+package elvaro.server.piece;
+
+import elvaro.core.drying.Coating;
+import elvaro.core.drying.Method;
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.question.Question;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Ids;
+import elvaro.server.shared.Refusal;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Parts of a whole animal become pieces: to the bench at once, or hung further. The caller has checked the weights. */
+@Service
+@Transactional(propagation = Propagation.MANDATORY)
+public class PartingService {
+    private static final int LETTERS = 26;
+
+    private final PieceRepository pieces;
+    private final ChamberService chambers;
+    private final LogService log;
+    private final PiecePlans plans;
+    private final WorkshopService workshops;
+    private final CurrentWorkshop current;
+    private final Clock clock;
+
+    PartingService(
+            PieceRepository pieces,
+            ChamberService chambers,
+            LogService log,
+            PiecePlans plans,
+            WorkshopService workshops,
+            CurrentWorkshop current,
+            Clock clock) {
+        this.pieces = pieces;
+        this.chambers = chambers;
+        this.log = log;
+        this.plans = plans;
+        this.workshops = workshops;
+        this.current = current;
+        this.clock = clock;
+    }
+
+    /**
+     * A part as it comes off.
+     *
+     * @param id of the piece it becomes
+     * @param cut code among the cuts
+     */
+    public record Off(UUID id, String cut, boolean boneIn, int grams) {}
+
+    /** Where and how it hangs further. */
+    public record Further(UUID chamberId, Method method, int days) {}
+
+    /** To the bench as it is. */
+    public void toTheBench(Piece whole, Off off) {
+        Piece piece = pieces.save(Piece.off(
+                        off.id(),
+                        whole.lot(),
+                        tag(whole),
+                        off.grams(),
+                        whole.method().orElse(Method.OPEN_AIR))
+                .cutAs(off.cut(), off.boneIn()));
+        pieces.flush(); // Its entry points at it by id alone.
+        LogFact pull = new LogFact(Ids.after(off.id(), "off"), null, Kind.PULLED, now(), off.grams(), null);
+        log.persist(
+                piece,
+                new LogEntry(piece.id(), pull, "", pull.at(), current.person().accountId()));
+    }
+
+    /** What is odd about hanging it there. */
+    public List<Question> questions(Further further, int grams) {
+        Chamber chamber = chamber(further);
+        long load = grams
+                + pieces.hangingIn(chamber.id()).stream()
+                        .mapToLong(Piece::greenGrams)
+                        .sum();
+        return HangingService.questions(chamber, load, List.of(further.method()));
+    }
+
+    /** Hangs it further, from today on. */
+    public void hang(Piece whole, Off off, Further further) {
+        Chamber chamber = chamber(further);
+        Set<Place> taken = pieces.hangingIn(chamber.id()).stream()
+                .flatMap(piece -> piece.place().stream())
+                .collect(Collectors.toSet());
+        Piece piece = pieces.save(Piece.hang(
+                        off.id(),
+                        whole.lot(),
+                        tag(whole),
+                        PieceRole.PLAIN,
+                        off.grams(),
+                        further.method(),
+                        workshops.today(),
+                        further.days())
+                .cutAs(off.cut(), off.boneIn())
+                .in(chamber, Place.firstFree(chamber, taken))
+                .under(Coating.NONE, null));
+        plans.keep(List.of(piece), now());
+    }
+
+    private Chamber chamber(Further further) {
+        return chambers.find(further.chamberId())
+                .orElseThrow(() -> Refusal.wrong("missing", "chamberId", "Choose the chamber it hangs in."));
+    }
+
+    private String tag(Piece whole) {
+        int letter = pieces.ofLot(whole.lot().id()).size();
+        if (letter >= LETTERS) {
+            throw Refusal.wrong("too-many", "part", "At most 26 pieces from one animal.");
+        }
+        return whole.lot().number() + String.valueOf((char) ('A' + letter));
+    }
+
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MICROS);
+    }
+
+    /** What parts weighed as they came off, by piece. */
+    public List<Piece> of(List<UUID> ids) {
+        return ids.isEmpty() ? List.of() : pieces.findAll(ids);
+    }
+}

@@ -1,0 +1,218 @@
+package elvaro.server.carcass;
+
+import static elvaro.server.support.Bodies.carcassBody;
+import static elvaro.server.support.Bodies.entry;
+import static elvaro.server.support.Bodies.partBody;
+import static elvaro.server.support.Bodies.pile;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elvaro.server.support.Bodies;
+import elvaro.server.support.Client;
+import elvaro.server.support.Client.Answer;
+import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.Executors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** An animal from its tag to packs. */
+@ExtendWith(RunningApp.class)
+class CarcassIT {
+    /** 160 lb, the extension bulletins' worked example. */
+    private static final int FIELD_DRESSED = 72_575;
+
+    private static String receive(Client client, Map<String, Object> body) {
+        String id = UUID.randomUUID().toString();
+        client.must(client.put("/api/carcasses/" + id, body));
+        return id;
+    }
+
+    private static String larder(Client client) {
+        return client.chamber("Game larder " + UUID.randomUUID().toString().substring(0, 4), 300_000);
+    }
+
+    private static Answer cutOff(Client client, String carcass, String piece, Map<String, Object> part) {
+        return client.put("/api/carcasses/%s/parts/%s".formatted(carcass, piece), part);
+    }
+
+    private static JsonNode view(Client client, String carcass) {
+        return client.must(client.get("/api/carcasses/" + carcass)).body();
+    }
+
+    private static Answer close(Client client, String carcass, Map<String, String> answers) {
+        return client.put(
+                "/api/carcasses/%s/close/%s".formatted(carcass, UUID.randomUUID()), Map.of("answers", answers));
+    }
+
+    private static String bench(Client client, String piece) {
+        client.must(
+                client.put("/api/bench/%s/close/%s".formatted(piece, UUID.randomUUID()), Map.of("answers", Map.of())));
+        return piece;
+    }
+
+    @Test
+    void a_deer_goes_from_its_tag_to_packs_and_every_gram_is_accounted_for(Someone owner) {
+        Client client = owner.client();
+        String id = UUID.randomUUID().toString();
+        Map<String, Object> body = carcassBody(larder(client), FIELD_DRESSED);
+        JsonNode deer = client.must(client.put("/api/carcasses/" + id, body)).body();
+        assertThat(client.must(client.put("/api/carcasses/" + id, body)).body().path("lotNumber"))
+                .as("a lost answer, tried again")
+                .isEqualTo(deer.path("lotNumber"));
+        // By hand, as the bulletins do: 160 lb / 1.331 = 120.2 lb; 80.5 lb boneless; 56.4 lb taken home.
+        assertThat(deer.at("/ahead/carcassGrams").asDouble()).isCloseTo(54_526, within(20.0));
+        assertThat(deer.at("/ahead/realisticGrams").asDouble()).isCloseTo(25_573, within(20.0));
+        assertThat(deer.path("coolingHours").asDouble()).isCloseTo(5, within(0.01));
+        String haunch = UUID.randomUUID().toString();
+        assertThat(cutOff(client, id, haunch, partBody("LEFT_HAUNCH", 8_000)).type())
+                .as("it still hangs")
+                .isEqualTo("wrong-state");
+
+        client.must(client.write(id, entry("PULLED", 50_000)));
+        client.must(client.write(id, pile("DISCARD", 20_000))); // skin, head, feet
+        client.must(cutOff(client, id, haunch, partBody("LEFT_HAUNCH", 8_000)));
+        JsonNode off = client.must(cutOff(client, id, haunch, partBody("LEFT_HAUNCH", 8_000)))
+                .body();
+        assertThat(off.at("/sheet/partsGrams").asInt()).as("once").isEqualTo(8_000);
+        assertThat(cutOff(client, id, UUID.randomUUID().toString(), partBody("LEFT_HAUNCH", 100))
+                        .type())
+                .isEqualTo("part-off");
+        assertThat(cutOff(client, id, UUID.randomUUID().toString(), partBody("LEFT_BREAST", 100))
+                        .type())
+                .isEqualTo("no-such-part");
+        Answer more = cutOff(client, id, UUID.randomUUID().toString(), partBody("SADDLE", 22_100));
+        assertThat(more.body().path("detail").asString())
+                .isEqualTo("Only 22000 g is left of the animal; a part of 22100 g cannot be.");
+
+        // The haunch goes over the same bench as beef, and into the same packs.
+        client.must(client.write(haunch, pile("STEAK", 5_000)));
+        client.must(client.write(haunch, pile("USABLE_TRIM", 1_000)));
+        client.must(client.write(haunch, pile("BONE", 1_600)));
+        client.must(client.write(haunch, pile("DISCARD", 400)));
+        bench(client, haunch);
+        client.must(client.put(
+                "/api/pieces/%s/packs".formatted(haunch), Map.of("packs", List.of(Bodies.packBody("ROAST", 2_500)))));
+        assertThat(client.get("/api/pieces/" + haunch)
+                        .body()
+                        .at("/card/cutName")
+                        .asString())
+                .isEqualTo("Haunch of venison");
+
+        // The other one hangs on, in the cold.
+        String second = UUID.randomUUID().toString();
+        Map<String, Object> further = partBody("RIGHT_HAUNCH", 8_100);
+        further.putAll(Map.of("chamberId", larder(client), "method", "OPEN_AIR", "days", 7));
+        client.must(cutOff(client, id, second, further));
+        assertThat(client.get("/api/pieces/" + second).body().at("/card/state").asString())
+                .isEqualTo("HANGING");
+        assertThat(close(client, id, Map.of()).questions()).containsExactly("residual-large");
+        client.must(cutOff(client, id, UUID.randomUUID().toString(), partBody("SADDLE", 13_880)));
+        JsonNode done = client.must(close(client, id, Map.of())).body();
+        assertThat(done.at("/card/state").asString()).isEqualTo("PARTED");
+        assertThat(done.at("/sheet/boneless").asInt()).isEqualTo(6_000);
+        assertThat(done.at("/sheet/toCutGrams").asInt()).isEqualTo(8_100 + 13_880);
+        assertThat(done.at("/sheet/residualGrams").asInt()).isEqualTo(20);
+        String lot = done.at("/card/lotId").asString();
+        assertThat(client.get("/api/lots/%s/recall".formatted(lot)).body().path("packs"))
+                .hasSize(1);
+        assertThat(client.get("/api/pieces/cut").body())
+                .as("a whole animal is no piece to compare or learn from")
+                .extracting(each -> each.path("id").asString())
+                .containsExactly(haunch);
+    }
+
+    @Test
+    void nothing_is_packed_or_shared_while_a_test_is_awaited(Someone owner) {
+        Client client = owner.client();
+        Map<String, Object> body = carcassBody(larder(client), 40_000);
+        body.put("test", "AWAITED");
+        String id = receive(client, body);
+        client.must(client.write(id, entry("PULLED", 39_000)));
+        String neck = UUID.randomUUID().toString();
+        client.must(cutOff(client, id, neck, partBody("NECK", 2_000)));
+        client.must(client.write(neck, pile("USABLE_TRIM", 2_000)));
+        bench(client, neck);
+        Map<String, Object> packs = Map.of("packs", List.of(Bodies.packBody("TRIM", 1_000)));
+        Answer held = client.put("/api/pieces/%s/packs".formatted(neck), packs);
+        assertThat(held.body().path("detail").asString()).endsWith("is held back: awaiting the disease test.");
+        int version = view(client, id).path("version").asInt();
+        client.must(client.put("/api/carcasses/%s/test".formatted(id), Map.of("version", version, "test", "CLEAR")));
+        String pack = client.must(client.put("/api/pieces/%s/packs".formatted(neck), packs))
+                .body()
+                .at("/0/id")
+                .asString();
+        assertThat(client.put("/api/carcasses/%s/test".formatted(id), Map.of("version", version, "test", "FOUND"))
+                        .type())
+                .isEqualTo("changed-meanwhile");
+        client.must(
+                client.put("/api/carcasses/%s/test".formatted(id), Map.of("version", version + 1, "test", "FOUND")));
+        String out = "/api/packs/%s/out/".formatted(pack);
+        assertThat(client.put(out + UUID.randomUUID(), Map.of("way", "SALE", "grams", 1_000, "words", ""))
+                        .type())
+                .isEqualTo("held");
+        client.must(client.put(out + UUID.randomUUID(), Map.of("way", "DISCARD", "grams", 1_000, "words", "")));
+    }
+
+    /** By hand: 0.5 W/K at 20 °C are 2.59 kg a day; 40 kg from 15 °C once 6.29 kg. */
+    @Test
+    void ice_is_worked_out_from_the_warmth_of_meat_and_air(Someone owner) {
+        Client client = owner.client();
+        Map<String, Object> body = carcassBody(larder(client), 40_000);
+        body.put("method", "ON_ICE");
+        body.put("answers", Map.of("method-chamber", ""));
+        assertThat(client.put("/api/carcasses/" + UUID.randomUUID(), body).type())
+                .isEqualTo("missing");
+        body.put("meatCelsius", 15);
+        body.put("outsideCelsius", 20);
+        JsonNode ice = view(client, receive(client, body)).path("ice");
+        assertThat(ice.path("onceKg").asDouble()).isCloseTo(6.287, within(0.001));
+        assertThat(ice.path("perDayKg").asDouble()).isCloseTo(2.587, within(0.001));
+    }
+
+    @Test
+    void what_cannot_be_is_refused_and_what_is_odd_is_asked_about(Someone owner) {
+        Client client = owner.client();
+        Map<String, Object> body = carcassBody(larder(client), 4_000);
+        body.put("days", 30);
+        body.put("killedAt", Instant.now().minusSeconds(40 * 3600).toString());
+        String path = "/api/carcasses/" + UUID.randomUUID();
+        assertThat(client.put(path, body).questions()).containsExactly("animal-weight", "cooled-late", "animal-days");
+        body.put("killedAt", Instant.now().plusSeconds(3600).toString());
+        assertThat(client.put(path, body).type()).isEqualTo("future-date");
+        body.put("killedAt", Instant.now().minusSeconds(60).toString());
+        assertThat(client.put(path, body).type())
+                .as("cold before it was killed")
+                .isEqualTo("cooled");
+        assertThat(client.get("/api/lots").body())
+                .as("a refusal leaves nothing behind")
+                .isEmpty();
+    }
+
+    @Test
+    void two_hands_at_one_animal_do_not_cut_off_more_than_there_is(Someone owner) throws Exception {
+        Client client = owner.client();
+        String id = receive(client, carcassBody(larder(client), 40_000));
+        client.must(client.write(id, entry("PULLED", 24_000)));
+        List<String> parts = List.of("LEFT_HAUNCH", "RIGHT_HAUNCH", "SADDLE", "NECK");
+        var hands = Executors.newFixedThreadPool(4);
+        var calls = IntStream.range(0, 4)
+                .mapToObj(each -> hands.submit(
+                        () -> cutOff(client, id, UUID.randomUUID().toString(), partBody(parts.get(each), 11_000))
+                                .status()))
+                .toList();
+        int off = 0;
+        for (var call : calls) {
+            off += call.get() == 200 ? 1 : 0;
+        }
+        hands.shutdown();
+        assertThat(off).isEqualTo(2);
+        assertThat(view(client, id).at("/sheet/residualGrams").asInt()).isEqualTo(2_000);
+    }
+}
