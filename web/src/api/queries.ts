@@ -323,6 +323,19 @@ export const usePack = (id: string) =>
     queryFn: () => answer(api.GET('/api/packs/{id}', { params: { path: { id } } })),
   });
 
+export const useAnimals = () =>
+  useQuery({ queryKey: ['animals'], queryFn: () => answer(api.GET('/api/animals')), staleTime: Infinity });
+
+export const useCarcasses = () =>
+  useQuery({ queryKey: ['carcasses'], queryFn: () => answer(api.GET('/api/carcasses')) });
+
+export const useCarcass = (id: string) =>
+  useQuery({
+    queryKey: ['carcasses', id],
+    queryFn: () => answer(api.GET('/api/carcasses/{id}', { params: { path: { id } } })),
+    retry: false,
+  });
+
 export const useMakings = () =>
   useQuery({ queryKey: ['makings'], queryFn: () => answer(api.GET('/api/makings')) });
 

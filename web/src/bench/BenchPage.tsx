@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schema } from '../api/client';
-import { useBench } from '../api/queries';
+import { useBench, useCarcasses } from '../api/queries';
 import { Caution } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
@@ -80,9 +80,21 @@ function Open({ bench }: { bench: Bench }) {
   const using = useScales();
   const shown = useScale(using.scale?.id);
   const [coatOff, setCoatOff] = useState(false);
+  const whole = useCarcasses().data?.some(({ id }) => id === card.id);
   return (
     <Box sx={twoColumns}>
       <Box sx={{ display: 'grid', gap: 2.5, alignContent: 'start' }}>
+        {whole && (
+          <Box sx={{ borderLeft: '6px solid', borderColor: 'primary.main', pl: 2 }}>
+            <Typography sx={{ mb: 1 }}>
+              A whole animal: here go skin, bone and what is thrown away of it; its parts come off on its own
+              page.
+            </Typography>
+            <Button variant="contained" component={Link} to={`/carcass/${card.id}`}>
+              Break it down part by part
+            </Button>
+          </Box>
+        )}
         <BeforeTheKnife bench={bench} shown={shown} />
         {card.coatGrams > 0 && (
           <Box sx={{ borderLeft: '6px solid', borderColor: 'warning.main', pl: 2 }}>

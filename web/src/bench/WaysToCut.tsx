@@ -24,6 +24,9 @@ export function WaysToCut({ bench }: { bench: Schema['BenchView'] }) {
       ),
     onSuccess: refresh,
   });
+  if (bench.choices.length === 0) {
+    return <Typography>It hung with the whole animal: how deep its crust is shows at the block.</Typography>;
+  }
   const most = Math.max(...bench.choices.map(({ steakGrams }) => steakGrams));
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>

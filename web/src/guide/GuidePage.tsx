@@ -7,7 +7,15 @@ import { useInspectionRules, useMethods } from '../api/queries';
 import { Page } from '../kit/Page';
 import { answers } from '../look/words';
 import { forecastWorking, workedExample } from './example';
-import { benchWorking, devices, ledgerWorking, rules, tastingWorking, trialWorking } from './rules';
+import {
+  benchWorking,
+  devices,
+  gameWorking,
+  ledgerWorking,
+  rules,
+  tastingWorking,
+  trialWorking,
+} from './rules';
 
 /** Why, and is it dangerous. */
 export default function GuidePage() {
@@ -66,6 +74,9 @@ export default function GuidePage() {
           </Part>
           <Part title="Bench, packs and grind">
             <Terms terms={benchWorking} />
+          </Part>
+          <Part title="Game">
+            <Terms terms={gameWorking} />
           </Part>
           <Part title="How a tasting is set and judged">
             <Terms terms={tastingWorking} />

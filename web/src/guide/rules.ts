@@ -158,6 +158,23 @@ export const benchWorking: [string, string][] = [
   ],
 ];
 
+/** What an animal gives, and how it is broken down. */
+export const gameWorking: [string, string][] = [
+  [
+    'Meat ahead',
+    'Field-dressed / 1.331 is the carcass, × 0.67 boneless after an ideal shot, × 0.70 as it usually comes out, ± 10 %. Extension bulletins, from memory. Birds 0.46 and fish 0.62 of what is weighed: estimates.',
+  ],
+  [
+    'Ice',
+    'Each day 0.5 W/K through the walls over 334 kJ/kg; once the heat of the meat, 3.5 kJ/kg K. Laid in: the weight of the meat and what its heat melts. Drained and topped up before half of it is gone.',
+  ],
+  [
+    'Parts',
+    'Each part is weighed as it comes off and becomes a piece: to the bench, or hung further. They add up to the animal as the piles of a bench do.',
+  ],
+  ['Held back', 'While a disease test is awaited, nothing of the animal is packed, sold or shared.'],
+];
+
 /** How a tasting is set and judged. */
 export const tastingWorking: [string, string][] = [
   [

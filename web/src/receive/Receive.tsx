@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
-import { refresh, useLots } from '../api/queries';
+import { refresh, useCarcasses, useLots } from '../api/queries';
+import { stateWords } from '../carcass/words';
 import { newId, useDraft } from '../kit/drafts';
 import { Page } from '../kit/Page';
 import { date, useUnits } from '../kit/units';
@@ -40,7 +42,14 @@ export default function Receive() {
     },
   });
   return (
-    <Page title="Receive">
+    <Page
+      title="Receive"
+      aside={
+        <Button component={Link} to="/carcass/new">
+          An animal comes in
+        </Button>
+      }
+    >
       <LotFields
         text={draft}
         onText={(text) => {
@@ -52,8 +61,46 @@ export default function Receive() {
         failure={receive.error}
         onSave={(answers) => receive.mutate(lotBody(draft, units, draft.id, 0, answers))}
       />
+      <Game />
       <Lots />
     </Page>
+  );
+}
+
+/** Whole animals, and what is held back of them. */
+function Game() {
+  const carcasses = useCarcasses();
+  if (!carcasses.data || carcasses.data.length === 0) {
+    return null;
+  }
+  return (
+    <Box component="section" aria-labelledby="game" sx={{ mt: 5, maxWidth: 760 }}>
+      <Typography id="game" variant="h2" sx={{ mb: 1 }}>
+        Game
+      </Typography>
+      {carcasses.data.map((carcass) => (
+        <Box
+          key={carcass.id}
+          component={Link}
+          to={`/carcass/${carcass.id}`}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '4.5rem 1fr auto',
+            gap: 1,
+            py: 1,
+            borderTop: '1px solid',
+            borderColor: 'divider',
+            color: 'text.primary',
+            textDecoration: 'none',
+            '&:hover': { bgcolor: 'background.paper' },
+          }}
+        >
+          <strong>{carcass.tag || carcass.card.tag}</strong>
+          <span>{carcass.label}</span>
+          <span>{carcass.held ?? stateWords[carcass.card.state]}</span>
+        </Box>
+      ))}
+    </Box>
   );
 }
 

@@ -40,6 +40,8 @@ const TastingPage = lazy(() => import('../tasting/TastingPage'));
 const SheetsPage = lazy(() => import('../tasting/SheetsPage'));
 const StockPage = lazy(() => import('../stock/StockPage'));
 const BlendPage = lazy(() => import('../stock/BlendPage'));
+const CarcassPage = lazy(() => import('../carcass/CarcassPage'));
+const NewCarcassPage = lazy(() => import('../carcass/NewCarcassPage'));
 const MakingPage = lazy(() => import('../stock/MakingPage'));
 const RenderPage = lazy(() => import('../stock/RenderPage'));
 const PackPage = lazy(() => import('../stock/PackPage'));
@@ -109,6 +111,8 @@ export function House() {
           <Route path="/tastings/new" element={<NewTastingPage />} />
           <Route path="/tastings/:id" element={<TastingPage />} />
           <Route path="/tastings/:id/sheets" element={<SheetsPage />} />
+          <Route path="/carcass/new" element={<NewCarcassPage />} />
+          <Route path="/carcass/:id" element={<CarcassPage />} />
           <Route path="/stock" element={<StockPage />} />
           <Route path="/stock/blend" element={<BlendPage />} />
           <Route path="/stock/render" element={<RenderPage />} />

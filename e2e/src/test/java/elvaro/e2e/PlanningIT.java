@@ -7,6 +7,7 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import elvaro.server.support.Bodies;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.regex.Pattern;

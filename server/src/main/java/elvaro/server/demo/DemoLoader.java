@@ -54,6 +54,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -84,6 +85,7 @@ class DemoLoader implements ApplicationRunner {
     private final DemoTrials trials;
     private final DemoTastings tastings;
     private final DemoPacks packs;
+    private final DemoGame game;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final TransactionTemplate transaction;
@@ -107,6 +109,7 @@ class DemoLoader implements ApplicationRunner {
             DemoTrials trials,
             DemoTastings tastings,
             DemoPacks packs,
+            DemoGame game,
             WorkshopService workshops,
             CurrentWorkshop current,
             TransactionTemplate transaction,
@@ -128,6 +131,7 @@ class DemoLoader implements ApplicationRunner {
         this.trials = trials;
         this.tastings = tastings;
         this.packs = packs;
+        this.game = game;
         this.workshops = workshops;
         this.current = current;
         this.transaction = transaction;
@@ -182,6 +186,8 @@ class DemoLoader implements ApplicationRunner {
         trials.fill(people);
         tastings.fill(new Random(SEED));
         packs.fill(people, new Random(SEED + 1));
+        Map<String, UUID> byName = chambers.all().stream().collect(Collectors.toMap(Chamber::name, Chamber::id));
+        game.fill(name -> byName.get(name).toString(), new Random(SEED + 2));
         looked(random);
         Scenario.WISHES.forEach(wish -> purchases.put(new PlanForm(
                 Scenario.id(random),

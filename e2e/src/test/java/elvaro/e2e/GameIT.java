@@ -1,0 +1,154 @@
+package elvaro.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import elvaro.server.support.Client;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+/** An animal from its tag to packs, at a desk and on a phone. */
+class GameIT {
+    private static final DateTimeFormatter FIELD = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm");
+
+    private static String ago(int hours) {
+        return LocalDateTime.now(ZoneId.systemDefault()).minusHours(hours).format(FIELD);
+    }
+
+    private static void link(Visitor idris, String name) {
+        idris.page
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name))
+                .first()
+                .click();
+    }
+
+    /** Touches a part in the list, weighs it and cuts it off. */
+    private static void cutOff(Visitor idris, String part, String weight) {
+        idris.page
+                .getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(part))
+                .getByRole(AriaRole.BUTTON)
+                .click();
+        idris.fill("Weight of the " + part.toLowerCase(java.util.Locale.ROOT), weight);
+        idris.press("Cut it off");
+        assertThat(idris.page
+                        .getByRole(AriaRole.LISTITEM)
+                        .filter(new Locator.FilterOptions().setHasText(part))
+                        .getByRole(AriaRole.LINK))
+                .isVisible();
+    }
+
+    private static void pull(Visitor idris, String weight) {
+        link(idris, "Take it down and weigh it");
+        idris.press("Pull");
+        idris.fill("Weight at the pull", weight);
+        idris.press("Pull it");
+        idris.keep(); // it hung for minutes, and no animal loses so much in that time
+        idris.page
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cut it"))
+                .waitFor();
+    }
+
+    @Test
+    void a_deer_goes_from_its_tag_to_packs_and_waits_for_its_test() {
+        House house = House.shop();
+        Client client = house.client();
+        client.must(client.signIn(House.OWNER, House.PASSWORD));
+        String larder = "Larder " + UUID.randomUUID().toString().substring(0, 4);
+        client.chamber(larder, 200_000);
+        try (Visitor idris = Visitor.at(house).signedIn()) {
+            idris.go("Receive");
+            link(idris, "An animal comes in");
+            idris.sees("An animal comes in");
+            assertThat(idris.button("Say when it was killed, its weight, where it goes"))
+                    .isDisabled();
+            idris.field("Game tag").fill("S-140");
+            idris.field("Where, in words").fill("north ride");
+            idris.field("Killed").fill(ago(8));
+            idris.field("Cold to the core (optional)").fill(ago(10));
+            idris.field("Weight").fill("4");
+            idris.choose("Disease test", "awaited");
+            idris.choose("Where it goes", larder);
+            idris.press("Hang it");
+            idris.reads("It was cold after it was killed");
+            idris.field("Cold to the core (optional)").fill(ago(2));
+            idris.press("Hang it");
+            idris.reads("Is it the right animal?");
+            idris.field("Weight").fill("40");
+            idris.press("Hang it");
+            idris.sees("Middling deer, as fallow, S-140");
+            idris.reads("14.1 kg"); // 40 / 1.331 · 0.67 · 0.70
+            idris.reads("do not cut into brain and spine");
+            assertThat(AccessIT.faults(idris.page)).isEmpty();
+            String address = idris.page.url();
+
+            pull(idris, "39.5");
+            idris.page.navigate(address);
+            cutOff(idris, "Left haunch", "6.5");
+            idris.reads("33.000 kg is on the animal yet");
+            idris.press("It is broken down");
+            idris.reads("or say where it went");
+            cutOff(idris, "Neck", "2.9");
+            assertThat(AccessIT.faults(idris.page)).isEmpty();
+            idris.page
+                    .getByRole(AriaRole.LISTITEM)
+                    .filter(new Locator.FilterOptions().setHasText("Left haunch"))
+                    .getByRole(AriaRole.LINK)
+                    .click();
+            idris.sees("Bench");
+            idris.onto("Roasts and ends", "4.5");
+            idris.onto("Bone", "1.6");
+            idris.onto("Discard", "0.4");
+            idris.press("Close the bench");
+            idris.reads("the price at which it breaks even");
+            idris.press("Pack it");
+            idris.choose("What", "Roast");
+            idris.field("Pack 1").fill("2.2");
+            Locator dialog = idris.page.getByRole(AriaRole.DIALOG);
+            dialog.getByText("Pack it").click();
+            idris.reads("is held back: awaiting the disease test.");
+            idris.press("Later");
+            idris.page.navigate(address);
+            idris.press("clear");
+            idris.reads("Disease test: clear");
+            idris.page.goBack();
+            idris.press("Pack it");
+            assertThat(idris.field("Pack 1")).hasValue("2.2");
+            dialog.getByText("Pack it").click();
+            idris.reads("2.200 kg");
+        }
+    }
+
+    @Test
+    void a_duck_is_racked_taken_down_and_cut_on_a_phone() {
+        House house = House.shop();
+        Client client = house.client();
+        client.must(client.signIn(House.OWNER, House.PASSWORD));
+        String rack = "Rack " + UUID.randomUUID().toString().substring(0, 4);
+        client.chamber(rack, 20_000);
+        try (Visitor idris = Visitor.withPhone(house).signedIn()) {
+            idris.visit("/carcass/new");
+            idris.choose("Animal", "Wild duck");
+            idris.field("Game tag").fill("M-20");
+            idris.field("Killed").fill(ago(20));
+            idris.field("Weight").fill("1.1");
+            idris.choose("Where it goes", rack);
+            assertThat(idris.overflow()).isZero();
+            idris.press("Hang it");
+            idris.sees("Wild duck, M-20");
+            idris.reads("cooked to a core of 74.0 °C");
+            String address = idris.page.url();
+            pull(idris, "1.08");
+            idris.page.navigate(address);
+            cutOff(idris, "Left breast", "0.2");
+            cutOff(idris, "Right breast", "0.205");
+            assertThat(idris.overflow()).isZero();
+        }
+    }
+}

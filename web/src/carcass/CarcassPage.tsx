@@ -1,0 +1,307 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MuiLink from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { answer, api, type Answers, type Schema } from '../api/client';
+import { refresh, useCarcass } from '../api/queries';
+import { newId } from '../kit/drafts';
+import { Figure } from '../kit/Figure';
+import { Caution, ProblemNotice, Questions } from '../kit/Notices';
+import { Page, Waiting } from '../kit/Page';
+import { moment, useUnits } from '../kit/units';
+import { CutOff } from './CutOff';
+import { Outline } from './Outline';
+import type { Part } from './outlines';
+import { stateWords, testWords } from './words';
+
+type Carcass = Schema['CarcassView'];
+
+/** How an animal breaks down: touch a part, weigh it, and say where it goes. */
+export default function CarcassPage() {
+  const { id = '' } = useParams();
+  const carcass = useCarcass(id);
+  if (!carcass.data) {
+    return <Waiting failure={carcass.error} />;
+  }
+  return <Animal key={id} carcass={carcass.data} />;
+}
+
+function Animal({ carcass }: { carcass: Carcass }) {
+  const units = useUnits();
+  const [chosen, setChosen] = useState<Part | null>(null);
+  const { animal, card, ahead } = carcass;
+  const part = carcass.parts.find((each) => each.part === chosen && !each.pieceId);
+  const down = card.state === 'PULLED';
+  return (
+    <Page
+      title={`${animal.label}, ${carcass.tag || card.tag}`}
+      aside={
+        <Typography sx={{ color: 'text.secondary' }}>
+          {carcass.place && `${carcass.place}, `}
+          {moment(carcass.killedAt)}
+          {carcass.permit && `, permit ${carcass.permit}`}
+          {carcass.coolingHours != null && `; cold after ${carcass.coolingHours.toFixed(1)} h`}
+        </Typography>
+      }
+    >
+      <Held carcass={carcass} />
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: {
+            xs: 'minmax(0, 1fr)',
+            sm: 'minmax(0, 1fr) minmax(0, 1.1fr)',
+            lg: 'minmax(0, 420px) minmax(0, 1fr) 320px',
+          },
+          gap: { xs: 3, md: 4 },
+          alignItems: 'start',
+        }}
+      >
+        <Outline build={animal.build} parts={carcass.parts} chosen={chosen} onChoose={setChosen} />
+        <Box sx={{ display: 'grid', gap: 2.5 }}>
+          {card.state === 'HANGING' && <StillHangs carcass={carcass} />}
+          {down && part && (
+            <CutOff key={part.part} carcassId={carcass.id} part={part} onOff={() => setChosen(null)} />
+          )}
+          {down && !part && <Typography>Touch the part that comes off next.</Typography>}
+          <Parts carcass={carcass} chosen={chosen} onChoose={setChosen} />
+        </Box>
+        <Box sx={{ display: 'grid', gap: 2.5 }}>
+          <Figure
+            name="Boneless meat ahead"
+            note={
+              `${units.load(ahead.leastGrams)} to ${units.load(ahead.mostGrams)}` +
+              (ahead.idealGrams > ahead.realisticGrams
+                ? `; ${units.load(ahead.idealGrams)} after an ideal shot`
+                : '')
+            }
+            working={ahead.working}
+            big
+          >
+            {units.load(ahead.realisticGrams)}
+          </Figure>
+          <Sheet carcass={carcass} />
+          {animal.cautions.map((caution) => (
+            <Caution key={caution} rule={animal.build === 'FISH' ? 'fish' : 'game'}>
+              {units.sentence(caution)}
+            </Caution>
+          ))}
+          <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+            Gloves for a dead animal. Local law and a licensed practitioner decide.
+          </Typography>
+        </Box>
+      </Box>
+    </Page>
+  );
+}
+
+/** What hangs is taken down and weighed first; on ice, how much of it and when. */
+function StillHangs({ carcass }: { carcass: Carcass }) {
+  const { card, ice, animal } = carcass;
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Typography sx={{ fontSize: '1.2rem' }}>
+        {ice ? 'Lies on ice' : 'Hangs'} in {card.chamberName}, day {card.dayNumber} of {card.targetDays};{' '}
+        {animal.fewestDays} to {animal.mostDays} is usual. {animal.daysBecause}
+        {carcass.skinOn && ' With its skin on it dries slower.'}
+      </Typography>
+      {ice && (
+        <Box sx={{ borderLeft: '6px solid', borderColor: 'primary.main', pl: 2 }}>
+          <Typography sx={{ fontWeight: 640 }}>
+            {ice.laidInKg.toFixed(0)} kg of ice to lay in, {ice.allKg.toFixed(0)} kg in all
+          </Typography>
+          <Typography>
+            {ice.onceKg.toFixed(1)} kg melt as the meat cools, then {ice.perDayKg.toFixed(1)} kg a day. Drain
+            and top up {ice.topUpDays === 1 ? 'every day' : `every ${ice.topUpDays} days`}: under, between and
+            over, and no meat in melt water.
+          </Typography>
+        </Box>
+      )}
+      <Button
+        variant="contained"
+        size="large"
+        component={Link}
+        to={`/pieces/${carcass.id}`}
+        sx={{ justifySelf: 'start', minHeight: 52 }}
+      >
+        Take it down and weigh it
+      </Button>
+    </Box>
+  );
+}
+
+interface PartsProps {
+  carcass: Carcass;
+  chosen: Part | null;
+  onChoose: (part: Part) => void;
+}
+
+function Parts({ carcass, chosen, onChoose }: PartsProps) {
+  const units = useUnits();
+  const down = carcass.card.state === 'PULLED';
+  return (
+    <Box component="ul" aria-label="Parts" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      {carcass.parts.map((part) => (
+        <Box
+          component="li"
+          key={part.part}
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 1.5,
+            borderTop: '1px solid',
+            borderColor: 'divider',
+            minHeight: 48,
+          }}
+        >
+          <Typography sx={{ flex: 1, fontWeight: part.part === chosen ? 640 : 400 }}>{part.label}</Typography>
+          {part.pieceId ? (
+            <>
+              <Typography sx={{ fontWeight: 620 }}>{units.weight(part.grams ?? 0)}</Typography>
+              <MuiLink
+                component={Link}
+                to={part.state === 'HANGING' ? `/pieces/${part.pieceId}` : `/bench/${part.pieceId}`}
+              >
+                {part.tag} {part.state && stateWords[part.state]}
+              </MuiLink>
+            </>
+          ) : down ? (
+            <Button color="inherit" aria-pressed={part.part === chosen} onClick={() => onChoose(part.part)}>
+              some {units.weight(part.expectedGrams)}
+            </Button>
+          ) : (
+            <Typography sx={{ color: 'text.secondary' }}>some {units.weight(part.expectedGrams)}</Typography>
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** Where the weight went, and whether it adds up. */
+function Sheet({ carcass }: { carcass: Carcass }) {
+  const units = useUnits();
+  const { sheet, card } = carcass;
+  const [entryId] = useState(newId);
+  const close = useMutation({
+    mutationFn: (answers: Answers) =>
+      answer(
+        api.PUT('/api/carcasses/{id}/close/{entryId}', {
+          params: { path: { id: carcass.id, entryId } },
+          body: { answers },
+        }),
+      ),
+    onSuccess: refresh,
+  });
+  if (card.state === 'HANGING') {
+    return null;
+  }
+  const thrown = sheet.whole.discard + sheet.cut.discard;
+  return (
+    <Box component="section" aria-labelledby="sheet" sx={{ display: 'grid', gap: 1.5 }}>
+      <Typography id="sheet" variant="h2">
+        Cut sheet
+      </Typography>
+      <Box component="dl" sx={{ m: 0, display: 'grid', gridTemplateColumns: '1fr auto', rowGap: 0.5 }}>
+        {[
+          ['As taken down', sheet.agedGrams],
+          ['Parts off', sheet.partsGrams],
+          ['Skin, bone and discard off the whole', sheet.whole.bone + sheet.whole.fat + sheet.whole.discard],
+          ['Of the parts: boneless', sheet.boneless],
+          ['hanging or to cut', sheet.toCutGrams],
+          ['bone', sheet.cut.bone],
+          ['discard in all', thrown],
+        ].map(([name, grams]) => (
+          <Box key={name} sx={{ display: 'contents' }}>
+            <Typography component="dt">{name}</Typography>
+            <Typography component="dd" sx={{ m: 0, fontWeight: 620, textAlign: 'right' }}>
+              {units.weight(Number(grams))}
+            </Typography>
+          </Box>
+        ))}
+      </Box>
+      {card.state === 'PULLED' && (
+        <>
+          <Typography role="status" sx={{ fontSize: '1.25rem', fontWeight: 640 }}>
+            {sheet.residualGrams >= 0
+              ? `${units.weight(sheet.residualGrams)} is on the animal yet`
+              : `${units.weight(-sheet.residualGrams)} more than there was`}
+          </Typography>
+          <Button component={Link} to={`/bench/${carcass.id}`} color="inherit" variant="outlined">
+            Weigh off skin, bone and discard
+          </Button>
+          <ProblemNotice failure={close.error} />
+          <Questions
+            failure={close.error}
+            busy={close.isPending}
+            keep="Close it so"
+            onAnswer={(answers) => close.mutate(answers)}
+          />
+          <Button
+            variant={sheet.balance === 'CLOSES' ? 'contained' : 'outlined'}
+            size="large"
+            disabled={close.isPending || sheet.partsGrams === 0}
+            onClick={() => close.mutate({})}
+          >
+            It is broken down
+          </Button>
+        </>
+      )}
+    </Box>
+  );
+}
+
+/** A test that is awaited holds everything back until its result stands here. */
+function Held({ carcass }: { carcass: Carcass }) {
+  const result = useMutation({
+    mutationFn: (test: Carcass['test']) =>
+      answer(
+        api.PUT('/api/carcasses/{id}/test', {
+          params: { path: { id: carcass.id } },
+          body: { version: carcass.version, test },
+        }),
+      ),
+    onSuccess: refresh,
+  });
+  if (!carcass.animal.mayBeTested) {
+    return null;
+  }
+  return (
+    <Box
+      sx={{
+        borderLeft: '6px solid',
+        borderColor: carcass.held ? 'error.main' : 'divider',
+        pl: 2,
+        py: 0.5,
+        mb: 2.5,
+        display: 'flex',
+        gap: 1.5,
+        alignItems: 'center',
+        flexWrap: 'wrap',
+      }}
+    >
+      <Typography sx={{ fontWeight: carcass.held ? 640 : 400 }}>
+        Disease test: {testWords[carcass.test]}
+        {carcass.held && '. Nothing of it is packed or shared'}
+      </Typography>
+      {(['AWAITED', 'CLEAR', 'FOUND'] as const)
+        .filter((each) => each !== carcass.test && (carcass.test !== 'NOT_ASKED' || each === 'AWAITED'))
+        .map((each) => (
+          <Button
+            key={each}
+            size="small"
+            variant="outlined"
+            color="inherit"
+            disabled={result.isPending}
+            onClick={() => result.mutate(each)}
+          >
+            {testWords[each]}
+          </Button>
+        ))}
+      <ProblemNotice failure={result.error} />
+    </Box>
+  );
+}

@@ -1,0 +1,161 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import { answer, api, type Answers, type Schema } from '../api/client';
+import { refresh, useChambers } from '../api/queries';
+import { chamberChoices } from '../kit/choices';
+import { newId } from '../kit/drafts';
+import { ProblemNotice, Questions } from '../kit/Notices';
+import { readNumber, useUnits } from '../kit/units';
+import { WeightField } from '../kit/WeightField';
+import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
+import { useScale, useScales } from '../weigh/scale';
+
+interface Props {
+  carcassId: string;
+  part: Schema['PartView'];
+  onOff: () => void;
+}
+
+/** One part: what to see to at its joint, what it weighs, and where it goes. */
+export function CutOff({ carcassId, part, onOff }: Props) {
+  const units = useUnits();
+  const chambers = useChambers();
+  const shown = useScale(useScales().scale?.id);
+  const [pieceId] = useState(newId);
+  const [text, setText] = useState('');
+  const [typing, setTyping] = useState(false);
+  const [further, setFurther] = useState(false);
+  const [chamberId, setChamberId] = useState('');
+  const [days, setDays] = useState('7');
+  const live = shown && !typing ? shown : null;
+  const [asked, setAsked] = useState<number | null>(null);
+  const fromScale = live && isKeepable(live, 0) ? live.grams : null;
+  const grams = live ? fromScale : units.readWeight(text);
+  const cut = useMutation({
+    mutationFn: ({ weight, answers }: { weight: number; answers: Answers }) =>
+      answer(
+        api.PUT('/api/carcasses/{id}/parts/{partId}', {
+          params: { path: { id: carcassId, partId: pieceId } },
+          body: {
+            part: part.part,
+            grams: weight,
+            answers,
+            ...(further && {
+              chamberId,
+              method:
+                chambers.data?.find(({ id }) => id === chamberId)?.kind === 'ICE_CHEST'
+                  ? 'ON_ICE'
+                  : 'OPEN_AIR',
+              days: readNumber(days) ?? 0,
+            }),
+          },
+        }),
+      ),
+    onSuccess: async () => {
+      await refresh();
+      onOff();
+    },
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (grams) {
+      setAsked(grams);
+      cut.mutate({ weight: grams, answers: {} });
+    }
+  };
+  return (
+    <Box component="form" noValidate onSubmit={submit} sx={{ display: 'grid', gap: 2 }}>
+      <Box sx={{ borderLeft: '6px solid', borderColor: 'warning.main', pl: 2 }}>
+        <Typography variant="h2">{part.label}</Typography>
+        <Typography>{part.see}</Typography>
+        <Typography sx={{ color: 'text.secondary' }}>
+          some {units.weight(part.expectedGrams)} is to be expected
+        </Typography>
+      </Box>
+      {live ? (
+        <LiveWeight
+          shown={live}
+          keptLaying={0}
+          tag={part.label.toLowerCase()}
+          ready="Steady: cut it off below"
+          onType={() => setTyping(true)}
+        />
+      ) : (
+        <WeightField
+          label={`Weight of the ${part.label.toLowerCase()}`}
+          text={text}
+          onText={(next) => {
+            setText(next);
+            cut.reset();
+          }}
+          big
+          autoFocus
+        />
+      )}
+      <Box role="radiogroup" aria-label="Where it goes" sx={{ display: 'flex', gap: 1 }}>
+        {[
+          { on: !further, label: 'To the bench', set: false },
+          { on: further, label: 'Hang it further', set: true },
+        ].map((choice) => (
+          <Button
+            key={choice.label}
+            role="radio"
+            aria-checked={choice.on}
+            variant="outlined"
+            color="inherit"
+            onClick={() => setFurther(choice.set)}
+            sx={{
+              minHeight: 48,
+              flex: 1,
+              bgcolor: choice.on ? 'text.primary' : 'background.paper',
+              color: choice.on ? 'background.paper' : 'text.primary',
+              '&:hover': { bgcolor: choice.on ? 'text.primary' : 'background.default' },
+            }}
+          >
+            {choice.label}
+          </Button>
+        ))}
+      </Box>
+      {further && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 110px', gap: 1.5 }}>
+          <TextField
+            select
+            size="small"
+            label="Where"
+            value={chamberId}
+            onChange={(event) => setChamberId(event.target.value)}
+          >
+            {chambers.data ? chamberChoices(chambers.data) : <MenuItem value="" />}
+          </TextField>
+          <TextField
+            size="small"
+            label="Days"
+            value={days}
+            onChange={(event) => setDays(event.target.value)}
+            slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+          />
+        </Box>
+      )}
+      <ProblemNotice failure={cut.error} />
+      <Questions
+        failure={cut.error}
+        busy={cut.isPending}
+        onAnswer={(answers) => asked && cut.mutate({ weight: asked, answers })}
+      />
+      <Button
+        type="submit"
+        variant="contained"
+        size="large"
+        disabled={!grams || cut.isPending || (further && !chamberId)}
+        sx={{ minHeight: 56 }}
+      >
+        Cut it off
+      </Button>
+    </Box>
+  );
+}
