@@ -110,7 +110,7 @@ function Open({ bench }: { bench: Bench }) {
         <Piles bench={bench} using={using} shown={shown} />
       </Box>
       <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
-        <Balance bench={bench} />
+        {!whole && <Balance bench={bench} />}
         <Caution rule="bench">
           Cut-resistant glove on the holding hand. Trim ground with crust is ground meat: cook it through.
         </Caution>

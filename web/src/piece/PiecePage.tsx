@@ -236,7 +236,12 @@ function Actions({ piece, onDo, onTreat, onHang }: ActionsProps) {
       )}
       <Button onClick={() => onDo('NOTE')}>Note</Button>
       {hanging && <Events piece={piece} onDo={onDo} />}
-      {card.state !== 'FRESH' && <Button onClick={onTreat}>Treat …</Button>}
+      {card.state !== 'FRESH' && card.state !== 'PARTED' && <Button onClick={onTreat}>Treat …</Button>}
+      {card.state === 'PARTED' && (
+        <Button variant="contained" component={Link} to={`/carcass/${card.id}`}>
+          See its parts
+        </Button>
+      )}
       {hanging && <Target piece={piece} />}
       {card.state !== 'FRESH' && card.state !== 'WAITING' && (
         <Button component={Link} to={`/pieces/${card.id}/prepare`}>

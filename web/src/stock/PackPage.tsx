@@ -60,7 +60,7 @@ function Told({ story }: { story: Story }) {
           <Figure
             name="To ask"
             note={
-              pack.content === 'TRIM' || pack.content === 'FAT' || pack.content === 'BONE'
+              ['TRIM', 'STEW', 'FAT', 'BONE'].includes(pack.content)
                 ? 'as in your settings'
                 : 'cost and margin'
             }

@@ -49,7 +49,7 @@ export function PackTable({ packs, withPiece = false }: Props) {
             )}
             <td>
               {pack.wrapLabel}, {pack.keepingLabel}
-              {pack.place && `, ${pack.place}`}
+              {pack.place && `, ${pack.place}`}, since {date(pack.packedOn)}
             </td>
             <UseBy pack={pack} />
             <td>{pack.pricePerKg == null ? '' : units.pricePer(pack.pricePerKg)}</td>

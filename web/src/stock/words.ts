@@ -8,6 +8,9 @@ export type Way = Schema['OutForm']['way'];
 export const contents: Record<Content, string> = {
   STEAK: 'Steaks',
   ROAST: 'Roast',
+  CHOP: 'Chops',
+  SHANK: 'Cross-cut shanks',
+  STEW: 'Stew meat',
   TRIM: 'Trim for grinding',
   FAT: 'Fat for rendering',
   BONE: 'Bones',
@@ -32,11 +35,23 @@ export const ways: Record<Way, string> = {
 export type Source = 'steak' | 'usableTrim' | 'fat' | 'bone' | 'made';
 
 /** What comes straight from a piece. */
-export const ofPieces = ['STEAK', 'ROAST', 'TRIM', 'FAT', 'BONE'] as const satisfies readonly Content[];
+export const ofPieces = [
+  'STEAK',
+  'ROAST',
+  'CHOP',
+  'SHANK',
+  'STEW',
+  'TRIM',
+  'FAT',
+  'BONE',
+] as const satisfies readonly Content[];
 
 export const sources: Record<Content, Source> = {
   STEAK: 'steak',
   ROAST: 'steak',
+  CHOP: 'steak',
+  SHANK: 'steak',
+  STEW: 'usableTrim',
   TRIM: 'usableTrim',
   FAT: 'fat',
   BONE: 'bone',

@@ -120,6 +120,7 @@ public class BenchService {
         if (log.isRetry(pieceId, entryId, Kind.CLOSED, 0, null)) {
             return;
         }
+        mustBeWhole(piece);
         int left = figures(pieceId).ledger().residual();
         if (left > 0) {
             log.writeFor(
@@ -140,6 +141,7 @@ public class BenchService {
         if (log.isRetry(pieceId, entryId, Kind.CLOSED, 0, null)) {
             return;
         }
+        mustBeWhole(piece);
         Figures figures = figures(pieceId);
         if (piece.state() == PieceState.PULLED && figures.ledger().piles().total() == 0) {
             throw Refusal.wrong("no-piles", "piles", "Weigh the piles first; none was entered.");
@@ -150,6 +152,12 @@ public class BenchService {
                 settled.stream().map(Answers.Settled::reason).findFirst().orElse("");
         log.turn(piece, entryId, Kind.CLOSED, reason);
         decisions.keep(piece.lot().id(), pieceId, settled);
+    }
+
+    private void mustBeWhole(Piece piece) {
+        if (pieces.isBrokenDown(piece)) {
+            throw Refusal.conflict("broken-down", "Parts of it are off: it is closed on the page of the animal.");
+        }
     }
 
     /** Opens a closed bench again, so that a pile can be corrected; the reason is kept. */

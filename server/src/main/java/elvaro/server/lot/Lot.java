@@ -3,6 +3,7 @@ package elvaro.server.lot;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.server.shared.EditedRow;
+import elvaro.server.shared.Refusal;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.math.BigDecimal;
@@ -64,6 +65,13 @@ public class Lot extends EditedRow {
     /** Holds it back from packing and sharing, for a reason in words; none lets it go. */
     public void hold(@Nullable String because) {
         held = because;
+    }
+
+    /** @throws Refusal if nothing of it may be packed, sold or shared yet */
+    public void mustNotBeHeld() {
+        if (held != null) {
+            throw Refusal.conflict("held", "Lot %d is held back: %s.".formatted(number, held));
+        }
     }
 
     public Optional<String> held() {

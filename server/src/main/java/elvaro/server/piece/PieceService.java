@@ -318,6 +318,12 @@ public class PieceService {
                 .sum();
     }
 
+    /** Whether parts of this whole animal are pieces of their own. */
+    @Transactional(readOnly = true)
+    public boolean isBrokenDown(Piece whole) {
+        return !whole.isPart() && pieces.ofLot(whole.lot().id()).stream().anyMatch(Piece::isPart);
+    }
+
     /** What is treated for days and does not hang yet, as the first screen has pieces. */
     @Transactional(readOnly = true)
     public List<Hanging> waiting(ZoneId zone) {

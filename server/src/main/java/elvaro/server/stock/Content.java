@@ -9,6 +9,9 @@ import org.jspecify.annotations.Nullable;
 public enum Content {
     STEAK("Steaks", Stream.STEAK),
     ROAST("Roast", Stream.STEAK),
+    CHOP("Chops", Stream.STEAK),
+    SHANK("Cross-cut shanks", Stream.STEAK),
+    STEW("Stew meat", Stream.USABLE_TRIM),
     TRIM("Trim for grinding", Stream.USABLE_TRIM),
     FAT("Fat for rendering", Stream.FAT),
     BONE("Bones", Stream.BONE),

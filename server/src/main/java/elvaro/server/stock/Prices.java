@@ -25,8 +25,8 @@ final class Prices {
     @Nullable
     Double cost(Pack pack) {
         return switch (pack.content()) {
-            case STEAK, ROAST -> of(pack).steak().perKilogram().orElse(null);
-            case TRIM -> (double) settings.usableTrimPriceMinorPerKg();
+            case STEAK, ROAST, CHOP, SHANK -> of(pack).steak().perKilogram().orElse(null);
+            case TRIM, STEW -> (double) settings.usableTrimPriceMinorPerKg();
             case FAT -> (double) settings.fatPriceMinorPerKg();
             case BONE -> (double) settings.bonePriceMinorPerKg();
             case GRIND, TALLOW -> cost(lineage.makings().get(pack.makingId().orElseThrow()));
@@ -61,8 +61,8 @@ final class Prices {
     Double price(Pack pack) {
         double margin = settings.targetMarginPercent() / 100.0;
         return switch (pack.content()) {
-            case STEAK, ROAST -> of(pack).steak().priceFor(margin).orElse(null);
-            case TRIM, FAT, BONE -> cost(pack);
+            case STEAK, ROAST, CHOP, SHANK -> of(pack).steak().priceFor(margin).orElse(null);
+            case TRIM, STEW, FAT, BONE -> cost(pack);
             case GRIND, TALLOW -> cost(lineage.makings().get(pack.makingId().orElseThrow())) / (1 - margin);
         };
     }

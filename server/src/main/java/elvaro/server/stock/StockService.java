@@ -3,7 +3,6 @@ package elvaro.server.stock;
 import static elvaro.core.working.Figures.weight;
 
 import elvaro.core.ledger.Piles;
-import elvaro.server.lot.Lot;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.PieceService;
 import elvaro.server.piece.PieceState;
@@ -37,6 +36,7 @@ class StockService {
     private final CurrentWorkshop current;
     private final EntityManager entities;
     private final Clock clock;
+    private final Lineage.Reader lineages;
 
     StockService(
             PackRepository packs,
@@ -44,7 +44,9 @@ class StockService {
             WorkshopService workshops,
             CurrentWorkshop current,
             EntityManager entities,
-            Clock clock) {
+            Clock clock,
+            Lineage.Reader lineages) {
+        this.lineages = lineages;
         this.packs = packs;
         this.pieces = pieces;
         this.workshops = workshops;
@@ -64,7 +66,7 @@ class StockService {
         if (figures.piece().state() != PieceState.CUT) {
             throw Refusal.conflict("wrong-state", "Close the bench first: what is packed must be weighed.");
         }
-        mustNotBeHeld(figures.piece().lot());
+        figures.piece().lot().mustNotBeHeld();
         Piles piles = figures.ledger().piles();
         pack(
                 Origin.piece(pieceId),
@@ -91,12 +93,6 @@ class StockService {
                 content -> content.product()
                         .filter(product -> product == making.product())
                         .map(product -> new Source(making.name().toLowerCase(Locale.ROOT), making.grams())));
-    }
-
-    private static void mustNotBeHeld(Lot lot) {
-        lot.held().ifPresent(because -> {
-            throw Refusal.conflict("held", "Lot %d is held back: %s.".formatted(lot.number(), because));
-        });
     }
 
     /** Where a pack's content lay, and how much of it. */
@@ -156,9 +152,6 @@ class StockService {
         if (isThere(outId, packId)) {
             return;
         }
-        if (way != Way.DISCARD) {
-            pack.pieceId().map(pieces::find).ifPresent(piece -> mustNotBeHeld(piece.lot()));
-        }
         entities.persist(out(pack, outId, way, grams, words));
         entities.flush();
     }
@@ -169,6 +162,12 @@ class StockService {
      * @param pack locked
      */
     PackOut out(Pack pack, UUID outId, Way way, int grams, String words) {
+        if (way != Way.DISCARD) {
+            // What was ground of a held lot is held with it.
+            lineages.of(List.of(pack))
+                    .pieces()
+                    .forEach(piece -> pieces.find(piece).lot().mustNotBeHeld());
+        }
         int left = Story.left(pack, packs.outsOf(List.of(pack.id())));
         if (grams > left) {
             throw Refusal.wrong(

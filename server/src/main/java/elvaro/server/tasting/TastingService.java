@@ -122,7 +122,7 @@ class TastingService {
         mustFit(form);
         form.samples().stream()
                 .flatMap(sample -> java.util.stream.Stream.ofNullable(sample.pieceId()))
-                .forEach(pieces::find);
+                .forEach(piece -> pieces.find(piece).lot().mustNotBeHeld());
         lay(id, form, seeds.nextLong(), true);
     }
 

@@ -28,6 +28,8 @@ import elvaro.server.trial.TrialView.TrialLine;
 import elvaro.server.trial.TrialView.VerdictView;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -241,13 +243,17 @@ class TrialReading {
                 looks.of(piece.id()).stream()
                         .filter(look -> look.stands())
                         .map(look -> new SeenView(
-                                look.id(),
-                                Math.max(0, Duration.between(hungAt, look.at()).toDays()),
-                                look.answer(),
-                                look.seen(),
-                                look.photos()))
+                                look.id(), dayOf(look.at(), piece), look.answer(), look.seen(), look.photos()))
                         .sorted(Comparator.comparing(SeenView::day))
                         .toList());
+    }
+
+    /** By the calendar, as a piece's day is counted everywhere. */
+    private long dayOf(Instant at, Piece piece) {
+        LocalDate day = at.atZone(workshops.mine().zone()).toLocalDate();
+        return piece.hungOn()
+                .map(hung -> Math.max(0, ChronoUnit.DAYS.between(hung, day)))
+                .orElse(0L);
     }
 
     private static @Nullable MeansView means(List<Figures> cut) {

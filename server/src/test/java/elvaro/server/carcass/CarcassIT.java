@@ -112,6 +112,9 @@ class CarcassIT {
         client.must(cutOff(client, id, second, further));
         assertThat(client.get("/api/pieces/" + second).body().at("/card/state").asString())
                 .isEqualTo("HANGING");
+        assertThat(client.put("/api/bench/%s/close/%s".formatted(id, UUID.randomUUID()), Map.of("answers", Map.of()))
+                        .type())
+                .isEqualTo("broken-down");
         assertThat(close(client, id, Map.of()).questions()).containsExactly("residual-large");
         client.must(cutOff(client, id, UUID.randomUUID().toString(), partBody("SADDLE", 13_880)));
         JsonNode done = client.must(close(client, id, Map.of())).body();
@@ -129,6 +132,7 @@ class CarcassIT {
     }
 
     @Test
+    @SuppressWarnings("unchecked") // the bodies of tests are maps
     void nothing_is_packed_or_shared_while_a_test_is_awaited(Someone owner) {
         Client client = owner.client();
         Map<String, Object> body = carcassBody(larder(client), 40_000);
@@ -148,16 +152,38 @@ class CarcassIT {
                 .body()
                 .at("/0/id")
                 .asString();
+        String ground = client.must(client.put(
+                        "/api/makings/%s/packs".formatted(grind(client, pack)),
+                        Map.of("packs", List.of(Bodies.packBody("GRIND", 100)))))
+                .body()
+                .at("/packs/0/id")
+                .asString();
         assertThat(client.put("/api/carcasses/%s/test".formatted(id), Map.of("version", version, "test", "FOUND"))
                         .type())
                 .isEqualTo("changed-meanwhile");
         client.must(
                 client.put("/api/carcasses/%s/test".formatted(id), Map.of("version", version + 1, "test", "FOUND")));
-        String out = "/api/packs/%s/out/".formatted(pack);
-        assertThat(client.put(out + UUID.randomUUID(), Map.of("way", "SALE", "grams", 1_000, "words", ""))
+        for (String each : List.of(pack, ground)) {
+            String out = "/api/packs/%s/out/".formatted(each);
+            assertThat(client.put(out + UUID.randomUUID(), Map.of("way", "SALE", "grams", 50, "words", ""))
+                            .type())
+                    .as("what was ground of it is held as well")
+                    .isEqualTo("held");
+            client.must(client.put(out + UUID.randomUUID(), Map.of("way", "DISCARD", "grams", 50, "words", "")));
+        }
+        assertThat(client.put("/api/makings/" + UUID.randomUUID(), Bodies.makingBody("GRIND", 100, pack, 100))
                         .type())
                 .isEqualTo("held");
-        client.must(client.put(out + UUID.randomUUID(), Map.of("way", "DISCARD", "grams", 1_000, "words", "")));
+        Map<String, Object> table = Bodies.tastingBody("PAIRED", 2, 6);
+        ((List<Map<String, Object>>) table.get("samples")).get(0).put("pieceId", neck);
+        assertThat(client.put("/api/tastings/" + UUID.randomUUID(), table).type())
+                .isEqualTo("held");
+    }
+
+    private static String grind(Client client, String pack) {
+        String id = UUID.randomUUID().toString();
+        client.must(client.put("/api/makings/" + id, Bodies.makingBody("GRIND", 100, pack, 100)));
+        return id;
     }
 
     /** By hand: 0.5 W/K at 20 °C are 2.59 kg a day; 40 kg from 15 °C once 6.29 kg. */
