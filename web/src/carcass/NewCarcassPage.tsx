@@ -5,7 +5,6 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import dayjs from 'dayjs';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
@@ -15,80 +14,11 @@ import { newId, useDraft } from '../kit/drafts';
 import { FormGrid } from '../kit/FormGrid';
 import { Caution, ProblemNotice, Questions } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
-import { readNumber, useUnits, type Units } from '../kit/units';
+import { useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
 import { Pick } from '../stock/Pick';
+import { carcassBody, missingOf, noAnimal, type Animal, type CarcassText } from './draft';
 import { testWords } from './words';
-
-type Animal = Schema['CarcassForm']['animal'];
-
-interface Text {
-  animal: Animal;
-  tag: string;
-  permit: string;
-  killedAt: string;
-  place: string;
-  weight: string;
-  weighed: Schema['CarcassForm']['weighed'];
-  skinOn: boolean;
-  wound: string;
-  cooledAt: string;
-  meat: string;
-  outside: string;
-  test: Schema['CarcassForm']['test'];
-  supplier: string;
-  price: string;
-  iced: boolean;
-  chamberId: string;
-  days: string;
-}
-
-const nothing: Text = {
-  animal: 'FALLOW_DEER',
-  tag: '',
-  permit: '',
-  killedAt: '',
-  place: '',
-  weight: '',
-  weighed: 'FIELD_DRESSED',
-  skinOn: true,
-  wound: '',
-  cooledAt: '',
-  meat: '',
-  outside: '',
-  test: 'NOT_ASKED',
-  supplier: '',
-  price: '',
-  iced: false,
-  chamberId: '',
-  days: '10',
-};
-
-const at = (text: string) => (text === '' ? undefined : dayjs(text).toISOString());
-
-function body(text: Text, units: Units, answers: Answers): Schema['CarcassForm'] {
-  return {
-    animal: text.animal,
-    tag: text.tag,
-    permit: text.permit,
-    killedAt: at(text.killedAt) ?? '',
-    place: text.place,
-    grams: units.readWeight(text.weight) ?? 0,
-    weighed: text.weighed,
-    skinOn: text.skinOn,
-    wound: text.wound,
-    cooledAt: at(text.cooledAt),
-    meatCelsius: text.iced ? (units.readTemperature(text.meat) ?? undefined) : undefined,
-    outsideCelsius: text.iced ? (units.readTemperature(text.outside) ?? undefined) : undefined,
-    test: text.test,
-    supplier: text.supplier,
-    priceMinorPerKg: units.readPrice(text.price) ?? 0,
-    method: text.iced ? 'ON_ICE' : 'OPEN_AIR',
-    chamberId: text.chamberId,
-    days: Math.round(readNumber(text.days) ?? 0),
-    answers,
-  };
-}
 
 /** An animal comes in: its tag, its weight, how fast it cooled, and where it hangs or lies on ice. */
 export default function NewCarcassPage() {
@@ -110,22 +40,24 @@ function Coming({
   const units = useUnits();
   const navigate = useNavigate();
   const [id] = useState(newId);
-  const [text, setText, clear] = useDraft<Text>('carcass', () => nothing);
+  const [text, setText, clear] = useDraft<CarcassText>('carcass', () => noAnimal);
   const animal = animals.find((each) => each.animal === text.animal);
   const take = useMutation({
     mutationFn: (answers: Answers) =>
-      answer(api.PUT('/api/carcasses/{id}', { params: { path: { id } }, body: body(text, units, answers) })),
+      answer(
+        api.PUT('/api/carcasses/{id}', { params: { path: { id } }, body: carcassBody(text, units, answers) }),
+      ),
     onSuccess: async () => {
       clear();
       await refresh();
       await navigate(`/carcass/${id}`);
     },
   });
-  const change = (part: Partial<Text>) => {
+  const change = (part: Partial<CarcassText>) => {
     setText((before) => ({ ...before, ...part }));
     take.reset();
   };
-  const field = (key: keyof Text, label: string, most: number) => (
+  const field = (key: keyof CarcassText, label: string, most: number) => (
     <TextField
       size="small"
       label={label}
@@ -145,11 +77,7 @@ function Coming({
     />
   );
   const there = chambers.filter(({ kind }) => (kind === 'ICE_CHEST') === text.iced);
-  const missing = [
-    !text.killedAt && 'when it was killed',
-    !units.readWeight(text.weight) && 'its weight',
-    !text.chamberId && 'where it goes',
-  ].filter(Boolean);
+  const missing = missingOf(text, units);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (missing.length === 0) {

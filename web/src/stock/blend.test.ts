@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Schema } from '../api/client';
 import { buildUnits } from '../kit/units';
-import { blendBody, boughtMeat, firstBlend, sourceOf } from './blend';
+import { blendBody, boughtMeat, firstBlend, sourceOf, usedOf } from './blend';
 
 const units = buildUnits('KG', false, false, 'EUR');
 const pack = (content: 'TRIM' | 'FAT') =>
@@ -37,4 +37,18 @@ test('bought meat without a name or weight, and what is set aside, is not asked 
   expect(body).toMatchObject({ grams: 2000, leanPercent: 80, mostCrustPercent: 5 });
   expect(blendBody({ ...text, weight: '' }, [], units)).toBeNull();
   expect(blendBody(firstBlend(), [], units)).toBeNull();
+});
+
+test('what goes into the grinder is what was worked out, bought meat at its typed price', () => {
+  const chuck = { ...boughtMeat(), name: ' fresh chuck ', price: '11.80', weight: '5' };
+  const parts = [
+    { packId: 'p', name: 'pack 1, trim of 21A', grams: 100, share: 0.05 },
+    { name: 'fresh chuck', grams: 1900, share: 0.95 },
+    { name: 'unknown', grams: 10, share: 0 },
+  ];
+  expect(usedOf(parts, [chuck], units)).toEqual([
+    { packId: 'p', name: '', grams: 100, priceMinorPerKg: 0 },
+    { packId: undefined, name: 'fresh chuck', grams: 1900, priceMinorPerKg: 1180 },
+    { packId: undefined, name: 'unknown', grams: 10, priceMinorPerKg: 0 },
+  ]);
 });

@@ -34,3 +34,9 @@ test('steaks and roasts come from one pile', () => {
     -520,
   );
 });
+
+test('what was made is packed from what came out of it', () => {
+  const grind = { ...firstPack('2026-01-30', 'GRIND'), weights: [weightOf('1.2')] };
+  expect(leftThere(grind, { made: 2000 }, [{ content: 'GRIND', grams: 500 }], units)).toBe(300);
+  expect(leftThere(grind, { steak: 2000 }, [], units)).toBe(-1200);
+});

@@ -2,6 +2,7 @@ package elvaro.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.AfterEach;
@@ -125,6 +126,37 @@ class WrongInputIT {
         assertThat(maren.button("Close it so")).isDisabled();
         maren.press("Undo");
         maren.doesNotRead("Take back");
+    }
+
+    @Test
+    void at_an_animal() {
+        maren.signedIn();
+        maren.go("Receive");
+        maren.page
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("S-129"))
+                .click();
+        maren.sees("Small deer, as roe, S-129");
+        maren.press("It is broken down");
+        maren.reads("or say where it went");
+        assertThat(maren.button("Close it so")).isDisabled();
+        maren.page
+                .getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("Neck"))
+                .getByRole(AriaRole.BUTTON)
+                .click();
+        maren.reads("Cut out the glands along the windpipe.");
+        maren.field("Weight of the neck").fill("as heavy as a bag");
+        maren.reads("Not a weight.");
+        assertThat(maren.button("Cut it off")).isDisabled();
+        maren.field("Weight of the neck").fill("90");
+        maren.press("Cut it off");
+        maren.reads("is left of the animal; a part of 90.000 kg cannot be.");
+        maren.page
+                .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Hang it further"))
+                .click();
+        assertThat(maren.button("Cut it off")).isDisabled(); // nobody said where
+        maren.visit("/carcass/11111111-1111-4111-8111-111111111111");
+        maren.reads("There is no such carcass here.");
     }
 
     @Test

@@ -36,4 +36,16 @@ class MadeTest {
         assertThat(Made.expected(Product.TALLOW, 1000)).isEqualTo(720);
         assertThat(Made.expected(Product.GRIND, 1000)).isEqualTo(1000);
     }
+
+    /** What the question says is what was weighed, and what is usual is said beside it. */
+    @Test
+    void the_question_names_both_weights_and_the_usual_share() {
+        String sentence =
+                new Made(Product.TALLOW, 1000, 950).question().orElseThrow().sentence();
+        assertThat(sentence).contains("950 g of 1000 g is 95.0 %", "50.0 % to 92.0 % is usual");
+        assertThat(new Made(Product.TALLOW, 1000, 950).question().orElseThrow().needsReason())
+                .isFalse();
+        assertThat(new Made(Product.TALLOW, 1000, 700).share()).isEqualTo(0.7);
+        assertThat(Product.TALLOW.label()).isEqualTo("tallow");
+    }
 }

@@ -86,4 +86,41 @@ class GameTest {
         assertThat(Animal.BOAR.isUsual(60_000)).isTrue();
         assertThat(Animal.DUCK.isUsual(60_000)).isFalse();
     }
+
+    /** Days of ageing; common practice, no source: venison 8 to 14, waterfowl 7 to 10, large sea fish 7 to 15. */
+    @ParameterizedTest(name = "{0}: {1} to {2} days")
+    @CsvSource({"FALLOW_DEER, 8, 14", "RED_DEER, 8, 14", "ELK, 8, 14", "GOOSE, 7, 10", "DUCK, 7, 10", "SEA_FISH, 7, 15"
+    })
+    void each_animal_hangs_for_the_days_of_the_trade(Animal animal, int fewest, int most) {
+        assertThat(animal.fewestDays()).isEqualTo(fewest);
+        assertThat(animal.mostDays()).isEqualTo(most);
+    }
+
+    @Test
+    void a_boars_fat_shortens_its_days_and_says_so() {
+        assertThat(Animal.BOAR.mostDays()).isLessThan(Animal.FALLOW_DEER.fewestDays());
+        assertThat(Animal.BOAR.daysBecause()).contains("rancid");
+        assertThat(Animal.SEA_FISH.daysBecause()).contains("no tenderness");
+    }
+
+    @Test
+    void what_weighs_nothing_is_no_animal() {
+        assertThatThrownBy(() -> CarcassYield.of(Animal.DUCK, 0, Weighed.HANGING))
+                .hasMessageContaining("more than 0 g");
+    }
+
+    /** Left and right are of one size, and the haunches are the heaviest of a hoofed animal. */
+    @Test
+    void an_animal_is_even_on_both_sides() {
+        for (Part part : Part.values()) {
+            if (part.name().startsWith("LEFT_")) {
+                Part other = Part.valueOf(part.name().replace("LEFT_", "RIGHT_"));
+                assertThat(other.share()).isEqualTo(part.share());
+                assertThat(other.see()).isEqualTo(part.see());
+                assertThat(other.boneIn()).isEqualTo(part.boneIn());
+            }
+        }
+        assertThat(Part.of(Animal.ROE_DEER))
+                .allSatisfy(part -> assertThat(part.share()).isLessThanOrEqualTo(Part.LEFT_HAUNCH.share()));
+    }
 }

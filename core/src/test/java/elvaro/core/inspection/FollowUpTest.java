@@ -91,4 +91,20 @@ class FollowUpTest {
                 .containsExactly(new PieceLog.Span(hour1, Optional.of(hour4)));
         assertThat(log(Kind.LEAKED).lastLook().orElseThrow().at()).isEqualTo(hour1);
     }
+
+    /** A day in the cold from the unwrapping on, until somebody smells it again; common practice, no source. */
+    @Test
+    void what_was_unwrapped_rests_a_day_until_it_is_smelled_again() {
+        assertThat(FollowUp.restsUntil(log())).isEmpty();
+        assertThat(FollowUp.restsUntil(log(Kind.RESTED)))
+                .contains(LOOKED.plus(Duration.ofHours(1)).plus(Duration.ofDays(1)));
+        assertThat(FollowUp.restsUntil(log(Kind.RESTED, Kind.TURNED)))
+                .as("turning is no smelling")
+                .isPresent();
+        assertThat(FollowUp.restsUntil(log(Kind.RESTED, Kind.LOOKED))).isEmpty();
+        assertThat(FollowUp.restsUntil(log(Kind.RESTED, Kind.LEAKED))).isEmpty();
+        assertThat(FollowUp.restsUntil(PieceLog.of(4000, List.of(fact(Kind.RESTED, LOOKED)))))
+                .as("unwrapped without a look before")
+                .contains(LOOKED.plus(Duration.ofDays(1)));
+    }
 }

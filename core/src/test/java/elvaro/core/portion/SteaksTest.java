@@ -89,4 +89,25 @@ class SteaksTest {
         assertThat(SteaksCut.of(List.of(new Container(380, 1))).spreadGrams()).isEmpty();
         assertThatThrownBy(() -> new Container(0, 1)).hasMessageContaining("more than 0 g");
     }
+
+    /** Whatever the containers, each gram is a steak's, a roast's or nobody's, and the mean lies among the steaks. */
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void no_gram_of_what_was_cut_is_lost(long seed) {
+        Random random = new Random(seed);
+        List<Container> containers = random.ints(1 + random.nextInt(20), 50, 2000)
+                .mapToObj(grams -> new Container(grams, random.nextInt(5) - 1))
+                .toList();
+        SteaksCut cut = SteaksCut.of(containers);
+        int all = containers.stream().mapToInt(Container::grams).sum();
+        double counted = cut.gramsEach().orElse(0) * cut.count();
+        assertThat(counted + cut.roastGrams() + cut.uncountedGrams()).isCloseTo(all, within(1e-6));
+        assertThat(cut.gramsEach().isPresent()).isEqualTo(cut.count() > 0);
+        List<Integer> singles = containers.stream()
+                .filter(container -> container.steaks() == 1)
+                .map(Container::grams)
+                .toList();
+        assertThat(cut.spreadGrams().isPresent()).isEqualTo(singles.size() > 1);
+        assertThat(cut.spreadGrams().orElse(0)).isNotNegative();
+    }
 }

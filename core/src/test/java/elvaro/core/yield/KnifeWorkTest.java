@@ -87,4 +87,21 @@ class KnifeWorkTest {
                         .orElseThrow())
                 .isCloseTo(0, within(0.001));
     }
+
+    /** A bird grows no crust that is cut away: what is thrown away of it is no knife's work. */
+    @Test
+    void a_bird_says_nothing_of_crust_and_knife() {
+        Carving bird = new Carving(
+                new Hanging(3000, Surface.bare(0.12), true, Method.OPEN_AIR, Coating.NONE, 1),
+                SurfaceClass.WHOLE_BIRD,
+                0.35,
+                0,
+                BenchOrder.SLICE_FIRST,
+                Closeness.USUAL,
+                1,
+                0);
+        Ledger ledger = new Ledger(3000, 0, 2700, new Piles(1500, 200, 0, 900, 100));
+        assertThat(KnifeWork.of(bird, ledger, BY_LAW)).isEmpty();
+        assertThat(KnifeWork.steakOver(bird, ledger)).isPresent();
+    }
 }

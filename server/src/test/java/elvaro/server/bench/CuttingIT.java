@@ -17,6 +17,8 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What happens at the block: smelling, unwrapping, choosing how to cut, counting steaks, learning from it. */
 @ExtendWith(RunningApp.class)
@@ -192,5 +194,70 @@ class CuttingIT {
         assertThat(client.get("/api/bench/" + piece).body().path("knife").isMissingNode())
                 .as("a spoilt piece says nothing of the knife")
                 .isTrue();
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @ValueSource(
+            strings = {
+                "thicknessMm=2&saw=false&endMm=15",
+                "thicknessMm=301&saw=false&endMm=15",
+                "gramsEach=10&saw=false&endMm=15",
+                "thicknessMm=30&saw=false&endMm=-1",
+                "thicknessMm=30&saw=false&endMm=15&lengthMm=5"
+            })
+    void a_steak_that_cannot_be_is_refused_in_a_sentence(String asked, Someone owner) {
+        Client client = owner.client();
+        String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
+        assertThat(client.get("/api/bench/%s/steaks?%s".formatted(piece, "thicknessMm=30&saw=false&endMm=15"))
+                        .type())
+                .as("it still hangs")
+                .isEqualTo("wrong-state");
+        client.must(client.write(piece, entry("PULLED", 3500)));
+        Answer answer = client.get("/api/bench/%s/steaks?%s".formatted(piece, asked));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.body().path("detail").asString()).endsWith(".");
+    }
+
+    /** A lost answer, tried again: the container lies there once, and a touch too many is taken back in the open. */
+    @Test
+    void a_container_sent_twice_lies_there_once_and_a_wrong_touch_is_taken_back(Someone owner) {
+        Client client = owner.client();
+        String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
+        client.must(client.write(piece, entry("PULLED", 3500)));
+        String path = "/api/pieces/%s/log/%s".formatted(piece, UUID.randomUUID());
+        client.must(client.put(path, steaks(900, 3)));
+        client.must(client.put(path, steaks(900, 3)));
+        assertThat(client.put(path, steaks(950, 3)).type()).isEqualTo("id-used");
+        var bench = client.get("/api/bench/" + piece).body();
+        assertThat(bench.at("/piece/ledger/piles/steak").asInt()).isEqualTo(900);
+        assertThat(bench.at("/cut/steaks").asInt()).isEqualTo(3);
+        Map<String, Object> back = entry("TAKEN_BACK", 0);
+        back.put("corrects", path.substring(path.lastIndexOf('/') + 1));
+        client.must(client.write(piece, back));
+        var after = client.get("/api/bench/" + piece).body();
+        assertThat(after.at("/piece/ledger/piles/steak").asInt()).isZero();
+        assertThat(after.at("/cut/steaks").asInt()).isZero();
+        assertThat(after.at("/piece/log")).as("both stay in the log").hasSize(3);
+    }
+
+    /** Unwrapping says nothing until it was weighed, and is taken back like any entry. */
+    @Test
+    void a_slip_at_unwrapping_is_corrected_and_the_pull_counts_again(Someone owner) {
+        Client client = owner.client();
+        String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
+        assertThat(client.write(piece, entry("UNWRAPPED", 3900)).type())
+                .as("what hangs is not unwrapped at the bench")
+                .isEqualTo("wrong-state");
+        client.must(client.write(piece, entry("PULLED", 3640)));
+        assertThat(client.write(piece, entry("UNWRAPPED", 3800)).questions())
+                .as("heavier than with its wrap")
+                .containsExactly("heavier-than-before");
+        String slip = UUID.randomUUID().toString();
+        client.must(client.put("/api/pieces/%s/log/%s".formatted(piece, slip), entry("UNWRAPPED", 3500)));
+        Map<String, Object> right = entry("UNWRAPPED", 3600);
+        right.put("corrects", slip);
+        client.must(client.write(piece, right));
+        assertThat(client.get("/api/bench/" + piece).body().path("wrapGrams").asInt())
+                .isEqualTo(40);
     }
 }

@@ -7,6 +7,7 @@ import static elvaro.server.support.Bodies.pile;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.core.game.Animal;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
@@ -20,6 +21,8 @@ import java.util.concurrent.Executors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import tools.jackson.databind.JsonNode;
 
 /** An animal from its tag to packs. */
@@ -240,5 +243,127 @@ class CarcassIT {
         hands.shutdown();
         assertThat(off).isEqualTo(2);
         assertThat(view(client, id).at("/sheet/residualGrams").asInt()).isEqualTo(2_000);
+    }
+
+    /** A goose: parts of its own build, no test to wait for, and a breast that hangs further on its own. */
+    @Test
+    void a_bird_has_the_parts_and_cautions_of_a_bird(Someone owner) {
+        Client client = owner.client();
+        Map<String, Object> body = carcassBody(larder(client), 3_200);
+        body.put("animal", "GOOSE");
+        body.put("weighed", "HANGING");
+        body.put("days", 8);
+        String id = receive(client, body);
+        JsonNode goose = view(client, id);
+        assertThat(goose.path("parts"))
+                .extracting(part -> part.path("part").asString())
+                .containsExactly("LEFT_BREAST", "RIGHT_BREAST", "LEFT_LEG", "RIGHT_LEG", "FRAME");
+        assertThat(goose.at("/animal/mayBeTested").asBoolean()).isFalse();
+        assertThat(goose.at("/animal/cautions").toString()).contains("74 °C").doesNotContain("Wasting");
+        assertThat(goose.path("ice").isMissingNode()).isTrue();
+        client.must(client.write(id, entry("PULLED", 3_150)));
+        String breast = UUID.randomUUID().toString();
+        client.must(cutOff(client, id, breast, partBody("LEFT_BREAST", 600)));
+        JsonNode card = client.get("/api/pieces/" + breast).body().path("card");
+        assertThat(card.path("cutName").asString()).isEqualTo("Breast of a bird");
+        assertThat(card.path("boneIn").asBoolean()).isFalse();
+        assertThat(client.get("/api/bench/" + breast).body().path("choices"))
+                .as("it dried with the whole: no law of its own says how")
+                .isEmpty();
+        JsonNode look = client.must(client.put(
+                        "/api/pieces/%s/looks/%s".formatted(breast, UUID.randomUUID()),
+                        Bodies.lookBody("spots", List.of("GLAND_OR_BLOODSHOT"))))
+                .body();
+        assertThat(look.at("/0/answer").asString()).isEqualTo("STOP");
+    }
+
+    /** What the parts teach: nothing of how pieces dry, since they hung with the whole. */
+    @Test
+    void parts_cut_at_once_teach_nothing_of_drying(Someone owner) {
+        Client client = owner.client();
+        String larder = larder(client);
+        String id = receive(client, carcassBody(larder, 40_000));
+        client.must(client.write(id, entry("PULLED", 39_000)));
+        String neck = UUID.randomUUID().toString();
+        client.must(cutOff(client, id, neck, partBody("NECK", 2_500)));
+        client.must(client.write(neck, pile("USABLE_TRIM", 1_700)));
+        client.must(client.write(neck, pile("BONE", 800)));
+        bench(client, neck);
+        JsonNode lessons = client.must(client.get("/api/bench-lessons")).body();
+        assertThat(lessons.at("/steak/benches").asInt()).isZero();
+        assertThat(lessons.path("margin")).isEmpty();
+        String hung = client.hang(larder, 4_000).get(0);
+        assertThat(client.get("/api/pieces/" + hung)
+                        .body()
+                        .at("/ahead/restsOnPieces")
+                        .asInt())
+                .isZero();
+        assertThat(client.get("/api/room").body().path("due"))
+                .as("a neck that is cut asks for nothing any more")
+                .noneMatch(due -> due.path("pieceId").asString("").equals(neck));
+    }
+
+    /** Every kind of animal comes in, is taken down and broken down to its last part, and its cut sheet closes. */
+    @ParameterizedTest
+    @EnumSource
+    void every_animal_is_broken_down_to_its_last_part(Animal animal) {
+        Client client = RunningApp.newWorkshop().client();
+        int grams = (animal.leastGrams() + animal.mostGrams()) / 2;
+        Map<String, Object> body = carcassBody(client.chamber("Larder", 1_000_000), grams);
+        body.put("animal", animal.name());
+        body.put("weighed", "HANGING");
+        body.put("days", animal.fewestDays());
+        String id = receive(client, body);
+        client.must(client.write(id, entry("PULLED", grams)));
+        int off = 0;
+        for (JsonNode part : view(client, id).path("parts")) {
+            int weight = part.path("expectedGrams").asInt();
+            client.must(cutOff(
+                    client,
+                    id,
+                    UUID.randomUUID().toString(),
+                    partBody(part.path("part").asString(), weight)));
+            off += weight;
+        }
+        JsonNode done = client.must(close(client, id, Map.of())).body();
+        assertThat(done.at("/sheet/partsGrams").asInt()).isEqualTo(off);
+        assertThat(Math.abs(done.at("/sheet/residualGrams").asInt())).isLessThanOrEqualTo(10);
+        assertThat(done.at("/card/state").asString()).isEqualTo("PARTED");
+        assertThat(cutOff(client, id, UUID.randomUUID().toString(), partBody("NECK", 100))
+                        .status())
+                .isEqualTo(409);
+        assertThat(client.get("/api/carcasses").body()).hasSize(1);
+    }
+
+    @Test
+    void a_part_that_hangs_further_says_where_how_and_for_how_long(Someone owner) {
+        Client client = owner.client();
+        String small = client.chamber("Small locker", 5_000);
+        String id = receive(client, carcassBody(larder(client), 40_000));
+        client.must(client.write(id, entry("PULLED", 39_000)));
+        String haunch = UUID.randomUUID().toString();
+        Map<String, Object> further = partBody("LEFT_HAUNCH", 7_000);
+        further.put("chamberId", UUID.randomUUID().toString());
+        assertThat(cutOff(client, id, haunch, further).type()).isEqualTo("missing");
+        further.putAll(Map.of("method", "OPEN_AIR", "days", 10));
+        assertThat(cutOff(client, id, haunch, further).type())
+                .as("no such chamber")
+                .isEqualTo("missing");
+        further.put("chamberId", small);
+        assertThat(cutOff(client, id, haunch, further).questions()).containsExactly("overload");
+        assertThat(view(client, id).at("/sheet/partsGrams").asInt())
+                .as("nothing is off by any of these")
+                .isZero();
+        further.put("answers", Map.of("overload", "For a day."));
+        client.must(cutOff(client, id, haunch, further));
+        JsonNode card = client.get("/api/pieces/" + haunch).body().path("card");
+        assertThat(card.path("chamberName").asString()).isEqualTo("Small locker");
+        assertThat(card.path("targetDays").asInt()).isEqualTo(10);
+        assertThat(client.get("/api/pieces/" + haunch).body().path("plan").isMissingNode())
+                .as("what it is expected to give is kept, as for any piece")
+                .isFalse();
+        assertThat(close(client, receive(client, carcassBody(larder(client), 40_000)), Map.of())
+                        .type())
+                .isEqualTo("no-parts");
     }
 }

@@ -180,4 +180,73 @@ class MakingIT {
                 .extracting(each -> each.path("number").asInt())
                 .containsExactly(2, 1);
     }
+
+    /** Fat into the pot, tallow out of it: 0.72 is to be expected, 0.5 to 0.92 is usual. */
+    @Test
+    void fat_is_rendered_and_packed_as_tallow(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Room " + UUID.randomUUID().toString().substring(0, 4), 100_000);
+        String piece = client.hang(chamber, 4_000).get(0);
+        client.must(client.write(piece, Bodies.entry("PULLED", 3_800)));
+        client.must(client.write(piece, Bodies.pile("STEAK", 2_800)));
+        client.must(client.write(piece, Bodies.pile("FAT", 1_000)));
+        client.must(
+                client.put("/api/bench/%s/close/%s".formatted(piece, UUID.randomUUID()), Map.of("answers", Map.of())));
+        String fat = packed(client, piece, "FAT", 1_000);
+        assertThat(client.get("/api/stock/tallow?grams=1000")
+                        .body()
+                        .path("grams")
+                        .asInt())
+                .isEqualTo(720);
+        String id = UUID.randomUUID().toString();
+        assertThat(make(client, id, Bodies.makingBody("TALLOW", 950, fat, 1_000))
+                        .questions())
+                .containsExactly("yield");
+        JsonNode tallow = client.must(make(client, id, Bodies.makingBody("TALLOW", 700, fat, 1_000)))
+                .body();
+        assertThat(tallow.path("name").asString()).isEqualTo("Tallow 1");
+        assertThat(tallow.path("share").asDouble()).isCloseTo(0.7, within(1e-9));
+        assertThat(pack(client, fat).at("/outs/0/wayLabel").asString()).isEqualTo("rendered");
+        assertThat(client.put(
+                                "/api/makings/%s/packs".formatted(id),
+                                Map.of("packs", List.of(Bodies.packBody("GRIND", 100))))
+                        .type())
+                .as("tallow is no grind")
+                .isEqualTo("not-from-this");
+        client.must(client.put(
+                "/api/makings/%s/packs".formatted(id), Map.of("packs", List.of(Bodies.packBody("TALLOW", 700)))));
+    }
+
+    @Test
+    void what_cannot_be_made_is_refused_in_a_sentence_and_nothing_is_taken(Someone owner) {
+        Client client = owner.client();
+        String trim = packed(client, client.cut(), "TRIM", 400);
+        String id = UUID.randomUUID().toString();
+        Map<String, Object> twice = Bodies.makingBody("GRIND", 200, trim, 0);
+        twice.put("sources", List.of(used(trim, 100), used(trim, 100)));
+        assertThat(make(client, id, twice).type()).isEqualTo("twice");
+        Map<String, Object> nameless = Bodies.makingBody("GRIND", 200, trim, 0);
+        nameless.put("sources", List.of(used(trim, 100), bought(" ", 100, 1000)));
+        assertThat(make(client, id, nameless).type()).isEqualTo("no-name");
+        Map<String, Object> foreign = Bodies.makingBody("GRIND", 200, trim, 0);
+        foreign.put("sources", List.of(bought("fresh chuck", 200, 1000)));
+        assertThat(make(client, id, foreign).type()).isEqualTo("no-pack");
+        Map<String, Object> unknown =
+                Bodies.makingBody("GRIND", 200, UUID.randomUUID().toString(), 200);
+        assertThat(make(client, id, unknown).status()).isEqualTo(404);
+        Map<String, Object> nothing = Bodies.makingBody("GRIND", 200, trim, 0);
+        nothing.put("sources", List.of());
+        assertThat(make(client, id, nothing).status()).isEqualTo(422);
+        assertThat(client.get("/api/makings/" + id).status()).isEqualTo(404);
+        assertThat(pack(client, trim).at("/pack/leftGrams").asInt()).isEqualTo(400);
+        client.must(make(client, id, Bodies.makingBody("GRIND", 400, trim, 400)));
+        client.must(client.put(
+                "/api/makings/%s/packs".formatted(id), Map.of("packs", List.of(Bodies.packBody("GRIND", 390)))));
+        assertThat(client.put("/api/makings/%s/undo".formatted(id), Map.of()).type())
+                .as("packs were made of it")
+                .isEqualTo("packed");
+        assertThat(client.put("/api/makings/%s/weight".formatted(id), Map.of("version", 0, "grams", 300, "words", ""))
+                        .type())
+                .isEqualTo("packed-more");
+    }
 }

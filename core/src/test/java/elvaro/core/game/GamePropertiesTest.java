@@ -1,0 +1,118 @@
+package elvaro.core.game;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elvaro.core.game.CarcassYield.Weighed;
+import elvaro.core.ledger.Balance;
+import elvaro.core.ledger.Balance.State;
+import elvaro.core.ledger.Ledger;
+import elvaro.core.ledger.Piles;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.LongStream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What must hold of any animal. */
+class GamePropertiesTest {
+    private static final int DIVISION = 5;
+
+    static LongStream seeds() {
+        return LongStream.range(1, 101);
+    }
+
+    private static Animal animal(Random random) {
+        return Animal.values()[random.nextInt(Animal.values().length)];
+    }
+
+    private static int weight(Animal animal, Random random) {
+        return animal.leastGrams() + random.nextInt(animal.mostGrams() - animal.leastGrams());
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void a_heavier_animal_gives_more_and_none_gives_more_than_it_weighs(long seed) {
+        Random random = new Random(seed);
+        Animal animal = animal(random);
+        int grams = weight(animal, random);
+        Weighed weighed = Weighed.values()[random.nextInt(2)];
+        CarcassYield yield = CarcassYield.of(animal, grams, weighed);
+        assertThat(yield.realisticGrams()).isPositive().isLessThanOrEqualTo(yield.idealGrams());
+        assertThat(yield.idealGrams()).isLessThan(yield.carcassGrams());
+        assertThat(yield.carcassGrams()).isLessThanOrEqualTo(grams);
+        assertThat(yield.leastGrams()).isLessThan(yield.realisticGrams());
+        assertThat(yield.mostGrams()).isGreaterThan(yield.realisticGrams());
+        assertThat(CarcassYield.of(animal, grams + 1000, weighed).realisticGrams())
+                .isGreaterThan(yield.realisticGrams());
+        assertThat(CarcassYield.of(animal, grams, Weighed.HANGING).realisticGrams())
+                .as("skin and head are no meat")
+                .isGreaterThanOrEqualTo(
+                        CarcassYield.of(animal, grams, Weighed.FIELD_DRESSED).realisticGrams());
+        assertThat(yield.working().filled()).contains(Math.round(yield.realisticGrams()) + " g");
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void warmer_meat_and_warmer_air_melt_more_ice_and_what_is_laid_in_lasts_until_it_is_topped_up(long seed) {
+        Random random = new Random(seed);
+        int grams = 500 + random.nextInt(60_000);
+        double meat = random.nextDouble() * 30;
+        double air = random.nextDouble() * 30;
+        Ice ice = Ice.of(grams, meat, air);
+        assertThat(Ice.of(grams, meat + 1, air).onceKg()).isGreaterThan(ice.onceKg());
+        assertThat(Ice.of(grams, meat, air + 1).perDayKg()).isGreaterThan(ice.perDayKg());
+        assertThat(Ice.of(grams + 1000, meat, air).onceKg()).isGreaterThanOrEqualTo(ice.onceKg());
+        assertThat(ice.forDays(10) - ice.forDays(9)).isCloseTo(ice.perDayKg(), within(1e-9));
+        int days = ice.topUpDays(grams);
+        assertThat(days).isBetween(1, 3);
+        if (days > 1) {
+            assertThat(ice.perDayKg() * days)
+                    .as("half of it is left when it is topped up")
+                    .isLessThanOrEqualTo(ice.laidIn(grams) / 2);
+        }
+    }
+
+    /**
+     * An animal is broken down to its last part, each part's weight as a scale shows it, and what falls off goes onto the
+     * animal's own piles: the cut sheet closes. A part that is left out does not go unseen.
+     */
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void a_cut_sheet_closes_when_every_part_is_on_it_and_asks_when_one_is_not(long seed) {
+        Random random = new Random(seed);
+        Animal animal = animal(random);
+        int aged = weight(animal, random);
+        List<Part> parts = Part.of(animal);
+        int[] cuts = random.ints(parts.size(), 0, aged).sorted().toArray();
+        List<Integer> weights = new ArrayList<>();
+        for (int index = 1; index < cuts.length; index++) {
+            weights.add(onScale(cuts[index] - cuts[index - 1]));
+        }
+        int fellOff = aged - weights.stream().mapToInt(Integer::intValue).sum();
+        Piles whole = new Piles(0, 0, 0, 0, onScale(Math.max(0, fellOff)));
+        int weighings = weights.size() + 2;
+        assertThat(balance(aged, weights, whole, weighings).state()).isEqualTo(State.CLOSES);
+
+        int heaviest = weights.stream().mapToInt(Integer::intValue).max().orElseThrow();
+        List<Integer> forgotten = new ArrayList<>(weights);
+        forgotten.remove(Integer.valueOf(heaviest));
+        Balance open = balance(aged, forgotten, whole, weighings);
+        assertThat(open.residual()).isCloseTo(heaviest, within(DIVISION * weighings));
+        if (heaviest > 0.03 * aged + DIVISION * weighings) {
+            assertThat(open.state()).isEqualTo(State.REFUSES);
+            assertThat(open.question().orElseThrow().needsReason()).isTrue();
+        }
+    }
+
+    private static int onScale(int grams) {
+        return Math.round(grams / (float) DIVISION) * DIVISION;
+    }
+
+    private static Balance balance(int aged, List<Integer> parts, Piles whole, int weighings) {
+        int together = parts.stream().mapToInt(Integer::intValue).sum();
+        Piles all = whole.plus(new Piles(together, 0, 0, 0, 0));
+        return Balance.of(new Ledger(aged + 1000, 0, aged, all), DIVISION, weighings);
+    }
+}

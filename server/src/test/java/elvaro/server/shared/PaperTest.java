@@ -1,0 +1,63 @@
+package elvaro.server.shared;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import elvaro.server.support.PaperRead;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A sheet as poppler reads it back. */
+class PaperTest {
+    @TempDir
+    Path folder;
+
+    private String read(Paper paper) throws Exception {
+        Path pdf = Files.write(folder.resolve("sheet.pdf"), paper.pdf());
+        return PaperRead.run("pdftotext", "-layout", pdf.toString(), "-");
+    }
+
+    @Test
+    void what_is_written_stands_on_the_sheet_in_its_order() throws Exception {
+        String words = read(new Paper("Bench, 25A", "Strip loin")
+                .heading("Piles")
+                .sentence("Every gram is on a pile.")
+                .table(List.of("", "found"), List.of(List.of("steaks", "2.5 kg"), List.of("bone", ""))));
+        assertThat(words.indexOf("Bench, 25A")).isNotNegative();
+        assertThat(words.indexOf("Strip loin")).isGreaterThan(words.indexOf("Bench, 25A"));
+        assertThat(words.indexOf("Piles")).isGreaterThan(words.indexOf("Strip loin"));
+        assertThat(words.indexOf("Every gram")).isGreaterThan(words.indexOf("Piles"));
+        assertThat(words).containsPattern("steaks\\s+2\\.5 kg");
+    }
+
+    @Test
+    void letters_of_all_of_europe_are_there() throws Exception {
+        String letters = "Łódź, šunka, Ærø, Ωμέγα, мясо, ñandú, ß, €";
+        assertThat(read(new Paper(letters, ""))).contains(letters);
+    }
+
+    @Test
+    void what_is_longer_than_a_sheet_goes_on_on_the_next_with_its_head() throws Exception {
+        List<List<String>> rows = IntStream.range(0, 80)
+                .mapToObj(row -> List.of("piece " + row, "4.000 kg"))
+                .toList();
+        Path pdf = Files.write(
+                folder.resolve("long.pdf"),
+                new Paper("Many", "").table(List.of("piece", "green"), rows).pdf());
+        assertThat(PaperRead.run("pdfinfo", pdf.toString())).containsPattern("Pages:\\s+[3-9]");
+        String words = PaperRead.run("pdftotext", "-layout", pdf.toString(), "-");
+        assertThat(words).contains("piece 0", "piece 79");
+        assertThat(words.split("green", -1)).as("the head on every sheet").hasSizeGreaterThan(3);
+    }
+
+    @Test
+    void nothing_to_say_takes_no_room_and_a_crooked_table_is_refused() throws Exception {
+        assertThat(read(new Paper("Title", " ").sentence("")).strip()).isEqualTo("Title");
+        assertThatThrownBy(() -> new Paper("Title", "").table(List.of("a", "b"), List.of(List.of("one"))))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+}
