@@ -4,6 +4,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState, type ReactNode } from 'react';
 import type { Schema } from '../api/client';
 import { useLooks } from '../api/queries';
@@ -172,8 +173,9 @@ function StepDialog({
   onClose: () => void;
   children: ReactNode;
 }) {
+  const phone = useMediaQuery('(max-width:600px)');
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="step">
+    <Dialog open onClose={onClose} fullWidth maxWidth="md" fullScreen={phone} aria-labelledby="step">
       <DialogTitle id="step" sx={{ display: 'flex', alignItems: 'center', typography: 'h2' }}>
         <span style={{ flex: 1 }}>{title}</span>
         <Button color="inherit" onClick={onClose}>

@@ -99,12 +99,13 @@ function Way({ choice, most, on, busy, onChoose }: WayProps) {
       onClick={onChoose}
       sx={{
         display: 'grid',
+        gridTemplateColumns: 'minmax(0, 1fr)',
         justifyItems: 'start',
         justifyContent: 'stretch',
         alignContent: 'start',
         gap: 0.5,
         minHeight: 96,
-        p: 1.25,
+        p: { xs: 0.75, sm: 1.25 },
         textAlign: 'left',
         border: '2px solid',
         borderColor: on ? 'primary.main' : 'divider',
@@ -112,7 +113,10 @@ function Way({ choice, most, on, busy, onChoose }: WayProps) {
         '&.Mui-focusVisible': { outline: '3px solid', outlineColor: 'primary.main' },
       }}
     >
-      <Typography component="span" sx={{ fontSize: 22, fontWeight: 680, whiteSpace: 'nowrap' }}>
+      <Typography
+        component="span"
+        sx={{ fontSize: { xs: 15, sm: 22 }, fontWeight: 680, whiteSpace: 'nowrap' }}
+      >
         {units.weight(steakGrams)}
       </Typography>
       <Box
