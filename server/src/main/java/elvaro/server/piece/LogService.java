@@ -210,7 +210,7 @@ public class LogService {
         piece.logGrows();
     }
 
-    private static LogEntry correctable(Piece piece, List<LogEntry> all, EntryForm form) {
+    private LogEntry correctable(Piece piece, List<LogEntry> all, EntryForm form) {
         LogEntry target = all.stream()
                 .filter(entry -> entry.id().equals(form.corrects()))
                 .findFirst()
@@ -225,6 +225,13 @@ public class LogService {
             throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
         }
         boolean undoesThePull = form.kind() == Kind.TAKEN_BACK && target.kind() == Kind.PULLED;
+        if (undoesThePull && piece.isPart() && piece.hungOn().isEmpty()) {
+            throw Refusal.conflict("came-off", "It came off an animal and never hung by itself; it cannot go back.");
+        }
+        if (undoesThePull
+                && pieces.ofLot(piece.lot().id()).stream().anyMatch(each -> each.isPart() && !piece.isPart())) {
+            throw Refusal.conflict("parts-off", "Parts are off it already; it cannot hang whole again.");
+        }
         if (undoesThePull && PieceLog.of(piece.greenGrams(), facts(all)).piles().total() > 0) {
             throw Refusal.conflict("piles-there", "Piles were weighed already. Take them back before the pull.");
         }

@@ -127,9 +127,4 @@ public class PartingService {
     private Instant now() {
         return clock.instant().truncatedTo(ChronoUnit.MICROS);
     }
-
-    /** What parts weighed as they came off, by piece. */
-    public List<Piece> of(List<UUID> ids) {
-        return ids.isEmpty() ? List.of() : pieces.findAll(ids);
-    }
 }

@@ -134,9 +134,9 @@ class MakingService {
         workshops.lock();
         Making making = standing(id);
         making.mustStillBe(version);
-        int packed = packs.ofMakings(List.of(id)).stream().mapToInt(Pack::grams).sum();
-        int division = workshops.mine().divisionGrams();
         List<Pack> made = packs.ofMakings(List.of(id));
+        int packed = made.stream().mapToInt(Pack::grams).sum();
+        int division = workshops.mine().divisionGrams();
         if (packed > grams + division * made.size()) {
             throw Refusal.wrong("packed-more", "grams", "%s of it is packed already.".formatted(weight(packed)));
         }

@@ -115,6 +115,7 @@ class CarcassIT {
         client.must(cutOff(client, id, second, further));
         assertThat(client.get("/api/pieces/" + second).body().at("/card/state").asString())
                 .isEqualTo("HANGING");
+        assertThat(takeBackThePull(client, id)).as("parts are off it").isEqualTo("parts-off");
         assertThat(client.put("/api/bench/%s/close/%s".formatted(id, UUID.randomUUID()), Map.of("answers", Map.of()))
                         .type())
                 .isEqualTo("broken-down");
@@ -365,5 +366,34 @@ class CarcassIT {
         assertThat(close(client, receive(client, carcassBody(larder(client), 40_000)), Map.of())
                         .type())
                 .isEqualTo("no-parts");
+    }
+
+    private static String takeBackThePull(Client client, String piece) {
+        Map<String, Object> back = entry("TAKEN_BACK", 0);
+        back.put(
+                "corrects",
+                client.get("/api/pieces/" + piece)
+                        .body()
+                        .path("log")
+                        .valueStream()
+                        .filter(each -> each.path("kind").asString().equals("PULLED"))
+                        .findFirst()
+                        .orElseThrow()
+                        .path("id")
+                        .asString());
+        return client.write(piece, back).type();
+    }
+
+    @Test
+    void a_part_never_hangs_again_by_taking_its_entry_back(Someone owner) {
+        Client client = owner.client();
+        String id = receive(client, carcassBody(larder(client), 40_000));
+        client.must(client.write(id, entry("PULLED", 39_000)));
+        String neck = UUID.randomUUID().toString();
+        client.must(cutOff(client, id, neck, partBody("NECK", 2_500)));
+        assertThat(takeBackThePull(client, neck)).isEqualTo("came-off");
+        assertThat(client.get("/api/pieces/" + neck).body().at("/card/state").asString())
+                .isEqualTo("PULLED");
+        assertThat(client.get("/api/room").status()).as("the Room still stands").isEqualTo(200);
     }
 }
