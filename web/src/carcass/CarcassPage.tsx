@@ -6,15 +6,19 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
-import { refresh, useCarcass } from '../api/queries';
+import { refresh, useCarcass, usePiece } from '../api/queries';
 import { newId } from '../kit/drafts';
 import { Figure } from '../kit/Figure';
 import { Caution, ProblemNotice, Questions } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { moment, useUnits } from '../kit/units';
+import { CoolingLog } from './CoolingLog';
 import { CutOff } from './CutOff';
+import { HideOff } from './HideOff';
+import { OnIce } from './OnIce';
 import { Outline } from './Outline';
 import type { Part } from './outlines';
+import { SchoolChoice } from './SchoolChoice';
 import { stateWords, testWords } from './words';
 
 type Carcass = Schema['CarcassView'];
@@ -43,7 +47,6 @@ function Animal({ carcass }: { carcass: Carcass }) {
           {carcass.place && `${carcass.place}, `}
           {moment(carcass.killedAt)}
           {carcass.permit && `, permit ${carcass.permit}`}
-          {carcass.coolingHours != null && `; cold after ${carcass.coolingHours.toFixed(1)} h`}
         </Typography>
       }
     >
@@ -64,9 +67,16 @@ function Animal({ carcass }: { carcass: Carcass }) {
         <Box sx={{ display: 'grid', gap: 2.5 }}>
           {card.state === 'HANGING' && <StillHangs carcass={carcass} />}
           {down && part && (
-            <CutOff key={part.part} carcassId={carcass.id} part={part} onOff={() => setChosen(null)} />
+            <CutOff
+              key={part.part}
+              carcassId={carcass.id}
+              part={part}
+              later={carcass.school.trim === 'LATER'}
+              onOff={() => setChosen(null)}
+            />
           )}
           {down && !part && <Typography>Touch the part that comes off next.</Typography>}
+          <SchoolChoice carcass={carcass} />
           <Parts carcass={carcass} chosen={chosen} onChoose={setChosen} />
         </Box>
         <Box sx={{ display: 'grid', gap: 2.5 }}>
@@ -84,6 +94,7 @@ function Animal({ carcass }: { carcass: Carcass }) {
             {units.load(ahead.realisticGrams)}
           </Figure>
           <Sheet carcass={carcass} />
+          <CoolingLog carcass={carcass} />
           {animal.cautions.map((caution) => (
             <Caution key={caution} rule={animal.build === 'FISH' ? 'fish' : 'game'}>
               {units.sentence(caution)}
@@ -100,24 +111,32 @@ function Animal({ carcass }: { carcass: Carcass }) {
 
 /** What hangs is taken down and weighed first; on ice, how much of it and when. */
 function StillHangs({ carcass }: { carcass: Carcass }) {
-  const { card, ice, animal } = carcass;
+  const units = useUnits();
+  const { card, animal } = carcass;
+  const piece = usePiece(carcass.id);
+  const iced = card.method === 'ON_ICE';
+  const now = piece.data?.ahead?.now;
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Typography sx={{ fontSize: '1.2rem' }}>
-        {ice ? 'Lies on ice' : 'Hangs'} in {card.chamberName}, day {card.dayNumber} of {card.targetDays};{' '}
+        {iced ? 'Lies on ice' : 'Hangs'} in {card.chamberName}, day {card.dayNumber} of {card.targetDays};{' '}
         {animal.fewestDays} to {animal.mostDays} is usual. {animal.daysBecause}
-        {carcass.skinOn && ' With its skin on it dries slower.'}
+        {carcass.hideOn && ' In its hide it dries slower.'}
       </Typography>
-      {ice && (
-        <Box sx={{ borderLeft: '6px solid', borderColor: 'primary.main', pl: 2 }}>
-          <Typography sx={{ fontWeight: 640 }}>
-            {ice.laidInKg.toFixed(0)} kg of ice to lay in, {ice.allKg.toFixed(0)} kg in all
-          </Typography>
-          <Typography>
-            {ice.onceKg.toFixed(1)} kg melt as the meat cools, then {ice.perDayKg.toFixed(1)} kg a day. Drain
-            and top up {ice.topUpDays === 1 ? 'every day' : `every ${ice.topUpDays} days`}: under, between and
-            over, and no meat in melt water.
-          </Typography>
+      {now && (card.dayNumber ?? 0) > 0 && (
+        <Typography>
+          By the air it had, that is {now.equivalentDays.toFixed(1)} days at {units.temperature(0)}.
+        </Typography>
+      )}
+      {piece.data && <OnIce key={piece.data.version} piece={piece.data} />}
+      {carcass.hideOn && <HideOff pieceId={carcass.id} />}
+      {(card.dayNumber ?? 0) <= 1 && (
+        <Box component="ol" aria-label="Making it ready" sx={{ m: 0, pl: 2.5 }}>
+          {carcass.readying.map((step) => (
+            <Typography component="li" key={step}>
+              {step}
+            </Typography>
+          ))}
         </Box>
       )}
       <Button
@@ -167,13 +186,18 @@ function Parts({ carcass, chosen, onChoose }: PartsProps) {
               >
                 {part.tag} {part.state && stateWords[part.state]}
               </MuiLink>
+              {carcass.animal.build === 'BIRD' && part.state === 'PULLED' && (
+                <MuiLink component={Link} to={`/pieces/${part.pieceId}?treat=MARINADE`}>
+                  marinate
+                </MuiLink>
+              )}
             </>
           ) : down ? (
             <Button color="inherit" aria-pressed={part.part === chosen} onClick={() => onChoose(part.part)}>
-              some {units.weight(part.expectedGrams)}
+              some {units.load(part.expectedGrams)}
             </Button>
           ) : (
-            <Typography sx={{ color: 'text.secondary' }}>some {units.weight(part.expectedGrams)}</Typography>
+            <Typography sx={{ color: 'text.secondary' }}>some {units.load(part.expectedGrams)}</Typography>
           )}
         </Box>
       ))}
@@ -223,6 +247,11 @@ function Sheet({ carcass }: { carcass: Carcass }) {
           </Box>
         ))}
       </Box>
+      {sheet.perKgMinor != null && (
+        <Figure name="Cost of the boneless meat so far" note="the animal's price, less what is yet to cut">
+          {units.pricePer(sheet.perKgMinor)}
+        </Figure>
+      )}
       {card.state === 'PULLED' && (
         <>
           <Typography role="status" sx={{ fontSize: '1.25rem', fontWeight: 640 }}>

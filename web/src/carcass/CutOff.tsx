@@ -15,23 +15,37 @@ import { WeightField } from '../kit/WeightField';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
 import { useScale, useScales } from '../weigh/scale';
 
+type Goes = 'BENCH' | 'WHOLE' | 'FURTHER';
+
+const ways: [Goes, string][] = [
+  ['BENCH', 'To the bench'],
+  ['WHOLE', 'Whole, to pack'],
+  ['FURTHER', 'Hang or ice it further'],
+];
+
 interface Props {
   carcassId: string;
   part: Schema['PartView'];
+  /** Whether this house trims when it thaws. */
+  later: boolean;
   onOff: () => void;
 }
 
 /** One part: what to see to at its joint, what it weighs, and where it goes. */
-export function CutOff({ carcassId, part, onOff }: Props) {
+export function CutOff({ carcassId, part, later, onOff }: Props) {
   const units = useUnits();
   const chambers = useChambers();
   const shown = useScale(useScales().scale?.id);
   const [pieceId] = useState(newId);
   const [text, setText] = useState('');
   const [typing, setTyping] = useState(false);
-  const [further, setFurther] = useState(false);
+  const [goes, setGoes] = useState<Goes>(later ? 'WHOLE' : 'BENCH');
   const [chamberId, setChamberId] = useState('');
   const [days, setDays] = useState('7');
+  const [meat, setMeat] = useState('');
+  const [outside, setOutside] = useState('');
+  const further = goes === 'FURTHER';
+  const iced = further && chambers.data?.find(({ id }) => id === chamberId)?.kind === 'ICE_CHEST';
   const live = shown && !typing ? shown : null;
   const [asked, setAsked] = useState<number | null>(null);
   const fromScale = live && isKeepable(live, 0) ? live.grams : null;
@@ -45,13 +59,11 @@ export function CutOff({ carcassId, part, onOff }: Props) {
             part: part.part,
             grams: weight,
             answers,
-            ...(further && {
-              chamberId,
-              method:
-                chambers.data?.find(({ id }) => id === chamberId)?.kind === 'ICE_CHEST'
-                  ? 'ON_ICE'
-                  : 'OPEN_AIR',
-              days: readNumber(days) ?? 0,
+            asItIs: goes === 'WHOLE',
+            ...(further && { chamberId, method: iced ? 'ON_ICE' : 'OPEN_AIR', days: readNumber(days) ?? 0 }),
+            ...(iced && {
+              meatCelsius: units.readTemperature(meat) ?? undefined,
+              outsideCelsius: units.readTemperature(outside) ?? undefined,
             }),
           },
         }),
@@ -98,28 +110,29 @@ export function CutOff({ carcassId, part, onOff }: Props) {
         />
       )}
       <Box role="radiogroup" aria-label="Where it goes" sx={{ display: 'flex', gap: 1 }}>
-        {[
-          { on: !further, label: 'To the bench', set: false },
-          { on: further, label: 'Hang it further', set: true },
-        ].map((choice) => (
-          <Button
-            key={choice.label}
-            role="radio"
-            aria-checked={choice.on}
-            variant="outlined"
-            color="inherit"
-            onClick={() => setFurther(choice.set)}
-            sx={{
-              minHeight: 48,
-              flex: 1,
-              bgcolor: choice.on ? 'text.primary' : 'background.paper',
-              color: choice.on ? 'background.paper' : 'text.primary',
-              '&:hover': { bgcolor: choice.on ? 'text.primary' : 'background.default' },
-            }}
-          >
-            {choice.label}
-          </Button>
-        ))}
+        {ways.map(([way, label]) => {
+          const on = goes === way;
+          return (
+            <Button
+              key={way}
+              role="radio"
+              aria-checked={on}
+              variant="outlined"
+              color="inherit"
+              onClick={() => setGoes(way)}
+              sx={{
+                minHeight: 48,
+                flex: 1,
+                lineHeight: 1.2,
+                bgcolor: on ? 'text.primary' : 'background.paper',
+                color: on ? 'background.paper' : 'text.primary',
+                '&:hover': { bgcolor: on ? 'text.primary' : 'background.default' },
+              }}
+            >
+              {label}
+            </Button>
+          );
+        })}
       </Box>
       {further && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 110px', gap: 1.5 }}>
@@ -139,6 +152,20 @@ export function CutOff({ carcassId, part, onOff }: Props) {
             onChange={(event) => setDays(event.target.value)}
             slotProps={{ htmlInput: { inputMode: 'numeric' } }}
           />
+          {iced &&
+            [
+              { label: 'Air round the chest', value: outside, set: setOutside },
+              { label: 'Meat', value: meat, set: setMeat },
+            ].map((field) => (
+              <TextField
+                key={field.label}
+                size="small"
+                label={`${field.label}, ${units.temperatureUnit}`}
+                value={field.value}
+                onChange={(event) => field.set(event.target.value)}
+                slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+              />
+            ))}
         </Box>
       )}
       <ProblemNotice failure={cut.error} />

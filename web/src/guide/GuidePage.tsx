@@ -1,12 +1,15 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { useEffect, type ReactNode } from 'react';
+import TextField from '@mui/material/TextField';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Link as RouterLink, useLocation } from 'react-router';
+import type { Schema } from '../api/client';
 import { useInspectionRules, useMethods } from '../api/queries';
 import { Page } from '../kit/Page';
 import { answers } from '../look/words';
 import { forecastWorking, workedExample } from './example';
+import { speaksOf } from './search';
 import {
   benchWorking,
   devices,
@@ -17,10 +20,39 @@ import {
   trialWorking,
 } from './rules';
 
+const SURFACES = 'Methods, and what the surface wants';
+const EXAMPLE = 'From buying to expected yield, by hand and by Elvaro';
+
+const workings: { title: string; terms: [string, string][] }[] = [
+  { title: 'How the numbers are worked out', terms: ledgerWorking },
+  { title: 'How the forecast comes about', terms: forecastWorking },
+  { title: 'How a trial is drawn and judged', terms: trialWorking },
+  { title: 'Bench, packs and grind', terms: benchWorking },
+  { title: 'Game', terms: gameWorking },
+  { title: 'How a tasting is set and judged', terms: tastingWorking },
+  { title: 'How probes and scales speak', terms: devices },
+];
+
+const surfaces = (methods: Schema['MethodView'][]) =>
+  methods.map(({ label, surface }): [string, string] => [label, surface]);
+
+const treatments: (typeof workings)[number] = {
+  title: 'Treatments',
+  terms: [['Each kind', 'What can be put on a piece, how much of it, its steps, and what it must not meet.']],
+};
+
 /** Why, and is it dangerous. */
 export default function GuidePage() {
   const methods = useMethods();
   const { hash } = useLocation();
+  const [asked, setAsked] = useState('');
+  const cautions = rules.filter((rule) => speaksOf(asked, rule.title, ...rule.says, rule.source));
+  const parts = [...workings, { title: SURFACES, terms: surfaces(methods.data ?? []) }, treatments]
+    .map((part) => ({
+      ...part,
+      terms: part.terms.filter((term) => speaksOf(asked, part.title, ...term)),
+    }))
+    .filter((part) => part.terms.length > 0);
   useEffect(() => {
     document.getElementById(hash.slice(1))?.scrollIntoView();
   }, [hash, methods.data]);
@@ -30,6 +62,18 @@ export default function GuidePage() {
         Local law and a licensed practitioner decide what may be eaten and sold. A shop needs its own written
         food-safety plan. Elvaro measures, works out and asks; it clears nothing for eating.
       </Typography>
+      <TextField
+        label="Find in the guide"
+        type="search"
+        value={asked}
+        onChange={(event) => setAsked(event.target.value)}
+        sx={{ mb: 4, width: '100%', maxWidth: 420 }}
+      />
+      {cautions.length + parts.length === 0 && (
+        <Typography role="status">
+          Nothing here speaks of that. Try fewer words, or their beginning.
+        </Typography>
+      )}
       <Box
         sx={{
           display: 'grid',
@@ -38,8 +82,8 @@ export default function GuidePage() {
           rowGap: 5,
         }}
       >
-        <Part title="Cautions">
-          {rules.map((rule) => (
+        <Part title="Cautions" empty={cautions.length === 0}>
+          {cautions.map((rule) => (
             <Box
               key={rule.id}
               id={rule.id}
@@ -63,50 +107,25 @@ export default function GuidePage() {
           ))}
         </Part>
         <Box sx={{ display: 'grid', gap: 5, alignContent: 'start' }}>
-          <Part title="How the numbers are worked out">
-            <Terms terms={ledgerWorking} />
-          </Part>
-          <Part title="How the forecast comes about">
-            <Terms terms={forecastWorking} />
-          </Part>
-          <Part title="How a trial is drawn and judged">
-            <Terms terms={trialWorking} />
-          </Part>
-          <Part title="Bench, packs and grind">
-            <Terms terms={benchWorking} />
-          </Part>
-          <Part title="Game">
-            <Terms terms={gameWorking} />
-          </Part>
-          <Part title="How a tasting is set and judged">
-            <Terms terms={tastingWorking} />
-          </Part>
-          <Part title="How probes and scales speak">
-            <Terms terms={devices} />
-          </Part>
-          <Part title="Methods, and what the surface wants">
-            {methods.data?.map((method) => (
-              <Typography key={method.method} sx={{ py: 0.5 }}>
-                <strong>{method.label}.</strong> {method.surface}
-              </Typography>
-            ))}
-          </Part>
-          <Part title="Treatments">
-            <Typography>
-              What can be put on a piece, how much of it, its steps, and what it must not meet:{' '}
-              <Link component={RouterLink} to="/treatments" sx={{ color: 'secondary.main' }}>
-                work out a dose
-              </Link>
-              .
-            </Typography>
-          </Part>
+          {parts.map((part) => (
+            <Part key={part.title} title={part.title}>
+              <Terms terms={part.terms} />
+              {part.title === treatments.title && (
+                <Link component={RouterLink} to="/treatments" sx={{ color: 'secondary.main' }}>
+                  work out a dose
+                </Link>
+              )}
+            </Part>
+          ))}
         </Box>
       </Box>
-      <Box sx={{ mt: 5 }} id="example">
-        <Part title="From buying to expected yield, by hand and by Elvaro">
-          <Example />
-        </Part>
-      </Box>
+      {speaksOf(asked, EXAMPLE, 'worked example') && (
+        <Box sx={{ mt: 5 }} id="example">
+          <Part title={EXAMPLE}>
+            <Example />
+          </Part>
+        </Box>
+      )}
     </Page>
   );
 }
@@ -159,7 +178,7 @@ function Example() {
             textAlign: 'left',
             verticalAlign: 'top',
             py: 0.75,
-            pr: 3,
+            pr: { xs: 1.5, sm: 3 },
             borderTop: '1px solid',
             borderColor: 'divider',
             fontWeight: 400,
@@ -177,10 +196,10 @@ function Example() {
           {workedExample.map(({ step, byHand, elvaro }) => (
             <tr key={step}>
               <th scope="row">{step}</th>
-              <Box component="td" sx={{ whiteSpace: 'nowrap', fontWeight: '620 !important' }}>
+              <Box component="td" sx={{ whiteSpace: { sm: 'nowrap' }, fontWeight: '620 !important' }}>
                 {byHand}
               </Box>
-              <Box component="td" sx={{ whiteSpace: 'nowrap', fontWeight: '620 !important' }}>
+              <Box component="td" sx={{ whiteSpace: { sm: 'nowrap' }, fontWeight: '620 !important' }}>
                 {elvaro}
               </Box>
             </tr>
@@ -196,9 +215,9 @@ function Example() {
   );
 }
 
-function Part({ title, children }: { title: string; children: ReactNode }) {
+function Part({ title, empty, children }: { title: string; empty?: boolean; children: ReactNode }) {
   return (
-    <Box component="section" aria-label={title}>
+    <Box component="section" aria-label={title} sx={{ minWidth: 0, display: empty ? 'none' : undefined }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
         {title}
       </Typography>

@@ -166,11 +166,23 @@ export const gameWorking: [string, string][] = [
   ],
   [
     'Ice',
-    'Each day 0.5 W/K through the walls over 334 kJ/kg; once the heat of the meat, 3.5 kJ/kg K. Laid in: the weight of the meat and what its heat melts. Drained and topped up before half of it is gone.',
+    'Each day 0.5 W/K through the walls over 334 kJ/kg; once the heat of the meat, 3.5 kJ/kg K. Laid in: the weight of the meat and what its heat melts. Drained and topped up before half of it is gone; its tasks follow when the weather is said anew.',
+  ],
+  [
+    'Cold to the core',
+    'Large game at 7 °C, small game and fish at 4 °C (Regulation (EC) 853/2004, from memory). Between two readings, and on from them, the difference to the air falls by the same share in the same time. More than a day is too long: an estimate.',
+  ],
+  [
+    'Its hide',
+    'Left on, it slows the drying by 600 Pa d m²/kg, an estimate. Taken off while it hangs it is weighed, and is no water lost.',
+  ],
+  [
+    'Saw or seams',
+    'Sawn, saddle, ribs and shanks keep their bone, 28 % of them, and lose 1 % as dust; of a muscle frozen whole 12 % comes off later: estimates. The spine is not sawn before a disease test is clear.',
   ],
   [
     'Parts',
-    'Each part is weighed as it comes off and becomes a piece: to the bench, or hung further. They add up to the animal as the piles of a bench do.',
+    'Each part is weighed as it comes off and becomes a piece: to the bench, or hung further. They add up to the animal as the piles of a bench do. Boneless meat costs the animal’s price, less what is yet to cut.',
   ],
   ['Held back', 'While a disease test is awaited, nothing of the animal is packed, sold or shared.'],
 ];

@@ -4,11 +4,13 @@ import { coatingWords } from './words';
 
 /** The coats a piece may hang under, to stand in a select. */
 export const coatingChoices = () =>
-  (Object.keys(coatingWords) as Schema['PieceView']['coating'][]).map((coating) => (
-    <MenuItem key={coating} value={coating}>
-      {coatingWords[coating]}
-    </MenuItem>
-  ));
+  (Object.keys(coatingWords) as Schema['PieceView']['coating'][])
+    .filter((coating) => coating !== 'HIDE') // it comes with the animal
+    .map((coating) => (
+      <MenuItem key={coating} value={coating}>
+        {coatingWords[coating]}
+      </MenuItem>
+    ));
 
 /** The ways of ageing, to stand in a select. */
 export const methodChoices = (methods: Schema['MethodView'][]) =>

@@ -70,7 +70,7 @@ export function dueWords(due: Schema['DueView']): string {
     case 'LOOK':
       return due.days === 0 ? 'look and smell' : `looking ${late} late`;
     case 'CHANGE_ICE':
-      return due.days === 0 ? 'drain, fresh ice' : `ice ${late} late`;
+      return `${due.words ?? 'drain, fresh ice'}${due.days === 0 ? '' : `, ${late} late`}`;
   }
 }
 
@@ -88,6 +88,7 @@ export const coatingWords: Record<Schema['PieceView']['coating'], string> = {
   CLOTH: 'soaked cloth',
   SYRUP: 'sugar or syrup',
   SALT_RUB: 'salt rub',
+  HIDE: 'its hide',
 };
 
 export const kindWords: Record<Schema['EntryView']['kind'], string> = {

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import type { PieceView } from '../api/client';
 import { usePiece } from '../api/queries';
 import { Figure } from '../kit/Figure';
@@ -21,6 +21,8 @@ import { LabelButton } from '../stock/LabelButton';
 import { Target } from './Target';
 import { AtTheTarget, DriftNotice, ExpectedAndFound, Reach } from './Ahead';
 import { ForecastCurve } from './ForecastCurve';
+import { HideOff } from '../carcass/HideOff';
+import { OnIce } from '../carcass/OnIce';
 import { Given } from '../treatment/Given';
 import { GiveDialog } from '../treatment/GiveDialog';
 
@@ -37,7 +39,8 @@ export default function PiecePage() {
 function PieceSheet({ piece }: { piece: PieceView }) {
   const { card } = piece;
   const [doing, setDoing] = useState<EntryKind | null>(null);
-  const [treating, setTreating] = useState(false);
+  const [asked] = useSearchParams();
+  const [treating, setTreating] = useState(asked.has('treat'));
   const [hanging, setHanging] = useState(false);
   const place =
     card.state === 'HANGING'
@@ -81,6 +84,7 @@ function PieceSheet({ piece }: { piece: PieceView }) {
             <DriftNotice advice={piece.ahead.driftAdvice} />
           )}
           <Facts piece={piece} />
+          <OnIce key={piece.version} piece={piece} />
           <Actions
             piece={piece}
             onDo={setDoing}
@@ -113,7 +117,7 @@ function PieceSheet({ piece }: { piece: PieceView }) {
           <Workings workings={piece.workings} />
         </Box>
       </Box>
-      {treating && <GiveDialog piece={piece} onClose={() => setTreating(false)} />}
+      {treating && <GiveDialog piece={piece} kind={asked.get('treat')} onClose={() => setTreating(false)} />}
       {hanging && <HangDialog piece={piece} onClose={() => setHanging(false)} />}
       {doing && <EntryDialog pieceId={card.id} kind={doing} onClose={() => setDoing(null)} />}
     </Page>
@@ -236,6 +240,7 @@ function Actions({ piece, onDo, onTreat, onHang }: ActionsProps) {
       )}
       <Button onClick={() => onDo('NOTE')}>Note</Button>
       {hanging && <Events piece={piece} onDo={onDo} />}
+      {hanging && piece.coating === 'HIDE' && <HideOff pieceId={card.id} />}
       {card.state !== 'FRESH' && card.state !== 'PARTED' && <Button onClick={onTreat}>Treat …</Button>}
       {card.state === 'PARTED' && (
         <Button variant="contained" component={Link} to={`/carcass/${card.id}`}>

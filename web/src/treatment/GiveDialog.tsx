@@ -22,15 +22,17 @@ import { doseBody, giveBody, GiveFields, type Give } from './GiveFields';
 
 interface Props {
   piece: PieceView;
+  /** Which kind stands first. */
+  kind?: string | null;
   onClose: () => void;
 }
 
 /** Gives a treatment to a piece: what, how much of it, what it costs; its steps become tasks. */
-export function GiveDialog({ piece, onClose }: Props) {
+export function GiveDialog({ piece, kind, onClose }: Props) {
   const phone = useMediaQuery('(max-width:600px)');
   const kinds = useTreatments();
   const recipes = useRecipes();
-  const first = kinds.data?.[0];
+  const first = kinds.data?.find((each) => each.kind === kind) ?? kinds.data?.[0];
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" fullScreen={phone} aria-labelledby="give-title">
       <DialogTitle id="give-title" sx={{ display: 'flex', alignItems: 'center', typography: 'h2' }}>

@@ -40,7 +40,8 @@ class GameIT {
         assertThat(idris.page
                         .getByRole(AriaRole.LISTITEM)
                         .filter(new Locator.FilterOptions().setHasText(part))
-                        .getByRole(AriaRole.LINK))
+                        .getByRole(AriaRole.LINK)
+                        .first())
                 .isVisible();
     }
 
@@ -153,8 +154,57 @@ class GameIT {
             pull(idris, client);
             idris.page.navigate(address);
             cutOff(idris, "Left breast", "0.2");
-            cutOff(idris, "Right breast", "0.205");
+            idris.page
+                    .getByRole(AriaRole.LISTITEM)
+                    .filter(new Locator.FilterOptions().setHasText("Right breast"))
+                    .getByRole(AriaRole.BUTTON)
+                    .click();
+            idris.fill("Weight of the right breast", "two hundred");
+            idris.reads("Not a weight.");
+            assertThat(idris.button("Cut it off")).isDisabled();
+            idris.fill("Weight of the right breast", "2");
+            idris.press("Cut it off");
+            idris.reads("is left of the animal");
             assertThat(idris.overflow()).isZero();
+
+            link(idris, "marinate");
+            idris.reads("Fruit juice for a day");
+            idris.field("How many days in the juice").fill("2");
+            idris.field("What exactly").fill("sloe juice");
+            idris.press("Treat it");
+            idris.reads("Marinade after ageing, sloe juice");
+            idris.reads("Trim it, lay it in the juice, covered and cold.");
+            assertThat(idris.overflow()).isZero();
+        }
+    }
+
+    /** The haunch was laid in two days ago, in a chest nobody has said the weather of. */
+    @Test
+    void an_iced_quarter_is_drained_and_topped_up_as_the_weather_asks() {
+        House house = House.shop();
+        Client client = house.client();
+        client.must(client.signIn(House.OWNER, House.PASSWORD));
+        String chest = client.chamber("Chest " + UUID.randomUUID().toString().substring(0, 4), 20_000);
+        String piece = client.onIceAgo(2, chest, 9, 2_000);
+        try (Visitor idris = Visitor.withPhone(house).signedIn()) {
+            idris.visit("/pieces/" + piece);
+            assertThat(idris.button("Work out the ice")).isDisabled();
+            idris.field("Air round the chest, °C").fill("warm");
+            idris.reads("Not a temperature.");
+            idris.field("Air round the chest, °C").fill("60");
+            idris.field("Meat as it was laid in, °C").fill("10");
+            idris.press("Work out the ice");
+            idris.reads("The temperature is out of range.");
+            idris.field("Air round the chest, °C").fill("30");
+            idris.press("Work out the ice");
+            idris.reads("every day and top up some 3.9 kg"); // 0.5 W/K · 30 K · 86 400 s / 334 kJ/kg
+            assertThat(idris.overflow()).isZero();
+            String tag = client.get("/api/pieces/" + piece).body().at("/card/tag").asString();
+            idris.visit("/");
+            idris.reads("drain, add 4 kg of ice");
+            idris.press("Iced " + tag);
+            assertThat(idris.button("Iced " + tag)).hasCount(0);
+            idris.doesNotRead("drain, add 4 kg of ice");
         }
     }
 }

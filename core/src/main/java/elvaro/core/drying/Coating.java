@@ -9,7 +9,8 @@ public enum Coating {
     PASTE("a paste or rub", Estimates.BARE_ACTIVITY, Estimates.PASTE_RESISTANCE),
     CLOTH("a soaked cloth", Estimates.BARE_ACTIVITY, Estimates.CLOTH_RESISTANCE),
     SYRUP("sugar or syrup", Estimates.SUGAR_ACTIVITY, Estimates.SYRUP_RESISTANCE),
-    SALT_RUB("a salt rub", Estimates.SALT_RUB_ACTIVITY, 0);
+    SALT_RUB("a salt rub", Estimates.SALT_RUB_ACTIVITY, 0),
+    HIDE("its hide", Estimates.BARE_ACTIVITY, Estimates.HIDE_RESISTANCE);
 
     private final String label;
     private final double surfaceActivity;

@@ -30,6 +30,9 @@ public final class Estimates {
     public static final double MEMBRANE_CONTACT = 0.85;
 
     public static final double FAT_SEAL_RESISTANCE = 1000;
+    /** The hide left on hoofed game: less tight than a seal of fat, as the opened belly is bare (EST). */
+    public static final double HIDE_RESISTANCE = 600;
+
     public static final double PASTE_RESISTANCE = 150;
     public static final double CLOTH_RESISTANCE = 80;
     public static final double SYRUP_RESISTANCE = 50;

@@ -1,5 +1,6 @@
 package elvaro.core.game;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 
@@ -148,9 +149,51 @@ public enum Animal {
         };
     }
 
+    /**
+     * What is done before it hangs or is laid on ice, in order. Common practice, no source.
+     *
+     * @param iced whether it lies on ice
+     */
+    public List<String> readying(boolean iced) {
+        List<String> steps = new ArrayList<>(
+                switch (build) {
+                    case HOOFED ->
+                        List.of(
+                                "Draw it, prop the belly open, and wipe it dry: no water inside.",
+                                "Cut out bloodshot meat, glands and what the gut touched; change knives after.",
+                                "Measure the core in the thick of the haunch until it is cold.");
+                    case BIRD ->
+                        List.of(
+                                "Draw it at once, wipe it out dry, and feel for shot.",
+                                "Pluck it or leave the feathers on; a torn skin is skinned instead.");
+                    case FISH ->
+                        List.of(
+                                "Bleed and gut it, take head and gills off, scrape out the blood along the backbone.",
+                                "Take a strip of scales off along the back and the belly: there it dries and is cut later.");
+                });
+        steps.add(iced ? "Ice under, between and over; the drain open, no meat in melt water." : racked());
+        return List.copyOf(steps);
+    }
+
+    private String racked() {
+        return switch (build) {
+            case HOOFED -> "Hang it by the hocks, spread, with air on every side.";
+            case BIRD -> "Rack it breast up, a finger of air between two; cloth under it takes up what drips.";
+            case FISH -> "Hang it whole by the tail, belly propped open, and let it drain for a day.";
+        };
+    }
+
     /** In the order of the list above, the gravest first. */
     public List<Hazard> hazards() {
         return hazards.stream().sorted().toList();
+    }
+
+    /**
+     * At which its core counts as cold, °C: 7 for large game, 4 for small (Regulation (EC) 853/2004, annex III, section IV,
+     * from memory); 4 for fish, as the cautions of the trade have it.
+     */
+    public double coldCelsius() {
+        return build == Build.HOOFED ? 7 : 4;
     }
 
     /** Whether it is held back from sharing until a test is known, where somebody says one is awaited. */

@@ -43,6 +43,11 @@ public record Ice(double onceKg, double perDayKg) {
         return Math.max(onceKg, LAID_IN_PER_MEAT * meatGrams / 1000) + onceKg;
     }
 
+    /** What is poured on each time, for what melted since, kg. */
+    public double topUpKg(int meatGrams) {
+        return perDayKg * topUpDays(meatGrams);
+    }
+
     /** Every how many days it is topped up and drained; once a day at the most, and at least once in three. */
     public int topUpDays(int meatGrams) {
         double spare = laidIn(meatGrams) * TOP_UP_AT;

@@ -20,7 +20,7 @@ public enum Part {
             "saddle",
             0.15,
             true,
-            "Lift the loins off the spine, or saw across only where the law and a clear test allow it."),
+            "Lift the loins off the spine, from the hip to the ribs; the spine stays whole."),
     TENDERLOINS(Build.HOOFED, "Tenderloins", "loin", 0.015, false, "They lie under the saddle; take them out first."),
     LEFT_HAUNCH(Build.HOOFED, "Left haunch", "haunch", 0.165, true, Words.HAUNCH),
     RIGHT_HAUNCH(Build.HOOFED, "Right haunch", "haunch", 0.165, true, Words.HAUNCH),
@@ -95,9 +95,40 @@ public enum Part {
         return boneIn;
     }
 
-    /** What to see to at this joint. */
+    /** What to see to at this joint, taken along the seams. */
     public String see() {
         return see;
+    }
+
+    /** The same, by a school. */
+    public String see(School.Knife knife) {
+        if (knife == School.Knife.SEAMS || !isSawn()) {
+            return see;
+        }
+        return switch (this) {
+            case SADDLE ->
+                "Saw across between the vertebrae, only where the law and a clear test allow it; wipe off the dust.";
+            case FORE_SHANKS, HIND_SHANKS -> "Off through the joint, then sawn across in slices; wipe off the dust.";
+            default -> see + " Saw through the ribs, a chop to each; wipe off the dust.";
+        };
+    }
+
+    /** Whether a saw leaves its bone in the packs. */
+    boolean isSawn() {
+        return switch (this) {
+            case SADDLE, LEFT_RIBS, RIGHT_RIBS, FORE_SHANKS, HIND_SHANKS -> true;
+            default -> false;
+        };
+    }
+
+    /** Whether its bone is in it: a saddle lifted along the seams has none. */
+    public boolean boneIn(School.Knife knife) {
+        return boneIn && !(this == SADDLE && knife == School.Knife.SEAMS);
+    }
+
+    /** What it is of a carcass of so many grams; the bone of a saddle that was lifted off stays with the spine. */
+    public double grams(double carcassGrams, School.Knife knife) {
+        return share * carcassGrams * (boneIn && !boneIn(knife) ? 1 - School.BONE : 1);
     }
 
     private static final class Words {

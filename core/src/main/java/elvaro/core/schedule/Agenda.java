@@ -1,7 +1,5 @@
 package elvaro.core.schedule;
 
-import elvaro.core.drying.Coating;
-import elvaro.core.drying.Method;
 import elvaro.core.schedule.Due.Work;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -44,22 +42,16 @@ public record Agenda(List<Item> tasks) {
     public record Item(Work work, LocalDate plannedOn, LocalDate on, boolean done) {}
 
     /**
-     * @param method how the piece is aged
-     * @param coating what is on it
+     * @param care how the piece is aged and looked after
      * @param hungOn day 0
      * @param targetDays its target, 1 or more
      * @param decisions in the order they were made; the last one about a task counts
      * @param lastDone the day each kind of work was last done, as the log has it
      */
     public static Agenda of(
-            Method method,
-            Coating coating,
-            LocalDate hungOn,
-            int targetDays,
-            List<Decision> decisions,
-            Map<Work, LocalDate> lastDone) {
+            Care care, LocalDate hungOn, int targetDays, List<Decision> decisions, Map<Work, LocalDate> lastDone) {
         List<Item> items = new ArrayList<>();
-        for (Task task : Task.of(method, coating, hungOn, targetDays)) {
+        for (Task task : Task.of(care, hungOn, targetDays)) {
             Decision decided = lastAbout(task, decisions);
             LocalDate on = decided == null ? task.on() : decided.movedTo().orElse(task.on());
             boolean settled = decided != null && decided.verdict() != Verdict.MOVED;

@@ -149,7 +149,9 @@ public record Design(Factor factor, List<Arm> arms) {
     private Optional<Flaw> animals() {
         String mend = factor.isOfTheAnimal()
                 ? "That cannot be helped here: take three or more animals for each arm."
-                : "Split one lot into all the arms.";
+                : factor == Factor.HANG_OR_ICE
+                        ? "Take the two halves of one animal, or three or more animals for each arm."
+                        : "Split one lot into all the arms.";
         return when(
                 differs(Facts::lot),
                 Kind.OTHER_ANIMALS,

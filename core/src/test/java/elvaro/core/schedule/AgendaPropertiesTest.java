@@ -32,7 +32,7 @@ class AgendaPropertiesTest {
             int target = 1 + random.nextInt(90);
             Method method = Method.values()[random.nextInt(Method.values().length)];
             List<Decision> decisions = new ArrayList<>();
-            for (Task task : Task.of(method, Coating.NONE, HUNG, target)) {
+            for (Task task : Task.of(new Care(method, Coating.NONE), HUNG, target)) {
                 if (task.work() != Work.PULL && random.nextInt(3) == 0) {
                     Verdict verdict = Verdict.values()[random.nextInt(3)];
                     Optional<LocalDate> to = verdict == Verdict.MOVED
@@ -44,7 +44,10 @@ class AgendaPropertiesTest {
             Map<Work, LocalDate> weighed =
                     random.nextBoolean() ? Map.of(Work.WEIGH, HUNG.plusDays(random.nextInt(target + 1))) : Map.of();
             return new Any(
-                    Agenda.of(method, Coating.NONE, HUNG, target, decisions, weighed), decisions, target, random);
+                    Agenda.of(new Care(method, Coating.NONE), HUNG, target, decisions, weighed),
+                    decisions,
+                    target,
+                    random);
         }
     }
 

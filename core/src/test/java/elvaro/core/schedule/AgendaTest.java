@@ -21,7 +21,7 @@ class AgendaTest {
 
     private static Agenda agenda(Integer weighedOn, Decision... decisions) {
         Map<Work, LocalDate> last = weighedOn == null ? Map.of() : Map.of(Work.WEIGH, HUNG.plusDays(weighedOn));
-        return Agenda.of(Method.OPEN_AIR, Coating.NONE, HUNG, 28, List.of(decisions), last);
+        return Agenda.of(new Care(Method.OPEN_AIR, Coating.NONE), HUNG, 28, List.of(decisions), last);
     }
 
     private static Decision decided(Work work, int plannedOn, Verdict verdict, Integer movedTo) {
@@ -111,7 +111,7 @@ class AgendaTest {
 
     @Test
     void a_sugar_coat_is_looked_at_every_three_days() {
-        Agenda honey = Agenda.of(Method.OPEN_AIR, Coating.SYRUP, HUNG, 10, List.of(), Map.of());
+        Agenda honey = Agenda.of(new Care(Method.OPEN_AIR, Coating.SYRUP), HUNG, 10, List.of(), Map.of());
         assertThat(honey.tasks())
                 .filteredOn(item -> item.work() == Work.LOOK)
                 .extracting(Agenda.Item::on)

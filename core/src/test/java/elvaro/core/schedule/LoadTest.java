@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
+import elvaro.core.game.Ice;
 import elvaro.core.schedule.Load.Limits;
 import elvaro.core.schedule.Load.Stay;
 import java.time.LocalDate;
@@ -105,7 +106,7 @@ class LoadTest {
 
     @Test
     void the_work_of_a_piece_is_weighing_turning_looking_and_its_pull() {
-        List<Task> tasks = Task.of(Method.OPEN_AIR, Coating.NONE, DAY, 28);
+        List<Task> tasks = Task.of(new Care(Method.OPEN_AIR, Coating.NONE), DAY, 28);
         assertThat(days(tasks, Due.Work.WEIGH)).containsExactly(1L, 3L, 7L, 14L, 21L);
         assertThat(days(tasks, Due.Work.TURN)).containsExactly(7L);
         assertThat(days(tasks, Due.Work.LOOK)).containsExactly(7L, 14L, 21L);
@@ -114,10 +115,14 @@ class LoadTest {
     }
 
     @Test
-    void what_lies_on_ice_is_drained_every_second_day_and_not_turned() {
-        List<Task> tasks = Task.of(Method.ON_ICE, Coating.NONE, DAY, 10);
+    void what_lies_on_ice_is_drained_and_topped_up_as_it_melts_and_neither_weighed_nor_turned() {
+        List<Task> tasks = Task.of(new Care(Method.ON_ICE, Coating.NONE), DAY, 10);
         assertThat(days(tasks, Due.Work.CHANGE_ICE)).containsExactly(2L, 4L, 6L, 8L);
         assertThat(days(tasks, Due.Work.TURN)).isEmpty();
+        assertThat(days(tasks, Due.Work.WEIGH)).isEmpty();
+        int warm = Ice.of(2_000, 10, 30).topUpDays(2_000);
+        assertThat(days(Task.of(new Care(Method.ON_ICE, Coating.NONE, warm), DAY, 4), Due.Work.CHANGE_ICE))
+                .containsExactly(1L, 2L, 3L);
     }
 
     private static List<Long> days(List<Task> tasks, Due.Work work) {

@@ -2,18 +2,19 @@ package elvaro.server.carcass;
 
 import elvaro.core.game.Animal;
 import elvaro.core.game.CarcassYield.Weighed;
+import elvaro.core.game.School;
+import elvaro.core.game.School.Knife;
+import elvaro.core.game.School.Trim;
 import elvaro.server.shared.EditedRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
-import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.NullUnmarked;
-import org.jspecify.annotations.Nullable;
 
 /** An animal as it came in. Its id is that of the piece that hangs whole. */
 @Entity
@@ -36,11 +37,15 @@ class Carcass extends EditedRow {
     private boolean skinOn;
     private String wound;
     private Instant cooledAt;
-    private BigDecimal meatCelsius;
-    private BigDecimal outsideCelsius;
 
     @Enumerated(EnumType.STRING)
     private DiseaseTest test;
+
+    @Enumerated(EnumType.STRING)
+    private Knife knife = Knife.SEAMS;
+
+    @Enumerated(EnumType.STRING)
+    private Trim trim = Trim.NOW;
 
     protected Carcass() {}
 
@@ -55,18 +60,22 @@ class Carcass extends EditedRow {
         skinOn = form.skinOn();
         wound = form.wound().strip();
         cooledAt = form.cooledAt();
-        meatCelsius = decimal(form.meatCelsius());
-        outsideCelsius = decimal(form.outsideCelsius());
         test = form.test();
-    }
-
-    private static @Nullable BigDecimal decimal(@Nullable Double value) {
-        return value == null ? null : BigDecimal.valueOf(value);
     }
 
     void tested(int seenVersion, DiseaseTest result) {
         mustStillBe(seenVersion);
         test = result;
+    }
+
+    void cutBy(int seenVersion, School school) {
+        mustStillBe(seenVersion);
+        knife = school.knife();
+        trim = school.trim();
+    }
+
+    School school() {
+        return new School(knife, trim);
     }
 
     UUID lotId() {
@@ -103,14 +112,6 @@ class Carcass extends EditedRow {
 
     Optional<Instant> cooledAt() {
         return Optional.ofNullable(cooledAt);
-    }
-
-    Optional<Double> meatCelsius() {
-        return Optional.ofNullable(meatCelsius).map(BigDecimal::doubleValue);
-    }
-
-    Optional<Double> outsideCelsius() {
-        return Optional.ofNullable(outsideCelsius).map(BigDecimal::doubleValue);
     }
 
     DiseaseTest test() {

@@ -17,15 +17,18 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(propagation = Propagation.MANDATORY)
 public class CarcassArchive {
     private final CarcassService service;
+    private final CoolingService cooling;
 
-    CarcassArchive(CarcassService service) {
+    CarcassArchive(CarcassService service, CoolingService cooling) {
         this.service = service;
+        this.cooling = cooling;
     }
 
     /**
      * An animal that came in.
      *
      * @param outsideCelsius of the air round the chest; absent where it hangs
+     * @param cold whether its core was cold some hours later; else it is measured
      * @param awaitsTest whether a disease test is awaited
      */
     public record PastAnimal(
@@ -41,6 +44,7 @@ public class CarcassArchive {
             UUID chamberId,
             int days,
             @Nullable Double outsideCelsius,
+            boolean cold,
             boolean awaitsTest) {}
 
     private static final double MEAT_AS_IT_COMES = 6;
@@ -60,7 +64,7 @@ public class CarcassArchive {
                         past.fieldDressed() ? Weighed.FIELD_DRESSED : Weighed.HANGING,
                         past.fieldDressed(),
                         past.wound(),
-                        past.killedAt().plusSeconds(HOURS_TO_COOL * 3600L),
+                        past.cold() ? past.killedAt().plusSeconds(HOURS_TO_COOL * 3600L) : null,
                         iced ? MEAT_AS_IT_COMES : null,
                         past.outsideCelsius(),
                         past.awaitsTest() ? DiseaseTest.AWAITED : DiseaseTest.NOT_ASKED,
@@ -72,8 +76,13 @@ public class CarcassArchive {
                         Map.of("overload", "For a day.", "animal-weight", "", "method-chamber", "")));
     }
 
+    /** What was measured in its core. */
+    public void measured(UUID id, UUID entryId, Instant at, double celsius) {
+        cooling.measured(id, entryId, new CoreForm(celsius, at, null));
+    }
+
     /** A part that went to the bench. */
     public void cutOff(UUID id, UUID pieceId, Part part, int grams) {
-        service.cutOff(id, pieceId, new CutOffForm(part, grams, null, null, null, Map.of()));
+        service.cutOff(id, pieceId, new CutOffForm(part, grams, false, null, null, null, null, null, Map.of()));
     }
 }

@@ -1,6 +1,9 @@
 package elvaro.server.carcass;
 
 import elvaro.core.game.Animal;
+import elvaro.core.game.School;
+import elvaro.core.game.School.Knife;
+import elvaro.core.game.School.Trim;
 import elvaro.server.carcass.CarcassView.AnimalView;
 import elvaro.server.carcass.CarcassView.CarcassLine;
 import jakarta.validation.Valid;
@@ -19,13 +22,20 @@ import org.springframework.web.bind.annotation.RestController;
 class CarcassController {
     private final CarcassService service;
     private final CarcassReading reading;
+    private final CoolingService cooling;
 
-    CarcassController(CarcassService service, CarcassReading reading) {
+    CarcassController(CarcassService service, CarcassReading reading, CoolingService cooling) {
         this.service = service;
         this.reading = reading;
+        this.cooling = cooling;
     }
 
     record TestedForm(@NotNull Integer version, @NotNull DiseaseTest test) {}
+
+    record SchoolForm(
+            @NotNull Integer version,
+            @NotNull Knife knife,
+            @NotNull Trim trim) {}
 
     record BrokenDownForm(@NotNull Map<String, String> answers) {}
 
@@ -56,6 +66,20 @@ class CarcassController {
     @PutMapping("/api/carcasses/{id}/test")
     CarcassView tested(@PathVariable UUID id, @RequestBody @Valid TestedForm form) {
         service.tested(id, form.version(), form.test());
+        return reading.view(id);
+    }
+
+    /** Keeps what was measured in its core; sent again, it is kept once. */
+    @PutMapping("/api/carcasses/{id}/cores/{entryId}")
+    CarcassView measured(@PathVariable UUID id, @PathVariable UUID entryId, @RequestBody @Valid CoreForm form) {
+        cooling.measured(id, entryId, form);
+        return reading.view(id);
+    }
+
+    /** Says how it is broken down. */
+    @PutMapping("/api/carcasses/{id}/school")
+    CarcassView cutBy(@PathVariable UUID id, @RequestBody @Valid SchoolForm form) {
+        service.cutBy(id, form.version(), new School(form.knife(), form.trim()));
         return reading.view(id);
     }
 

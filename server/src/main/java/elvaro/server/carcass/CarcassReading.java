@@ -1,8 +1,9 @@
 package elvaro.server.carcass;
 
+import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
+import elvaro.core.game.Animal.Build;
 import elvaro.core.game.CarcassYield;
-import elvaro.core.game.Ice;
 import elvaro.core.game.Part;
 import elvaro.core.ledger.Balance;
 import elvaro.core.ledger.Ledger;
@@ -10,7 +11,6 @@ import elvaro.core.ledger.Piles;
 import elvaro.server.carcass.CarcassView.AnimalView;
 import elvaro.server.carcass.CarcassView.CarcassLine;
 import elvaro.server.carcass.CarcassView.CutSheet;
-import elvaro.server.carcass.CarcassView.IceView;
 import elvaro.server.carcass.CarcassView.PartView;
 import elvaro.server.carcass.CarcassView.YieldAhead;
 import elvaro.server.lot.Lot;
@@ -21,7 +21,6 @@ import elvaro.server.piece.PieceService;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
-import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -38,11 +37,14 @@ class CarcassReading {
     private final CarcassRepository carcasses;
     private final PieceService pieces;
     private final WorkshopService workshops;
+    private final CoolingService cooling;
 
-    CarcassReading(CarcassRepository carcasses, PieceService pieces, WorkshopService workshops) {
+    CarcassReading(
+            CarcassRepository carcasses, PieceService pieces, WorkshopService workshops, CoolingService cooling) {
         this.carcasses = carcasses;
         this.pieces = pieces;
         this.workshops = workshops;
+        this.cooling = cooling;
     }
 
     /** The last killed first. */
@@ -87,15 +89,19 @@ class CarcassReading {
                 carcass.weighed(),
                 carcass.skinOn(),
                 carcass.wound(),
-                carcass.cooledAt()
-                        .map(cold -> Duration.between(carcass.killedAt(), cold).toMinutes() / 60.0)
-                        .orElse(null),
+                whole.piece().coating() == Coating.HIDE,
+                cooling.view(carcass, whole.piece()),
                 carcass.test(),
                 lot.held().orElse(null),
                 ahead(carcass, lot.receivedGrams()),
-                ice(carcass, whole.piece()),
+                carcass.school(),
+                carcass.animal().build() == Build.HOOFED
+                        ? carcass.school()
+                                .packed(CarcassYield.of(carcass.animal(), lot.receivedGrams(), carcass.weighed()))
+                        : null,
+                carcass.animal().readying(whole.piece().method().orElse(Method.OPEN_AIR) == Method.ON_ICE),
                 Part.of(carcass.animal()).stream()
-                        .map(part -> part(part, whole.ledger(), off, parts))
+                        .map(part -> part(part, carcass, whole.ledger(), off, parts))
                         .toList(),
                 sheet(whole, parts));
     }
@@ -111,24 +117,7 @@ class CarcassReading {
                 yield.working());
     }
 
-    private static @Nullable IceView ice(Carcass carcass, Piece whole) {
-        if (whole.method().filter(method -> method == Method.ON_ICE).isEmpty()) {
-            return null;
-        }
-        int grams = whole.greenGrams();
-        Ice ice = Ice.of(
-                grams,
-                carcass.meatCelsius().orElse(0.0),
-                carcass.outsideCelsius().orElse(0.0));
-        return new IceView(
-                ice.onceKg(),
-                ice.perDayKg(),
-                ice.laidIn(grams),
-                Math.max(ice.laidIn(grams), ice.forDays(whole.targetDays().orElse(1))),
-                ice.topUpDays(grams));
-    }
-
-    private PartView part(Part part, Ledger whole, List<CarcassPart> off, Map<UUID, Figures> figures) {
+    private PartView part(Part part, Carcass carcass, Ledger whole, List<CarcassPart> off, Map<UUID, Figures> figures) {
         Figures cut = off.stream()
                 .filter(each -> each.part() == part)
                 .map(each -> figures.get(each.id()))
@@ -138,9 +127,9 @@ class CarcassReading {
         return new PartView(
                 part,
                 part.label(),
-                part.see(),
+                part.see(carcass.school().knife()),
                 part.share(),
-                (int) Math.round(part.share() * whole.aged()),
+                (int) Math.round(part.grams(skinned(carcass, whole), carcass.school().knife())),
                 piece == null ? null : piece.id(),
                 piece == null ? null : piece.tag(),
                 piece == null ? null : piece.greenGrams(),
@@ -148,6 +137,13 @@ class CarcassReading {
                 cut == null || piece.state() != PieceState.CUT
                         ? null
                         : cut.ledger().piles());
+    }
+
+    /** What it weighs without skin and head, whether they are on it or not. */
+    private static double skinned(Carcass carcass, Ledger whole) {
+        double carcassGrams =
+                CarcassYield.of(carcass.animal(), whole.green(), carcass.weighed()).carcassGrams();
+        return Math.min(whole.aged(), carcassGrams * (whole.aged() + whole.withdrawn()) / whole.green());
     }
 
     private CutSheet sheet(Figures whole, Map<UUID, Figures> parts) {
@@ -160,16 +156,29 @@ class CarcassReading {
                 .filter(part -> part.piece().state() != PieceState.CUT)
                 .mapToInt(part -> part.piece().greenGrams())
                 .sum();
+        int boneless = cut.steak() + cut.usableTrim();
         return new CutSheet(
                 whole.ledger().aged(),
                 partsGrams(parts),
                 whole.ledger().piles(),
                 cut,
                 toCut,
-                cut.steak() + cut.usableTrim(),
+                boneless,
+                perKg(whole, toCut, boneless),
                 balance.residual(),
                 balance.state(),
                 balance.question().orElse(null));
+    }
+
+    /** Price of the animal, less that of what still hangs or waits, over the boneless meat it gave so far. */
+    private static @Nullable Double perKg(Figures whole, int toCutGrams, int bonelessGrams) {
+        Lot lot = whole.piece().lot();
+        int parts = whole.ledger().aged();
+        if (bonelessGrams == 0 || lot.priceMinorPerKg() == 0 || parts == 0) {
+            return null;
+        }
+        double paid = lot.receivedGrams() / 1000.0 * lot.priceMinorPerKg();
+        return paid * Math.max(0, 1 - (double) toCutGrams / parts) / (bonelessGrams / 1000.0);
     }
 
     private static int partsGrams(Map<UUID, Figures> parts) {

@@ -5,12 +5,17 @@ import static elvaro.core.working.Figures.weight;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.game.Animal;
+import elvaro.core.game.Animal.Build;
+import elvaro.core.game.Cooling;
+import elvaro.core.game.School;
 import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.Stream;
 import elvaro.core.question.Question;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotForm;
 import elvaro.server.lot.LotService;
+import elvaro.server.piece.EntryForm;
 import elvaro.server.piece.HangingService;
 import elvaro.server.piece.LogService;
 import elvaro.server.piece.PartingService;
@@ -42,8 +47,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 class CarcassService {
-    /** Longer than this from the kill to a cold core is asked about (EST). */
-    private static final Duration COOL_WITHIN = Duration.ofHours(24);
+    private static final String HOW_WARM = "Say how warm the meat and the air are: the ice is worked out from them.";
 
     private static final Duration CLOCK_SLACK = Duration.ofMinutes(5);
 
@@ -99,6 +103,9 @@ class CarcassService {
         lot.hold(form.test().holds().orElse(null));
         hanging.split(lot.id(), new SplitForm(List.of(whole(id, form, today)), form.answers()));
         entities.flush(); // The carcass points at its piece by id alone.
+        if (form.meatCelsius() != null && form.outsideCelsius() != null) {
+            log.lock(id).onIce(form.meatCelsius(), form.outsideCelsius());
+        }
         entities.persist(new Carcass(id, lot.id(), form));
         decisions.keep(lot.id(), id, settled);
         entities.flush();
@@ -118,10 +125,7 @@ class CarcassService {
         }
         boolean iced = form.method() == Method.ON_ICE;
         if (iced && (form.meatCelsius() == null || form.outsideCelsius() == null)) {
-            throw Refusal.wrong(
-                    "missing",
-                    "meatCelsius",
-                    "Say how warm the meat and the air are: the ice is worked out from them.");
+            throw Refusal.wrong("missing", "meatCelsius", HOW_WARM);
         }
     }
 
@@ -136,7 +140,7 @@ class CarcassService {
                             .formatted(weight(form.grams()), weight(animal.leastGrams()), weight(animal.mostGrams()))));
         }
         if (form.cooledAt() != null
-                && Duration.between(form.killedAt(), form.cooledAt()).compareTo(COOL_WITHIN) > 0) {
+                && Duration.between(form.killedAt(), form.cooledAt()).compareTo(Cooling.COOL_WITHIN) > 0) {
             questions.add(
                     Question.reason(
                             "cooled-late",
@@ -186,7 +190,7 @@ class CarcassService {
                 today,
                 form.days(),
                 0,
-                Coating.NONE,
+                form.skinOn() && form.animal().build() == Build.HOOFED ? Coating.HIDE : Coating.NONE,
                 null,
                 null,
                 null,
@@ -199,6 +203,23 @@ class CarcassService {
         Carcass carcass = find(id);
         carcass.tested(version, result);
         lots.lock(carcass.lotId()).hold(result.holds().orElse(null));
+        entities.flush();
+    }
+
+    /**
+     * Says how it is broken down.
+     *
+     * @throws Refusal if the spine would be cut while nothing of it may be shared, or it is no hoofed game
+     */
+    void cutBy(UUID id, int version, School school) {
+        Carcass carcass = find(id);
+        if (carcass.animal().build() != Build.HOOFED) {
+            throw Refusal.wrong("no-school", "knife", "Only hoofed game is broken down by saw or by seams.");
+        }
+        if (school.cutsTheSpine() && carcass.test().holds().isPresent()) {
+            throw Refusal.conflict("spine", "The spine is not sawn before the disease test is clear. Take the seams.");
+        }
+        carcass.cutBy(version, school);
         entities.flush();
     }
 
@@ -237,10 +258,17 @@ class CarcassService {
                     "Only %s is left of the animal; a part of %s cannot be."
                             .formatted(weight(Math.max(0, left)), weight(form.grams())));
         }
-        Off off =
-                new Off(pieceId, form.part().cut(carcass.animal()), form.part().boneIn(), form.grams());
+        Off off = new Off(
+                pieceId,
+                form.part().cut(carcass.animal()),
+                form.part().boneIn(carcass.school().knife()),
+                form.grams());
         if (form.chamberId() == null) {
             parting.toTheBench(whole, off);
+            if (form.asItIs()) {
+                entities.flush();
+                log.write(pieceId, Ids.after(pieceId, "as it is"), asItIs(form.grams()));
+            }
         } else {
             Further further = further(form);
             List<Answers.Settled> settled = Answers.of(form.answers()).settle(parting.questions(further, form.grams()));
@@ -252,11 +280,18 @@ class CarcassService {
         entities.flush();
     }
 
+    private static EntryForm asItIs(int grams) {
+        return new EntryForm(Kind.PILE, grams, Stream.STEAK, "Whole, to be trimmed later", null, null, Map.of(), 0);
+    }
+
     private static Further further(CutOffForm form) {
         if (form.chamberId() == null || form.method() == null || form.days() == null) {
             throw Refusal.wrong("missing", "method", "Say how and for how long it hangs further.");
         }
-        return new Further(form.chamberId(), form.method(), form.days());
+        if (form.method() == Method.ON_ICE && (form.meatCelsius() == null || form.outsideCelsius() == null)) {
+            throw Refusal.wrong("missing", "meatCelsius", HOW_WARM);
+        }
+        return new Further(form.chamberId(), form.method(), form.days(), form.meatCelsius(), form.outsideCelsius());
     }
 
     /**

@@ -3,6 +3,8 @@ package elvaro.server.carcass;
 import elvaro.core.game.Animal;
 import elvaro.core.game.CarcassYield.Weighed;
 import elvaro.core.game.Part;
+import elvaro.core.game.School;
+import elvaro.core.game.School.Packed;
 import elvaro.core.ledger.Balance;
 import elvaro.core.ledger.Piles;
 import elvaro.core.question.Question;
@@ -19,8 +21,9 @@ import org.jspecify.annotations.Nullable;
  *
  * @param card of the whole
  * @param held why nothing of it may be packed or shared yet
- * @param coolingHours from the kill to a cold core
- * @param ice absent where it hangs in the air
+ * @param skinOn as it came in
+ * @param hideOn whether it hangs in its hide now
+ * @param packed what the school puts into packs; absent where there is none
  */
 record CarcassView(
         UUID id,
@@ -35,11 +38,14 @@ record CarcassView(
         Weighed weighed,
         boolean skinOn,
         String wound,
-        @Nullable Double coolingHours,
+        boolean hideOn,
+        CoolingView cooling,
         DiseaseTest test,
         @Nullable String held,
         YieldAhead ahead,
-        @Nullable IceView ice,
+        School school,
+        @Nullable Packed packed,
+        List<String> readying,
         List<PartView> parts,
         CutSheet sheet) {
 
@@ -79,11 +85,24 @@ record CarcassView(
             Working working) {}
 
     /**
-     * @param laidInKg on the first day
-     * @param allKg until it is taken out
-     * @param topUpDays every how many days it is topped up and drained
+     * How its core cooled.
+     *
+     * @param limitCelsius at which it counts as cold
+     * @param cores as measured, the first first
+     * @param coldAt when it was cold, as told or as measured
+     * @param hours from the kill to then
+     * @param expectedColdAt while it is warm: when, going on as it did
+     * @param late whether it took, or is going to take, longer than a day
      */
-    record IceView(double onceKg, double perDayKg, double laidInKg, double allKg, int topUpDays) {}
+    record CoolingView(
+            double limitCelsius,
+            List<CoreView> cores,
+            @Nullable Instant coldAt,
+            @Nullable Double hours,
+            @Nullable Instant expectedColdAt,
+            boolean late) {}
+
+    record CoreView(UUID id, Instant at, double celsius) {}
 
     /**
      * A part, on the animal or off it.
@@ -112,6 +131,7 @@ record CarcassView(
      * @param cut what the parts gave at the bench, together
      * @param toCutGrams of parts that hang or wait for the bench
      * @param boneless steaks, roasts and usable trim so far
+     * @param perKgMinor what a kilogram of that cost so far, minor units: the animal's price over what is no more to cut
      */
     record CutSheet(
             int agedGrams,
@@ -120,6 +140,7 @@ record CarcassView(
             Piles cut,
             int toCutGrams,
             int boneless,
+            @Nullable Double perKgMinor,
             int residualGrams,
             Balance.State balance,
             @Nullable Question question) {}

@@ -12,7 +12,10 @@ import org.jspecify.annotations.Nullable;
 /**
  * A part that is cut off.
  *
+ * @param asItIs whether it is packed whole and trimmed later: all of it goes onto the pile of roasts
  * @param chamberId where it hangs further; absent for the bench, as method and days
+ * @param meatCelsius of it as it is laid on ice
+ * @param outsideCelsius of the air round the chest
  */
 record CutOffForm(
         @NotNull(message = "Touch a part.") Part part,
@@ -22,10 +25,19 @@ record CutOffForm(
         @Max(value = 300_000, message = "A part weighs at most 300 kg.")
         Integer grams,
 
+        @NotNull Boolean asItIs,
         @Nullable UUID chamberId,
         @Nullable Method method,
 
         @Nullable @Min(value = 1, message = "At least one day.") @Max(value = 200, message = "At most 200 days.")
         Integer days,
 
-        @NotNull Map<String, String> answers) {}
+        @Nullable @Min(value = -5, message = RANGE) @Max(value = 45, message = RANGE)
+        Double meatCelsius,
+
+        @Nullable @Min(value = -30, message = RANGE) @Max(value = 45, message = RANGE)
+        Double outsideCelsius,
+
+        @NotNull Map<String, String> answers) {
+    private static final String RANGE = "The temperature is out of range.";
+}

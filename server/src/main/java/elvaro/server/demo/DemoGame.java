@@ -37,7 +37,22 @@ class DemoGame {
     void fill(UnaryOperator<String> chamber, Random random) {
         UUID larder = UUID.fromString(chamber.apply("Game larder"));
         UUID chest = UUID.fromString(chamber.apply("Long chest"));
-        come(random, Animal.FALLOW_DEER, "S-131", 20, "north ride", 41_300, true, "high shoulder", larder, null, true);
+        UUID fallow = come(
+                random,
+                Animal.FALLOW_DEER,
+                "S-131",
+                9,
+                "north ride",
+                41_300,
+                true,
+                "high shoulder",
+                larder,
+                null,
+                true);
+        Instant killed = clock.instant().minus(Duration.ofHours(9));
+        carcasses.measured(fallow, Scenario.id(random), killed.plus(Duration.ofMinutes(80)), 33.5);
+        carcasses.measured(fallow, Scenario.id(random), killed.plus(Duration.ofMinutes(290)), 20.5);
+        carcasses.measured(fallow, Scenario.id(random), killed.plus(Duration.ofMinutes(500)), 12.6);
         come(
                 random,
                 Animal.GOOSE,
@@ -109,6 +124,7 @@ class DemoGame {
                 chamber,
                 animal.fewestDays() + 1,
                 outside,
+                !awaitsTest,
                 awaitsTest));
         return id;
     }

@@ -114,6 +114,9 @@ public class LogService {
         if (corrected == null && !piece.state().takes(form.kind())) {
             throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
         }
+        if (corrected != null && piece.cameOff() && form.kind() == Kind.PULLED && form.grams() > 0) {
+            piece.weighedAnew(form.grams()); // What it came off with is all it ever weighed.
+        }
         Request request = new Request(piece, entryId, form, logWithout(piece, all, corrected), corrected);
         LogFact fact = fact(request);
         String refusal = EntryCheck.refusal(request.log(), piece.greenGrams(), fact, division())
@@ -225,7 +228,7 @@ public class LogService {
             throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
         }
         boolean undoesThePull = form.kind() == Kind.TAKEN_BACK && target.kind() == Kind.PULLED;
-        if (undoesThePull && piece.isPart() && piece.hungOn().isEmpty()) {
+        if (undoesThePull && piece.cameOff()) {
             throw Refusal.conflict("came-off", "It came off an animal and never hung by itself; it cannot go back.");
         }
         if (undoesThePull

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,8 +62,13 @@ public class PartingService {
      */
     public record Off(UUID id, String cut, boolean boneIn, int grams) {}
 
-    /** Where and how it hangs further. */
-    public record Further(UUID chamberId, Method method, int days) {}
+    /** Where and how it hangs further; laid on ice, how warm it is and the air round the chest. */
+    public record Further(
+            UUID chamberId,
+            Method method,
+            int days,
+            @Nullable Double meatCelsius,
+            @Nullable Double outsideCelsius) {}
 
     /** To the bench as it is. */
     public void toTheBench(Piece whole, Off off) {
@@ -107,7 +113,10 @@ public class PartingService {
                         further.days())
                 .cutAs(off.cut(), off.boneIn())
                 .in(chamber, Place.firstFree(chamber, taken))
-                .under(Coating.NONE, null));
+                .under(whole.coating() == Coating.HIDE ? Coating.HIDE : Coating.NONE, null));
+        if (further.meatCelsius() != null && further.outsideCelsius() != null) {
+            piece.onIce(further.meatCelsius(), further.outsideCelsius());
+        }
         plans.keep(List.of(piece), now());
     }
 

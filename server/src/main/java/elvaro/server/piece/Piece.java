@@ -5,6 +5,7 @@ import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
+import elvaro.core.game.Ice;
 import elvaro.core.prepare.Need.Sides;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Carving;
@@ -19,6 +20,7 @@ import jakarta.persistence.FetchType;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -91,6 +93,11 @@ public class Piece extends EditedRow {
     private String cutCode;
 
     private Boolean boneIn;
+
+    /** Of the meat as it was laid on ice, and of the air round the chest, where somebody said. */
+    private BigDecimal meatCelsius;
+
+    private BigDecimal outsideCelsius;
 
     /** Counts the entries written into the log: {@link Logs} caches what it read under it. */
     @NotAudited
@@ -165,6 +172,19 @@ public class Piece extends EditedRow {
         return piece;
     }
 
+    /** A part that came off a whole, and never hung by itself, was put on the scale once more. */
+    void weighedAnew(int grams) {
+        if (!cameOff() || grams <= 0) {
+            throw new IllegalStateException("Only what came off is weighed anew");
+        }
+        greenGrams = grams;
+    }
+
+    /** Whether it went from a whole animal straight to the bench. */
+    boolean cameOff() {
+        return isPart() && hungOn == null;
+    }
+
     public boolean isPart() {
         return cutCode != null;
     }
@@ -182,6 +202,28 @@ public class Piece extends EditedRow {
         rail = place.rail();
         slot = place.slot();
         return this;
+    }
+
+    /** Laid on ice so warm, in so warm a place; said again when the weather turns. */
+    public Piece onIce(double meat, double outside) {
+        meatCelsius = BigDecimal.valueOf(meat);
+        outsideCelsius = BigDecimal.valueOf(outside);
+        return this;
+    }
+
+    /** The ice it takes; empty off the ice, or where nobody said how warm it is. */
+    public Optional<Ice> ice() {
+        return method != Method.ON_ICE || meatCelsius == null || outsideCelsius == null
+                ? Optional.empty()
+                : Optional.of(Ice.of(greenGrams, meatCelsius.doubleValue(), outsideCelsius.doubleValue()));
+    }
+
+    public Optional<Double> meatCelsius() {
+        return Optional.ofNullable(meatCelsius).map(BigDecimal::doubleValue);
+    }
+
+    public Optional<Double> outsideCelsius() {
+        return Optional.ofNullable(outsideCelsius).map(BigDecimal::doubleValue);
     }
 
     public Piece costing(int minor) {

@@ -27,13 +27,21 @@ class PieceController {
     private final MoveService moves;
     private final StayService stays;
     private final WaitingService waiting;
+    private final HideService hides;
 
-    PieceController(PieceService pieces, LogService log, MoveService moves, StayService stays, WaitingService waiting) {
+    PieceController(
+            PieceService pieces,
+            LogService log,
+            MoveService moves,
+            StayService stays,
+            WaitingService waiting,
+            HideService hides) {
         this.pieces = pieces;
         this.log = log;
         this.moves = moves;
         this.stays = stays;
         this.waiting = waiting;
+        this.hides = hides;
     }
 
     /** A way of ageing, with what to offer for it. */
@@ -44,6 +52,27 @@ class PieceController {
 
             @NotNull @Min(value = 1, message = "At least one day.") @Max(value = 400, message = "At most 400 days.")
             Integer targetDays) {}
+
+    record OnIce(
+            @NotNull Integer version,
+
+            @NotNull(message = "Say how warm the meat was.")
+            @DecimalMin(value = "-5", message = RANGE)
+            @DecimalMax(value = "45", message = RANGE)
+            Double meatCelsius,
+
+            @NotNull(message = "Say how warm it is round the chest.")
+            @DecimalMin(value = "-30", message = RANGE)
+            @DecimalMax(value = "45", message = RANGE)
+            Double outsideCelsius) {
+        private static final String RANGE = "The temperature is out of range.";
+    }
+
+    record Hide(
+            @NotNull(message = "Weigh the hide.")
+            @Min(value = 1, message = "A hide weighs more than 0 g.")
+            @Max(value = 100_000, message = "A hide weighs at most 100 kg.")
+            Integer grams) {}
 
     record MoveForm(
             @NotNull(message = "Choose the chamber it goes to.")
@@ -97,6 +126,20 @@ class PieceController {
     @PutMapping("/api/pieces/{id}/target")
     PieceView retarget(@PathVariable UUID id, @RequestBody @Valid Target target) {
         pieces.retarget(id, target.version(), target.targetDays());
+        return pieces.view(id);
+    }
+
+    /** Says how warm the meat on ice was, and how warm it is round the chest now: its ice follows from both. */
+    @PutMapping("/api/pieces/{id}/ice")
+    PieceView iced(@PathVariable UUID id, @RequestBody @Valid OnIce form) {
+        pieces.iced(id, form.version(), form.meatCelsius(), form.outsideCelsius());
+        return pieces.view(id);
+    }
+
+    /** Takes the hide off game that hangs; sent again, it happens once. */
+    @PutMapping("/api/pieces/{id}/hide/{entryId}")
+    PieceView takeHideOff(@PathVariable UUID id, @PathVariable UUID entryId, @RequestBody @Valid Hide form) {
+        hides.takeOff(id, entryId, form.grams());
         return pieces.view(id);
     }
 

@@ -2,6 +2,7 @@ package elvaro.server.piece;
 
 import static elvaro.core.working.Figures.percent;
 
+import elvaro.core.drying.Method;
 import elvaro.core.forecast.Forecast;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
@@ -108,6 +109,7 @@ public class PieceService {
                 perDay,
                 LedgerView.of(worked.ledger()),
                 CostView.of(worked.landed(), worked.steak(), settings),
+                IceView.of(piece).orElse(null),
                 ahead,
                 plans.of(piece.id()).map(PiecePlan::view).orElse(null),
                 weighings(worked),
@@ -203,6 +205,16 @@ public class PieceService {
         }
         piece.retarget(days);
         pieces.save(piece);
+    }
+
+    /** Says how warm the meat on ice was, and how warm it is round the chest now. */
+    public void iced(UUID id, int version, double meatCelsius, double outsideCelsius) {
+        Piece piece = find(id);
+        piece.mustStillBe(version);
+        if (piece.state() != PieceState.HANGING || piece.method().orElseThrow() != Method.ON_ICE) {
+            throw Refusal.conflict("wrong-state", "It does not lie on ice.");
+        }
+        pieces.save(piece.onIce(meatCelsius, outsideCelsius));
     }
 
     @Transactional(readOnly = true)

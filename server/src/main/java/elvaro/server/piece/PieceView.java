@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param perDayGrams water lost a day over the days hung, absent on day 0
  * @param coating what is on it
+ * @param ice what it takes, where it lies on ice and somebody said how warm it is
  * @param ahead what is expected of it; absent for one set aside fresh
  * @param plan what was expected of it when it was hung
  * @param weighings net of coat, in the order they happened
@@ -31,6 +32,7 @@ public record PieceView(
         @Nullable Double perDayGrams,
         LedgerView ledger,
         CostView cost,
+        @Nullable IceView ice,
         @Nullable AheadView ahead,
         @Nullable PiecePlanView plan,
         List<WeighingView> weighings,

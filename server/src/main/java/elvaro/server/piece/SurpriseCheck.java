@@ -28,6 +28,9 @@ class SurpriseCheck {
      * @param weighing of the piece, with whatever coat is on it
      */
     Optional<Question> at(Piece piece, PieceLog log, LogFact weighing) {
+        if (piece.cameOff()) {
+            return Optional.empty(); // It never hung by itself, so nothing is foretold of it.
+        }
         ZoneId zone = workshops.mine().zone();
         Instant hungAt = piece.hungAt(zone).orElseThrow();
         double day = Math.max(0, Forecasts.dayOf(weighing.at(), hungAt));

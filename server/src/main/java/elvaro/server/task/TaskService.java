@@ -8,6 +8,7 @@ import elvaro.core.schedule.Agenda;
 import elvaro.core.schedule.Agenda.Decision;
 import elvaro.core.schedule.Agenda.Item;
 import elvaro.core.schedule.Agenda.Verdict;
+import elvaro.core.schedule.Care;
 import elvaro.core.schedule.Due;
 import elvaro.core.schedule.Due.Work;
 import elvaro.server.look.LookService;
@@ -114,9 +115,19 @@ public class TaskService {
             List<Due> byPlan = hangs ? agenda(each, decisions, zone).due(today) : List.of();
             List<FollowUp> made = followUps.getOrDefault(each.piece().id(), List.of());
             return Stream.concat(byPlan.stream(), madeByLooks(made, byPlan, today, zone))
-                    .map(due -> new PieceDue(each, due, null));
+                    .map(due -> new PieceDue(each, due, exactly(due.work(), each.piece())));
         });
         return Stream.concat(planned, steps).toList();
+    }
+
+    /** How much ice; the other works say it all by themselves. */
+    private static @Nullable String exactly(Work work, Piece piece) {
+        return work != Work.CHANGE_ICE
+                ? null
+                : piece.ice()
+                        .map(ice ->
+                                "drain, add %.0f kg of ice".formatted(ice.topUpKg(piece.greenGrams())))
+                        .orElse("drain; how warm is it?");
     }
 
     /** What looks made and the plan does not ask for anyway. */
@@ -155,8 +166,8 @@ public class TaskService {
             agenda.due(today)
                     .forEach(due -> agenda.named(
                                     planned(due.work()), due.plannedOn().orElseThrow())
-                            .ifPresent(item -> tasks.add(view(item, hanging.card()))));
-            agenda.between(today.plusDays(1), to).forEach(item -> tasks.add(view(item, hanging.card())));
+                            .ifPresent(item -> tasks.add(view(item, hanging))));
+            agenda.between(today.plusDays(1), to).forEach(item -> tasks.add(view(item, hanging)));
         }
         plans.open().stream().filter(plan -> !plan.hangOn().isAfter(to)).forEach(plan -> tasks.add(view(plan)));
         air.undecided().forEach(event -> tasks.add(view(event, zone)));
@@ -169,7 +180,8 @@ public class TaskService {
         return work == Work.PULL_OVERDUE ? Work.PULL : work;
     }
 
-    private static TaskView view(Item item, PieceCard card) {
+    private static TaskView view(Item item, Hanging hanging) {
+        PieceCard card = hanging.card();
         return new TaskView(
                 item.work(),
                 item.on(),
@@ -179,7 +191,7 @@ public class TaskService {
                 card.tag(),
                 card.cutName(),
                 card.chamberName(),
-                null);
+                exactly(item.work(), hanging.piece()));
     }
 
     private static TaskView view(FollowUp made, PieceCard card, LocalDate on) {
@@ -296,8 +308,12 @@ public class TaskService {
                 .ifPresent(
                         fact -> lastDone.put(Work.LOOK, fact.at().atZone(zone).toLocalDate()));
         return Agenda.of(
-                piece.method().orElseThrow(),
-                piece.coating(),
+                new Care(
+                        piece.method().orElseThrow(),
+                        piece.coating(),
+                        piece.ice()
+                                .map(ice -> ice.topUpDays(piece.greenGrams()))
+                                .orElse(Care.USUAL_ICE_DAYS)),
                 piece.hungOn().orElseThrow(),
                 piece.targetDays().orElseThrow(),
                 decisions.getOrDefault(piece.id(), List.of()),

@@ -247,6 +247,10 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/carcasses/{id}/test", Map.of("version", 0, "test", "CLEAR"));
         bodies.put("PUT /api/carcasses/{id}/parts/{partId}", Bodies.partBody("NECK", 100));
         bodies.put("PUT /api/carcasses/{id}/close/{entryId}", Map.of("answers", Map.of()));
+        bodies.put("PUT /api/carcasses/{id}/cores/{entryId}", Map.of("celsius", 9));
+        bodies.put("PUT /api/carcasses/{id}/school", Map.of("version", 0, "knife", "SAW", "trim", "LATER"));
+        bodies.put("PUT /api/pieces/{id}/ice", Map.of("version", 0, "meatCelsius", 5, "outsideCelsius", 20));
+        bodies.put("PUT /api/pieces/{id}/hide/{entryId}", Map.of("grams", 10));
         bodies.put("PUT /api/makings/{id}", Bodies.makingBody("GRIND", 10, house.pack(), 10));
         bodies.put("PUT /api/makings/{id}/weight", Map.of("version", 0, "grams", 5, "words", "mine"));
         bodies.put("PUT /api/makings/{id}/undo", Map.of());
@@ -379,6 +383,7 @@ class WorkshopsApartIT {
                 "tasting_note",
                 "taster",
                 "carcass",
+                "carcass_core",
                 "carcass_part",
                 "making",
                 "making_bought",

@@ -202,7 +202,7 @@ public final class Bodies {
 
     /** A part for the bench. */
     public static Map<String, Object> partBody(String part, int grams) {
-        return new java.util.HashMap<>(Map.of("part", part, "grams", grams, "answers", Map.of()));
+        return new java.util.HashMap<>(Map.of("part", part, "grams", grams, "asItIs", false, "answers", Map.of()));
     }
 
     /** A sheet that says nothing yet. */

@@ -258,6 +258,15 @@ public final class Client {
 
     /** The same, so many days ago. */
     public List<String> hangAgo(int daysAgo, String chamberId, int days, int... grams) {
+        return hangAgo(daysAgo, "strip", "OPEN_AIR", chamberId, days, grams);
+    }
+
+    /** A haunch laid on ice so many days ago. */
+    public String onIceAgo(int daysAgo, String chestId, int days, int grams) {
+        return hangAgo(daysAgo, "deer-haunch", "ON_ICE", chestId, days, grams).get(0);
+    }
+
+    private List<String> hangAgo(int daysAgo, String cut, String method, String chamberId, int days, int... grams) {
         String today = java.time.LocalDate.parse(
                         get("/api/session").body().at("/me/today").asString())
                 .minusDays(daysAgo)
@@ -266,7 +275,7 @@ public final class Client {
         Map<String, Object> received =
                 Bodies.lotBody(lot, java.util.Arrays.stream(grams).sum());
         received.put("receivedOn", today);
-        received.put("cutCode", "strip");
+        received.put("cutCode", cut);
         received.put("boneIn", false);
         received.put("answers", Map.of("weight-unusual", ""));
         must(post("/api/lots", received));
@@ -276,8 +285,11 @@ public final class Client {
         pieces.forEach(piece -> {
             piece.put("hungOn", today);
             piece.put("targetDays", days);
+            piece.put("method", method);
         });
-        must(post("/api/lots/" + lot + "/pieces", Map.of("pieces", pieces, "answers", Map.of())));
+        must(post(
+                "/api/lots/" + lot + "/pieces",
+                Map.of("pieces", pieces, "answers", Map.of("method-chamber", ""))));
         return pieces.stream().map(piece -> String.valueOf(piece.get("id"))).toList();
     }
 

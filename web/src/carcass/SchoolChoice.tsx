@@ -1,0 +1,83 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { answer, api, type Schema } from '../api/client';
+import { refresh } from '../api/queries';
+import { ProblemNotice } from '../kit/Notices';
+import { useUnits } from '../kit/units';
+
+type School = Schema['CarcassView']['school'];
+
+const knives: [School['knife'], string][] = [
+  ['SEAMS', 'Along the seams'],
+  ['SAW', 'With the saw'],
+];
+const trims: [School['trim'], string][] = [
+  ['NOW', 'Trim it now'],
+  ['LATER', 'Freeze whole, trim later'],
+];
+
+/** How an animal is broken down, and what each way puts into the packs. */
+export function SchoolChoice({ carcass }: { carcass: Schema['CarcassView'] }) {
+  const units = useUnits();
+  const { school, packed } = carcass;
+  const choose = useMutation({
+    mutationFn: (next: School) =>
+      answer(
+        api.PUT('/api/carcasses/{id}/school', {
+          params: { path: { id: carcass.id } },
+          body: { version: carcass.version, ...next },
+        }),
+      ),
+    onSuccess: refresh,
+  });
+  if (!packed || carcass.card.state === 'PARTED') {
+    return null;
+  }
+  const row = <K extends keyof School>(label: string, key: K, choices: [School[K], string][]) => (
+    <Box role="radiogroup" aria-label={label} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+      {choices.map(([value, words]) => {
+        const on = school[key] === value;
+        return (
+          <Button
+            key={words}
+            role="radio"
+            aria-checked={on}
+            color="inherit"
+            variant="outlined"
+            disabled={choose.isPending}
+            onClick={() => choose.mutate({ ...school, [key]: value })}
+            sx={{
+              minHeight: 44,
+              flex: 1,
+              bgcolor: on ? 'text.primary' : 'background.paper',
+              color: on ? 'background.paper' : 'text.primary',
+              '&:hover': { bgcolor: on ? 'text.primary' : 'background.default' },
+            }}
+          >
+            {words}
+          </Button>
+        );
+      })}
+    </Box>
+  );
+  const of = [
+    packed.boneGrams > 0 && `${units.load(packed.boneGrams)} bone left in`,
+    packed.laterGrams > 0 && `${units.load(packed.laterGrams)} to come off when it is thawed`,
+  ].filter(Boolean);
+  return (
+    <Box component="section" aria-labelledby="school" sx={{ display: 'grid', gap: 1 }}>
+      <Typography id="school" variant="h2">
+        How it is broken down
+      </Typography>
+      {row('Knife', 'knife', knives)}
+      {row('Trim', 'trim', trims)}
+      <ProblemNotice failure={choose.error} />
+      <Typography>
+        Some {units.load(packed.packedGrams)} into packs{of.length > 0 && `, of it ${of.join(' and ')}`}; to
+        eat, {units.load(packed.meatGrams)}.
+      </Typography>
+    </Box>
+  );
+}
