@@ -199,7 +199,8 @@ class GameIT {
             idris.press("Work out the ice");
             idris.reads("every day and top up some 3.9 kg"); // 0.5 W/K · 30 K · 86 400 s / 334 kJ/kg
             assertThat(idris.overflow()).isZero();
-            String tag = client.get("/api/pieces/" + piece).body().at("/card/tag").asString();
+            String tag =
+                    client.get("/api/pieces/" + piece).body().at("/card/tag").asString();
             idris.visit("/");
             idris.reads("drain, add 4 kg of ice");
             idris.press("Iced " + tag);

@@ -129,7 +129,8 @@ class CarcassReading {
                 part.label(),
                 part.see(carcass.school().knife()),
                 part.share(),
-                (int) Math.round(part.grams(skinned(carcass, whole), carcass.school().knife())),
+                (int) Math.round(
+                        part.grams(skinned(carcass, whole), carcass.school().knife())),
                 piece == null ? null : piece.id(),
                 piece == null ? null : piece.tag(),
                 piece == null ? null : piece.greenGrams(),
@@ -141,8 +142,8 @@ class CarcassReading {
 
     /** What it weighs without skin and head, whether they are on it or not. */
     private static double skinned(Carcass carcass, Ledger whole) {
-        double carcassGrams =
-                CarcassYield.of(carcass.animal(), whole.green(), carcass.weighed()).carcassGrams();
+        double carcassGrams = CarcassYield.of(carcass.animal(), whole.green(), carcass.weighed())
+                .carcassGrams();
         return Math.min(whole.aged(), carcassGrams * (whole.aged() + whole.withdrawn()) / whole.green());
     }
 

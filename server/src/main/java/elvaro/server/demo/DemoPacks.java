@@ -33,6 +33,7 @@ class DemoPacks {
     private static final int CHILLED_DAYS = 14;
     private static final int SELLS_WITHIN_DAYS = 70;
     private static final int TRIM_PACKS_A_GRIND = 2;
+    private static final int LAST_TRIM_PACKS = 5;
     private static final int FRESH_TO_AGED = 19;
     private static final int GRIND_PACK_GRAMS = 2500;
 
@@ -75,7 +76,7 @@ class DemoPacks {
     /** Every few weeks the trim of some pieces is blended into fresh chuck; the last of it lies there yet. */
     private void grind(List<PastPack> trim, List<UUID> people, Random random, ZoneId zone) {
         LocalDate today = workshops.today();
-        for (int first = 0; first + TRIM_PACKS_A_GRIND <= trim.size(); first += TRIM_PACKS_A_GRIND) {
+        for (int first = 0; first + TRIM_PACKS_A_GRIND <= trim.size() - LAST_TRIM_PACKS; first += TRIM_PACKS_A_GRIND) {
             List<PastPack> used = trim.subList(first, first + TRIM_PACKS_A_GRIND);
             LocalDate on = used.get(TRIM_PACKS_A_GRIND - 1).packedOn().plusDays(3);
             if (on.isAfter(today)) {
@@ -114,6 +115,9 @@ class DemoPacks {
         }
         if (piles.usableTrim() > 0) {
             packs.add(pack(Content.TRIM, piles.usableTrim(), day, random));
+        }
+        if (piles.fat() > 0) {
+            packs.add(pack(Content.FAT, piles.fat(), day, random));
         }
         return packs;
     }

@@ -124,6 +124,7 @@ public class LogService {
         if (refusal != null) {
             throw Refusal.wrong("impossible-weight", "grams", refusal);
         }
+        mustBeOnTheWhole(request, fact);
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(request, fact));
         persist(
                 piece,
@@ -136,6 +137,27 @@ public class LogService {
                         .holding(form.steaks()));
         decisions.keep(piece.lot().id(), pieceId, settled);
         move(request);
+    }
+
+    /** What came off a whole animal as parts lies on none of its own piles. */
+    private void mustBeOnTheWhole(Request request, LogFact pile) {
+        Piece whole = request.piece();
+        if (pile.kind() != Kind.PILE || whole.isPart()) {
+            return;
+        }
+        int parts = pieces.ofLot(whole.lot().id()).stream()
+                .filter(Piece::isPart)
+                .mapToInt(Piece::greenGrams)
+                .sum();
+        int left = request.log().ledger().residual() - parts;
+        int slack = 2 * division() * (request.log().weighingsAtTheBench() + 1);
+        if (parts > 0 && pile.grams() > left + slack) {
+            throw Refusal.wrong(
+                    "impossible-weight",
+                    "grams",
+                    "Only %s is left of the animal beside its parts; a pile of %s cannot be."
+                            .formatted(weight(Math.max(0, left)), weight(pile.grams())));
+        }
     }
 
     /** What is odd by itself; else whether the forecast is surprised. One doubt about a weight is enough. */

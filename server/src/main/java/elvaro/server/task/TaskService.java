@@ -125,8 +125,7 @@ public class TaskService {
         return work != Work.CHANGE_ICE
                 ? null
                 : piece.ice()
-                        .map(ice ->
-                                "drain, add %.0f kg of ice".formatted(ice.topUpKg(piece.greenGrams())))
+                        .map(ice -> "drain, add %.0f kg of ice".formatted(ice.topUpKg(piece.greenGrams())))
                         .orElse("drain; how warm is it?");
     }
 

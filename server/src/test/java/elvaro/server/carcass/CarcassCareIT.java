@@ -253,6 +253,10 @@ class CarcassCareIT {
         assertThat(view(client, deer).at("/sheet/partsGrams").asInt()).isEqualTo(2_900);
         assertThat(piece(client, neck).at("/card/greenGrams").asInt()).isEqualTo(2_900);
         assertThat(piece(client, neck).at("/card/shrinkGrams").asInt()).isZero();
+        assertThat(client.write(deer, pile("BONE", 37_000)).type())
+                .as("39.5 kg were taken down, and the neck is off it")
+                .isEqualTo("impossible-weight");
+        client.must(client.write(deer, pile("BONE", 36_600)));
         client.must(client.write(neck, pile("USABLE_TRIM", 2_000)));
         assertThat(client.write(neck, pile("BONE", 1_000)).type()).isEqualTo("impossible-weight");
     }
