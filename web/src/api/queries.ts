@@ -1,3 +1,4 @@
+import { evidenceQuery, type Ask } from '../compare/ask';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import { answer, api, Problem, type Schema } from './client';
 
@@ -152,6 +153,15 @@ export const useComparison = (pieces: string[]) =>
     enabled: pieces.length >= 2,
     placeholderData: (before) => before,
   });
+
+export const useEvidence = (ask: Ask) =>
+  useQuery({
+    queryKey: ['evidence', ask],
+    queryFn: () => answer(api.GET('/api/evidence', { params: { query: evidenceQuery(ask) } })),
+    placeholderData: (before) => before,
+  });
+
+export const useAsks = () => useQuery({ queryKey: ['asks'], queryFn: () => answer(api.GET('/api/asks')) });
 
 export const usePreparation = (pieceId: string) =>
   useQuery({

@@ -10,6 +10,7 @@ import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { useUnits } from '../kit/units';
+import { Evidence } from './Evidence';
 import { LedgerColumns } from './LedgerColumns';
 import { WhereItWent } from './WhereItWent';
 
@@ -55,11 +56,18 @@ export default function ComparePage() {
             {describe(piece)}
           </Box>
         )}
-        renderInput={(params) => <TextField {...params} label="Two to eight finished pieces" />}
+        renderInput={(params) => (
+          <TextField {...params} label="Lay two to eight finished pieces side by side" />
+        )}
         sx={{ maxWidth: 900, mb: 4 }}
       />
       <ProblemNotice failure={comparison.error} />
-      {chosen.length < 2 && <Suggestions known={known} onChoose={choose} />}
+      {chosen.length < 2 && (
+        <Box sx={{ display: 'grid', gap: 5, gridTemplateColumns: 'minmax(0, 1fr)' }}>
+          <Evidence />
+          <Suggestions known={known} onChoose={choose} />
+        </Box>
+      )}
       {chosen.length >= 2 && comparison.data && (
         <Box sx={{ display: 'grid', gap: 4 }}>
           <WhereItWent columns={comparison.data.columns} />

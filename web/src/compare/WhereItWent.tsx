@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { fillOf, streams } from '../kit/streams';
 import { useUnits } from '../kit/units';
 import { WeightBar } from '../kit/WeightBar';
+import { StreamKey } from './StreamKey';
 
 /** Each piece as a bar on one scale, divided into where its green weight went. */
 export function WhereItWent({ columns }: { columns: Schema['ColumnView'][] }) {
@@ -43,19 +43,7 @@ export function WhereItWent({ columns }: { columns: Schema['ColumnView'][] }) {
           </Box>
         ))}
       </Box>
-      <Box aria-hidden sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, mt: 1.5 }}>
-        {[
-          ...streams.map(({ part, label }) => ({ part, label })),
-          { part: 'water' as const, label: 'Water' },
-        ].map(({ part, label }) => (
-          <Box key={part} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-            <svg width="16" height="16">
-              <rect width="16" height="16" fill={fillOf(part)} stroke="var(--mui-palette-text-secondary)" />
-            </svg>
-            <Typography variant="body2">{label}</Typography>
-          </Box>
-        ))}
-      </Box>
+      <StreamKey />
     </Box>
   );
 }

@@ -12,6 +12,7 @@ import { forecastWorking, workedExample } from './example';
 import { speaksOf } from './search';
 import {
   benchWorking,
+  compareWorking,
   devices,
   gameWorking,
   ledgerWorking,
@@ -29,6 +30,7 @@ const workings: { title: string; terms: [string, string][] }[] = [
   { title: 'How a trial is drawn and judged', terms: trialWorking },
   { title: 'Bench, packs and grind', terms: benchWorking },
   { title: 'Game', terms: gameWorking },
+  { title: 'What finished pieces say together', terms: compareWorking },
   { title: 'How a tasting is set and judged', terms: tastingWorking },
   { title: 'How probes and scales speak', terms: devices },
 ];

@@ -187,6 +187,26 @@ export const gameWorking: [string, string][] = [
   ['Held back', 'While a disease test is awaited, nothing of the animal is packed, sold or shared.'],
 ];
 
+/** What all finished pieces say together. */
+export const compareWorking: [string, string][] = [
+  [
+    'At the same days and size',
+    'A linear model by least squares: the group, the days hung and the logarithm of the green weight. The largest group is what the others are held against. Of the cost the logarithm is taken, so that an effect is a ratio. The table can be read and carried away; R’s lm prints the same.',
+  ],
+  [
+    'What it cannot say',
+    'Nobody drew lots for these pieces: what else differs between the groups is in the figure too. Fewer than three pieces are an anecdote. Where groups hung for days of their own, group and days cannot be told apart. A trial tells.',
+  ],
+  [
+    'Curve of a group',
+    'The law of drying through a growing crust, t = a·w + b·w², through four pieces or more.',
+  ],
+  [
+    'Taste against cost',
+    'A piece is beaten where another is liked at least as much and costs no more, and is better in one of the two. Only pieces that met, or met the same, are held against each other.',
+  ],
+];
+
 /** How a tasting is set and judged. */
 export const tastingWorking: [string, string][] = [
   [

@@ -1,10 +1,9 @@
 import Box from '@mui/material/Box';
-import type { Schema } from '../api/client';
-import { fillOf, stretches } from './streams';
+import { fillOf, stretches, type Drawn } from './streams';
 import { useUnits } from './units';
 
 interface Props {
-  ledger: Schema['LedgerView'];
+  ledger: Drawn;
   /** What the whole width stands for, in grams: the green weight, or the heaviest of several. */
   scaleGrams: number;
   height: number;

@@ -13,6 +13,12 @@ export const streams: { stream: Stream; part: Part; label: string; key: keyof Sc
   { stream: 'DISCARD', part: 'discard', label: 'Discard', key: 'discard' },
 ];
 
+/** What a bar is drawn from. */
+export type Drawn = Pick<
+  Schema['LedgerView'],
+  'greenGrams' | 'cutAwayGrams' | 'withdrawnGrams' | 'shrinkGrams' | 'residualGrams' | 'piles'
+>;
+
 /** One stretch of the green weight. */
 export interface Stretch {
   share: Share;
@@ -23,7 +29,7 @@ export interface Stretch {
 }
 
 /** Where the green weight went, in the order it is drawn. What is off nobody's pile is drawn open. */
-export function stretches(ledger: Schema['LedgerView']): Stretch[] {
+export function stretches(ledger: Drawn): Stretch[] {
   const piles = streams.map(({ part, label, key }) => ({
     share: part as Share,
     label,

@@ -152,7 +152,7 @@ class WrongInputIT {
         maren.press("Cut it off");
         maren.reads("is left of the animal; a part of 90.000 kg cannot be.");
         maren.page
-                .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Hang it further"))
+                .getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Hang or ice it further"))
                 .click();
         assertThat(maren.button("Cut it off")).isDisabled(); // nobody said where
         maren.visit("/carcass/11111111-1111-4111-8111-111111111111");

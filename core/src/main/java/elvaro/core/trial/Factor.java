@@ -31,7 +31,7 @@ public enum Factor {
     }
 
     /** What a piece has of it, in words. */
-    String of(Facts facts) {
+    public String of(Facts facts) {
         return value.apply(facts);
     }
 

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.cost.Landed.ChamberRate;
-import elvaro.core.cost.LoadShare.Stay;
+import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.PriceByAge.Step;
 import elvaro.core.cost.SteakCost.ByProductPrices;
 import elvaro.core.drying.Method;
@@ -14,7 +14,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -35,14 +34,30 @@ class CostPropertiesTest {
         for (int piece = 0; piece < 1 + random.nextInt(9); piece++) {
             stays.add(new Stay(500 + random.nextInt(9000), DAY, DAY.plusDays(30)));
         }
-        double sum = IntStream.range(0, stays.size())
-                .mapToDouble(index -> {
-                    List<Stay> others = new ArrayList<>(stays);
-                    others.remove(index);
-                    return LoadShare.of(stays.get(index), others);
-                })
+        LoadHistory chamber = new LoadHistory(stays);
+        assertThat(stays.stream().mapToDouble(chamber::share).sum()).isCloseTo(1, within(1e-9));
+    }
+
+    /** Day by day: on each day its weight over what hung that day, summed by gram-days. */
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void a_share_is_its_gram_days_over_those_of_the_days_it_hung(long seed) {
+        Random random = new Random(seed);
+        List<Stay> stays = new ArrayList<>();
+        for (int piece = 0; piece < 2 + random.nextInt(20); piece++) {
+            LocalDate from = DAY.plusDays(random.nextInt(60));
+            stays.add(new Stay(500 + random.nextInt(9000), from, from.plusDays(1 + random.nextInt(50))));
+        }
+        Stay own = stays.get(random.nextInt(stays.size()));
+        double all = own.from()
+                .datesUntil(own.to())
+                .mapToDouble(day -> stays.stream()
+                        .filter(stay -> !day.isBefore(stay.from()) && day.isBefore(stay.to()))
+                        .mapToDouble(Stay::grams)
+                        .sum())
                 .sum();
-        assertThat(sum).isCloseTo(1, within(1e-9));
+        double days = own.to().toEpochDay() - own.from().toEpochDay();
+        assertThat(new LoadHistory(stays).share(own)).isCloseTo(own.grams() * days / all, within(1e-12));
     }
 
     private static List<Section> drying(Random random, int days) {

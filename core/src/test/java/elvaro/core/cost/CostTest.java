@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.cost.Landed.ChamberRate;
-import elvaro.core.cost.LoadShare.Stay;
+import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.SteakCost.ByProductPrices;
 import elvaro.core.ledger.Piles;
 import java.time.LocalDate;
@@ -45,9 +45,9 @@ class CostTest {
     void the_shares_of_pieces_that_hang_together_add_up_to_the_chamber() {
         Stay first = new Stay(6000, DAY, DAY.plusDays(20));
         Stay second = new Stay(2000, DAY, DAY.plusDays(20));
-        assertThat(LoadShare.of(first, List.of(second))).isEqualTo(0.75);
-        assertThat(LoadShare.of(first, List.of(second)) + LoadShare.of(second, List.of(first)))
-                .isEqualTo(1);
+        LoadHistory chamber = new LoadHistory(List.of(first, second));
+        assertThat(chamber.share(first)).isEqualTo(0.75);
+        assertThat(chamber.share(first) + chamber.share(second)).isEqualTo(1);
     }
 
     @Test
@@ -55,7 +55,11 @@ class CostTest {
         Stay piece = new Stay(4000, DAY, DAY.plusDays(10));
         Stay later = new Stay(4000, DAY.plusDays(5), DAY.plusDays(40));
         Stay gone = new Stay(9000, DAY.minusDays(9), DAY);
-        assertThat(LoadShare.of(piece, List.of(later, gone))).isCloseTo(40.0 / 60, within(1e-12));
-        assertThat(LoadShare.of(piece, List.of())).isEqualTo(1);
+        assertThat(new LoadHistory(List.of(piece, later, gone)).share(piece)).isCloseTo(40.0 / 60, within(1e-12));
+        assertThat(new LoadHistory(List.of(piece)).share(piece)).isEqualTo(1);
+        Stay today = new Stay(4000, DAY, DAY);
+        assertThat(new LoadHistory(List.of(today, later)).share(today))
+                .as("nothing is shared on the first day")
+                .isEqualTo(1);
     }
 }

@@ -2,8 +2,8 @@ package elvaro.server.piece;
 
 import elvaro.core.cost.Landed;
 import elvaro.core.cost.Landed.ChamberRate;
-import elvaro.core.cost.LoadShare;
-import elvaro.core.cost.LoadShare.Stay;
+import elvaro.core.cost.LoadHistory;
+import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.SteakCost;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
@@ -58,7 +58,7 @@ public class FiguresService {
         Map<UUID, PieceLog> read = logs.of(asked);
         WorkshopSettings settings = workshops.settings();
         ZoneId zone = workshops.mine().zone();
-        Map<UUID, Map<UUID, Stay>> stays = stays(asked, zone);
+        Map<UUID, Hung> stays = stays(asked, zone);
         Forecaster forecaster = forecasts.forecaster();
         Instant now = clock.instant();
         return asked.stream()
@@ -111,21 +111,18 @@ public class FiguresService {
                 .orElse(new ChamberRate(0, 1, 0, 0));
     }
 
-    private static Share share(Piece piece, Map<UUID, Map<UUID, Stay>> stays) {
-        Map<UUID, Stay> together = piece.chamber()
-                .map(chamber -> stays.getOrDefault(chamber.id(), Map.of()))
-                .orElse(Map.of());
-        Stay own = together.get(piece.id());
-        if (own == null) {
+    /** What hung in one chamber, by piece, and as a whole. */
+    private record Hung(Map<UUID, Stay> byPiece, LoadHistory history) {}
+
+    private static Share share(Piece piece, Map<UUID, Hung> stays) {
+        Hung together = piece.chamber().map(chamber -> stays.get(chamber.id())).orElse(null);
+        Stay own = together == null ? null : together.byPiece().get(piece.id());
+        if (together == null || own == null) {
             return new Share(0, 0);
         }
-        double share = LoadShare.of(
-                own,
-                together.entrySet().stream()
-                        .filter(entry -> !entry.getKey().equals(piece.id()))
-                        .map(Map.Entry::getValue)
-                        .toList());
-        return new Share(share, own.to().toEpochDay() - own.from().toEpochDay());
+        return new Share(
+                together.history().share(own),
+                own.to().toEpochDay() - own.from().toEpochDay());
     }
 
     private static Landed landed(Piece piece, WorkshopSettings settings, Share share) {
@@ -141,7 +138,7 @@ public class FiguresService {
     }
 
     /** Chamber → piece → stay, for every chamber the asked pieces hang or hung in. */
-    private Map<UUID, Map<UUID, Stay>> stays(List<Piece> asked, ZoneId zone) {
+    private Map<UUID, Hung> stays(List<Piece> asked, ZoneId zone) {
         Set<UUID> chambers = asked.stream()
                 .flatMap(piece -> piece.chamber().stream())
                 .map(Chamber::id)
@@ -152,9 +149,15 @@ public class FiguresService {
             return Map.of();
         }
         LocalDate today = workshops.today();
-        return pieces.stays(chambers, first.get().minusDays(LONGEST_STAY_DAYS), today).stream()
-                .collect(Collectors.groupingBy(
-                        StayRow::chamberId, Collectors.toMap(StayRow::pieceId, row -> stay(row, zone, today))));
+        Map<UUID, Map<UUID, Stay>> byChamber =
+                pieces.stays(chambers, first.get().minusDays(LONGEST_STAY_DAYS), today).stream()
+                        .collect(Collectors.groupingBy(
+                                StayRow::chamberId, Collectors.toMap(StayRow::pieceId, row -> stay(row, zone, today))));
+        return byChamber.entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey,
+                        each -> new Hung(
+                                each.getValue(), new LoadHistory(each.getValue().values()))));
     }
 
     private static Stay stay(StayRow row, ZoneId zone, LocalDate today) {

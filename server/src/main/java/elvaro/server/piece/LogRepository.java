@@ -19,6 +19,14 @@ interface LogRepository extends Repository<LogEntry, UUID> {
     @Query("select e from LogEntry e where e.pieceId in :pieceIds order by e.happenedAt, e.recordedAt, e.id")
     List<LogEntry> ofPieces(Collection<UUID> pieceIds);
 
+    /** Who closed a bench. */
+    record CloserRow(UUID pieceId, UUID accountId) {}
+
+    /** The last to close one last. */
+    @Query("select new elvaro.server.piece.LogRepository$CloserRow(e.pieceId, e.accountId) from LogEntry e"
+            + " where e.pieceId in :pieceIds and e.kind = elvaro.core.ledger.LogFact$Kind.CLOSED order by e.recordedAt")
+    List<CloserRow> closersOf(Collection<UUID> pieceIds);
+
     @Query(FACT + "where e.pieceId in :pieceIds")
     List<FactRow> factsOf(Collection<UUID> pieceIds);
 }

@@ -1,5 +1,9 @@
 package elvaro.server.piece;
 
+import elvaro.core.cut.Cut;
+import elvaro.core.cut.CutCatalogue;
+import elvaro.core.drying.Method;
+import elvaro.core.yield.BenchOrder;
 import jakarta.persistence.LockModeType;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -23,6 +27,49 @@ interface PieceRepository extends Repository<Piece, UUID> {
 
     /** A finished piece, with the versions of all that is learnt from it. */
     record FinishedRow(UUID id, int logVersion, int version, int lotVersion, int chamberVersion) {}
+
+    /**
+     * A finished piece, read for its figures only.
+     *
+     * @param partCut of a part of an animal; else it is its lot's
+     * @param partBone the same
+     */
+    record FinishedLine(
+            UUID id,
+            int logVersion,
+            String tag,
+            int lotNumber,
+            String lotCut,
+            @Nullable String partCut,
+            boolean lotBone,
+            @Nullable Boolean partBone,
+            String grade,
+            String supplier,
+            int fatCoverMm,
+            int priceMinorPerKg,
+            Method method,
+            @Nullable BenchOrder benchOrder,
+            UUID chamberId,
+            LocalDate hungOn,
+            int greenGrams,
+            int consumablesMinor) {
+        Cut cut() {
+            return CutCatalogue.get(partCut == null ? lotCut : partCut);
+        }
+
+        boolean boneIn() {
+            return partBone == null ? lotBone : partBone;
+        }
+    }
+
+    /** All that hung by themselves, the last hung first. */
+    @Query(
+            "select new elvaro.server.piece.PieceRepository$FinishedLine(p.id, p.logVersion, p.tag, l.number, l.cutCode, p.cutCode,"
+                    + " l.boneIn, p.boneIn, l.grade, l.supplier, l.fatCoverMm, l.priceMinorPerKg, p.method, p.benchOrder, p.chamber.id,"
+                    + " p.hungOn, p.greenGrams, p.consumablesMinor) from Piece p join p.lot l"
+                    + " where p.state = elvaro.server.piece.PieceState.CUT and p.hungOn is not null and p.chamber is not null"
+                    + " order by p.hungOn desc, p.tag")
+    List<FinishedLine> finishedLines();
 
     @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.id = :id")
     Optional<Piece> find(UUID id);

@@ -1,9 +1,8 @@
 package elvaro.server.record;
 
+import elvaro.server.shared.CsvFile;
 import java.time.LocalDate;
 import java.util.UUID;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -12,8 +11,6 @@ import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 class RecordController {
-    private static final String CSV = "text/csv;charset=UTF-8";
-
     private final RecordService service;
 
     RecordController(RecordService service) {
@@ -25,7 +22,7 @@ class RecordController {
         return service.ofPiece(id);
     }
 
-    @GetMapping(path = "/api/pieces/{id}/record.csv", produces = CSV)
+    @GetMapping(path = "/api/pieces/{id}/record.csv", produces = CsvFile.TYPE)
     ResponseEntity<String> fileOfPiece(@PathVariable UUID id) {
         return file(service.ofPiece(id));
     }
@@ -36,18 +33,13 @@ class RecordController {
         return service.ofChamber(id, from, to);
     }
 
-    @GetMapping(path = "/api/chambers/{id}/record.csv", produces = CSV)
+    @GetMapping(path = "/api/chambers/{id}/record.csv", produces = CsvFile.TYPE)
     ResponseEntity<String> fileOfChamber(
             @PathVariable UUID id, @RequestParam LocalDate from, @RequestParam LocalDate to) {
         return file(service.ofChamber(id, from, to));
     }
 
     private static ResponseEntity<String> file(RecordView record) {
-        String name = record.title().replaceAll("[^A-Za-z0-9]+", "-") + ".csv";
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
-                .body(RecordFile.write(record));
+        return CsvFile.attached(record.title() + ".csv", RecordFile.write(record));
     }
 }

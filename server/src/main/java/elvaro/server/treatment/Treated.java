@@ -13,6 +13,7 @@ import elvaro.server.piece.PieceService;
 import elvaro.server.piece.PieceService.Hanging;
 import elvaro.server.piece.PieceView.EntryView;
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.treatment.TreatmentRepository.KindRow;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.time.Instant;
@@ -223,6 +224,18 @@ public class Treated {
                 .collect(Collectors.toMap(
                         Map.Entry::getKey,
                         each -> each.getValue().stream().map(Given::words).collect(Collectors.joining("; "))));
+    }
+
+    /** The kinds of treatment each piece of the workshop was given, in words; one that was given nothing is left out. */
+    public Map<UUID, String> kinds() {
+        return rows.standing().stream()
+                .collect(Collectors.groupingBy(
+                        KindRow::pieceId,
+                        Collectors.mapping(
+                                row -> row.kind().label(),
+                                Collectors.collectingAndThen(
+                                        Collectors.toCollection(java.util.TreeSet::new),
+                                        labels -> String.join(" + ", labels)))));
     }
 
     /** What each of these pieces was given; pieces that were given nothing are left out. */

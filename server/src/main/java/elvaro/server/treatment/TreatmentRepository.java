@@ -15,6 +15,14 @@ interface TreatmentRepository extends Repository<Treatment, UUID> {
     @Query("select t from Treatment t where t.pieceId in :pieceIds")
     List<Treatment> ofPieces(Collection<UUID> pieceIds);
 
+    /** What a piece was given. */
+    record KindRow(UUID pieceId, Kind kind) {}
+
+    /** Every treatment that was not taken back, of any piece. */
+    @Query("select new elvaro.server.treatment.TreatmentRepository$KindRow(t.pieceId, t.kind) from Treatment t"
+            + " where not exists (select 1 from LogEntry e where e.correctsId = t.id)")
+    List<KindRow> standing();
+
     @Query("select s from StepDone s where s.pieceId in :pieceIds")
     List<StepDone> stepsOfPieces(Collection<UUID> pieceIds);
 

@@ -23,7 +23,6 @@ import elvaro.server.treatment.TreatmentService;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -148,7 +147,7 @@ class TrialDesigns {
     }
 
     private static String words(@Nullable BenchOrder order) {
-        return order == null ? "" : order.name().replace('_', ' ').toLowerCase(Locale.ROOT);
+        return order == null ? "" : order.label();
     }
 
     private static Facts facts(

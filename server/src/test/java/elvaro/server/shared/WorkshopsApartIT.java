@@ -94,6 +94,7 @@ class WorkshopsApartIT {
         String carcass = UUID.randomUUID().toString();
         client.must(
                 client.put("/api/carcasses/" + carcass, Bodies.carcassBody(client.chamber("Larder", 100_000), 40_000)));
+        client.must(client.put("/api/asks/" + carcass, Map.of("version", 0, "name", "ours", "query", "by=GRADE")));
         return new House(
                 chamber,
                 lot,
@@ -249,6 +250,8 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/carcasses/{id}/close/{entryId}", Map.of("answers", Map.of()));
         bodies.put("PUT /api/carcasses/{id}/cores/{entryId}", Map.of("celsius", 9));
         bodies.put("PUT /api/carcasses/{id}/school", Map.of("version", 0, "knife", "SAW", "trim", "LATER"));
+        bodies.put("PUT /api/asks/{id}", Map.of("version", 0, "name", "mine", "query", "by=CUT"));
+        bodies.put("PUT /api/asks/{id}/drop", Map.of("version", 0));
         bodies.put("PUT /api/pieces/{id}/ice", Map.of("version", 0, "meatCelsius", 5, "outsideCelsius", 20));
         bodies.put("PUT /api/pieces/{id}/hide/{entryId}", Map.of("grams", 10));
         bodies.put("PUT /api/makings/{id}", Bodies.makingBody("GRIND", 10, house.pack(), 10));
@@ -323,7 +326,7 @@ class WorkshopsApartIT {
         String named = pattern.split("/")[2];
         String id = switch (named) {
             case "makings" -> house.making();
-            case "carcasses" -> house.carcass();
+            case "carcasses", "asks" -> house.carcass();
             default -> ids.getOrDefault(named, piece);
         };
         return pattern.replace("{id}", id)
@@ -382,6 +385,7 @@ class WorkshopsApartIT {
                 "tasting_sheet",
                 "tasting_note",
                 "taster",
+                "ask",
                 "carcass",
                 "carcass_core",
                 "carcass_part",

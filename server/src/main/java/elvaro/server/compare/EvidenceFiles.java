@@ -1,0 +1,113 @@
+package elvaro.server.compare;
+
+import elvaro.core.ledger.Ledger;
+import elvaro.server.compare.EvidenceView.ModelView;
+import elvaro.server.compare.FinishedRows.EvidenceRow;
+import elvaro.server.shared.CsvFile;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** The evidence as tables to be taken away, with the units in the names of the columns. */
+final class EvidenceFiles {
+    private static final int DIGITS = 10;
+
+    private static final List<String> PIECES = List.of(
+            "tag",
+            "lot",
+            "species",
+            "cut",
+            "grade",
+            "supplier",
+            "on_the_bone",
+            "fat_cover_mm",
+            "method",
+            "chamber",
+            "treatment",
+            "hung_on",
+            "pulled_on",
+            "days",
+            "person",
+            "green_g",
+            "aged_g",
+            "steak_g",
+            "usable_trim_g",
+            "fat_g",
+            "bone_g",
+            "discard_g",
+            "withdrawn_g",
+            "shrink_fraction",
+            "trim_fraction",
+            "steak_yield_fraction",
+            "steak_cost_minor_per_kg",
+            "liked_more_than_the_middling_chance",
+            "tasting_circle");
+
+    private static final List<String> MODEL =
+            List.of("term", "estimate", "standard_error", "t", "p", "low_95", "high_95", "degrees_of_freedom");
+
+    private EvidenceFiles() {}
+
+    static String pieces(List<EvidenceRow> rows) {
+        return CsvFile.of(PIECES, rows.stream().map(EvidenceFiles::row).toList());
+    }
+
+    private static List<?> row(EvidenceRow row) {
+        Ledger ledger = row.ledger();
+        var facts = row.facts();
+        return Arrays.asList(
+                facts.tag(),
+                facts.lot(),
+                row.species().label(),
+                facts.cut(),
+                facts.grade(),
+                facts.supplier(),
+                facts.boneIn(),
+                facts.fatCoverMm(),
+                facts.method().label(),
+                facts.chamber(),
+                facts.treatment(),
+                facts.hungOn(),
+                row.pulledOn(),
+                facts.days(),
+                row.person(),
+                ledger.green(),
+                ledger.aged(),
+                ledger.piles().steak(),
+                ledger.piles().usableTrim(),
+                ledger.piles().fat(),
+                ledger.piles().bone(),
+                ledger.piles().discard(),
+                ledger.withdrawn(),
+                figure(ledger.shrinkFraction()),
+                figure(ledger.trimFraction()),
+                figure(ledger.steakYield()),
+                row.costMinorPerKg() == null ? null : figure(row.costMinorPerKg()),
+                row.liked() == null ? null : figure(row.liked().chance()),
+                row.liked() == null ? null : row.liked().circle());
+    }
+
+    static String model(@Nullable ModelView model) {
+        List<List<?>> rows = new ArrayList<>();
+        if (model != null) {
+            model.terms()
+                    .forEach(term -> rows.add(List.of(
+                            term.name(),
+                            figure(term.estimate()),
+                            figure(term.error()),
+                            figure(term.t()),
+                            figure(term.p()),
+                            figure(term.low()),
+                            figure(term.high()),
+                            model.freedom())));
+        }
+        return CsvFile.of(MODEL, rows);
+    }
+
+    private static BigDecimal figure(double value) {
+        return new BigDecimal(value, new MathContext(DIGITS)).stripTrailingZeros();
+    }
+}

@@ -1,0 +1,113 @@
+package elvaro.server.compare;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.core.cut.Species;
+import elvaro.core.ledger.Ledger;
+import elvaro.core.trial.Facts;
+import elvaro.core.trial.Measure;
+import elvaro.server.account.AccountService;
+import elvaro.server.piece.FinishedPieces;
+import elvaro.server.piece.FinishedPieces.Finished;
+import elvaro.server.shared.Changes;
+import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.tasting.Likings;
+import elvaro.server.tasting.Likings.Liked;
+import elvaro.server.treatment.Treated;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The finished pieces of the workshop as rows to be asked of; worked out once until something is written. */
+@Service
+@Transactional(readOnly = true)
+class FinishedRows {
+    private static final int MOST_WORKSHOPS_KEPT = 20;
+
+    private record State(UUID workshopId, long changes) {}
+
+    private final Cache<State, List<EvidenceRow>> kept =
+            Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
+    private final FinishedPieces pieces;
+    private final Treated treated;
+    private final Likings likings;
+    private final AccountService accounts;
+    private final Changes changes;
+    private final CurrentWorkshop current;
+
+    FinishedRows(
+            FinishedPieces pieces,
+            Treated treated,
+            Likings likings,
+            AccountService accounts,
+            Changes changes,
+            CurrentWorkshop current) {
+        this.pieces = pieces;
+        this.treated = treated;
+        this.likings = likings;
+        this.accounts = accounts;
+        this.changes = changes;
+        this.current = current;
+    }
+
+    /**
+     * A finished piece.
+     *
+     * @param person who closed its bench
+     * @param costMinorPerKg of the steak; absent where there is none
+     * @param liked at tastings; absent where it met nothing there
+     */
+    record EvidenceRow(
+            UUID id,
+            Species species,
+            Facts facts,
+            LocalDate pulledOn,
+            String person,
+            Ledger ledger,
+            @Nullable Double costMinorPerKg,
+            @Nullable Liked liked) {
+
+        /** As effects are worked out: fractions of the green weight, the cost as its logarithm. */
+        Optional<Double> by(Measure measure) {
+            return switch (measure) {
+                case SHRINK -> Optional.of(ledger.shrinkFraction());
+                case TRIM -> Optional.of(ledger.trimFraction());
+                case STEAK_YIELD -> Optional.of(ledger.steakYield());
+                case COST ->
+                    Optional.ofNullable(costMinorPerKg).filter(cost -> cost > 0).map(Math::log);
+            };
+        }
+    }
+
+    /** The last hung first. */
+    List<EvidenceRow> all() {
+        return kept.get(new State(current.person().workshopId(), changes.number()), state -> read());
+    }
+
+    private List<EvidenceRow> read() {
+        Map<UUID, String> given = treated.kinds();
+        Map<UUID, String> names = accounts.names();
+        Map<UUID, Liked> liked = likings.byPiece();
+        return pieces.all().stream()
+                .map(each -> row(each, given.getOrDefault(each.id(), Facts.PLAIN), names, liked.get(each.id())))
+                .toList();
+    }
+
+    private static EvidenceRow row(Finished each, String given, Map<UUID, String> names, @Nullable Liked liked) {
+        Facts facts = each.facts(given);
+        return new EvidenceRow(
+                each.id(),
+                each.cut().species(),
+                facts,
+                each.pulledOn(),
+                each.closedBy() == null ? "" : names.getOrDefault(each.closedBy(), ""),
+                each.ledger(),
+                each.steak().perKilogram().orElse(null),
+                liked);
+    }
+}

@@ -1,0 +1,85 @@
+package elvaro.server.tasting;
+
+import elvaro.core.estimate.Estimates;
+import elvaro.core.tasting.BradleyTerry;
+import elvaro.core.trial.Band;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How single pieces were liked, over all tastings that are revealed. */
+@Service
+@Transactional(readOnly = true)
+public class Likings {
+    private static final double LEVEL = 0.8;
+
+    private final TastingRepository tastings;
+    private final Tables tables;
+
+    Likings(TastingRepository tastings, Tables tables) {
+        this.tastings = tastings;
+        this.tables = tables;
+    }
+
+    /**
+     * A piece among those it met, or that met the same.
+     *
+     * @param circle pieces of one circle can be held against each other, others not
+     * @param chance that a taster likes it more than the middling piece of its circle, with its 80 % band
+     */
+    public record Liked(int circle, double chance, Band band) {}
+
+    /** Only pieces that met another one. */
+    public Map<UUID, Liked> byPiece() {
+        List<Laid> revealed = tables.all(tastings.newest().stream()
+                .filter(tasting -> tasting.state() == TastingState.REVEALED)
+                .toList());
+        Map<UUID, Integer> numbers = new LinkedHashMap<>();
+        List<double[]> met = new ArrayList<>();
+        for (Laid laid : revealed) {
+            List<UUID> ids = laid.samples().stream()
+                    .map(sample -> sample.pieceId().orElse(sample.id()))
+                    .toList();
+            laid.outcome().duels().forEach(duel -> {
+                UUID better = ids.get(duel.better());
+                UUID worse = ids.get(duel.worse());
+                if (!better.equals(worse)) {
+                    numbers.putIfAbsent(better, numbers.size());
+                    numbers.putIfAbsent(worse, numbers.size());
+                    met.add(new double[] {numbers.get(better), numbers.get(worse), duel.weight()});
+                }
+            });
+        }
+        return numbers.isEmpty() ? Map.of() : liked(List.copyOf(numbers.keySet()), met);
+    }
+
+    private static Map<UUID, Liked> liked(List<UUID> ids, List<double[]> met) {
+        double[][] wins = new double[ids.size()][ids.size()];
+        met.forEach(each -> wins[(int) each[0]][(int) each[1]] += each[2]);
+        BradleyTerry strengths = BradleyTerry.of(wins, Estimates.LIKING_SD);
+        Map<UUID, Liked> liked = new HashMap<>();
+        int circle = 0;
+        for (List<Integer> members : BradleyTerry.connected(wins)) {
+            List<Integer> weakestFirst = members.stream()
+                    .sorted(Comparator.comparingDouble(each -> strengths.difference(each, members.get(0))))
+                    .toList();
+            int middling = weakestFirst.get(weakestFirst.size() / 2);
+            for (int each : members) {
+                liked.put(
+                        ids.get(each),
+                        new Liked(
+                                circle,
+                                each == middling ? 0.5 : strengths.chance(each, middling),
+                                each == middling ? new Band(0.5, 0.5) : strengths.chance(each, middling, LEVEL)));
+            }
+            circle++;
+        }
+        return liked;
+    }
+}

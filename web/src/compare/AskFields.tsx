@@ -1,0 +1,99 @@
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { Schema } from '../api/client';
+import { Pick } from '../stock/Pick';
+import { byWords, measureWords, type Ask, type Asked, type By, type MeasureName } from './ask';
+
+const facetWords: Record<string, string> = {
+  species: 'Species',
+  cut: 'Cut',
+  grade: 'Grade',
+  supplier: 'Supplier',
+  bone: 'Bone',
+  method: 'Method',
+  chamber: 'Chamber',
+  treatment: 'Treatment',
+  person: 'Cut by',
+};
+
+const ranges: [Asked, string][] = [
+  ['daysFrom', 'Days from'],
+  ['daysTo', 'Days to'],
+  ['fatFrom', 'Fat cover from, mm'],
+  ['fatTo', 'Fat cover to, mm'],
+];
+
+interface Props {
+  ask: Ask;
+  facets: Schema['FacetView'][];
+  onChange: (ask: Ask) => void;
+}
+
+/** The question: what is compared by what, and of which pieces. */
+export function AskFields({ ask, facets, onChange }: Props) {
+  const set = (key: Asked, value: string) => onChange({ ...ask, filter: { ...ask.filter, [key]: value } });
+  return (
+    <Box
+      role="group"
+      aria-label="Which pieces"
+      sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(158px, 1fr))', gap: 1.25 }}
+    >
+      <Pick<MeasureName>
+        label="Compare"
+        value={ask.measure}
+        choices={measureWords}
+        onChange={(measure) => onChange({ ...ask, measure })}
+      />
+      <Pick<By>
+        label="by"
+        value={ask.by}
+        choices={byWords as Record<By, string>}
+        onChange={(by) => onChange({ ...ask, by })}
+      />
+      {facets
+        .filter(({ name, values }) => values.length > 1 || ask.filter[name as Asked])
+        .map(({ name, values }) => (
+          <TextField
+            key={name}
+            select
+            size="small"
+            label={facetWords[name]}
+            value={
+              values.some(({ value }) => value === ask.filter[name as Asked]) ? ask.filter[name as Asked] : ''
+            }
+            onChange={(event) => set(name as Asked, event.target.value)}
+            slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+          >
+            <MenuItem value="">all</MenuItem>
+            {values.map(({ value, label, pieces }) => (
+              <MenuItem key={value} value={value}>
+                {label} ({pieces})
+              </MenuItem>
+            ))}
+          </TextField>
+        ))}
+      {ranges.map(([key, label]) => (
+        <TextField
+          key={key}
+          size="small"
+          label={label}
+          value={ask.filter[key] ?? ''}
+          onChange={(event) => set(key, event.target.value.replace(/\D/g, '').slice(0, 3))}
+          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+        />
+      ))}
+      {(['from', 'to'] as const).map((key) => (
+        <TextField
+          key={key}
+          type="date"
+          size="small"
+          label={key === 'from' ? 'Pulled from' : 'Pulled to'}
+          value={ask.filter[key] ?? ''}
+          onChange={(event) => set(key, event.target.value)}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,57 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Schema } from '../api/client';
+import type { Drawn } from '../kit/streams';
+import { WeightBar } from '../kit/WeightBar';
+import { StreamKey } from './StreamKey';
+
+const KILOGRAM = 1000;
+
+/** Of each kilogram that was hung: where it went, a bar for each group. */
+export function GroupBars({ groups }: { groups: Schema['GroupView'][] }) {
+  return (
+    <Box component="section" aria-labelledby="group-bars">
+      <Typography id="group-bars" variant="h2" sx={{ mb: 1.5 }}>
+        Where the weight went, of each kilogram hung
+      </Typography>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '6rem 1fr', sm: '14rem 1fr' },
+          gap: 1,
+          columnGap: 2,
+          alignItems: 'center',
+        }}
+      >
+        {groups.map((group) => (
+          <Box key={group.name} sx={{ display: 'contents' }}>
+            <Typography sx={{ lineHeight: 1.2 }}>{group.name}</Typography>
+            <WeightBar ledger={ofAKilogram(group.went)} scaleGrams={KILOGRAM} height={30} name={group.name} />
+          </Box>
+        ))}
+      </Box>
+      <StreamKey />
+    </Box>
+  );
+}
+
+/** Only what the bar draws. */
+function ofAKilogram(went: Schema['Went']): Drawn {
+  const grams = (share: number) => Math.round(share * KILOGRAM);
+  const piles = {
+    steak: grams(went.steak),
+    usableTrim: grams(went.usableTrim),
+    fat: grams(went.fat),
+    bone: grams(went.bone),
+    discard: grams(went.discard),
+  };
+  const found = Object.values(went).reduce((sum, share) => sum + share, 0);
+  return {
+    greenGrams: KILOGRAM,
+    cutAwayGrams: 0,
+    withdrawnGrams: grams(went.withdrawn),
+    shrinkGrams: grams(went.shrink),
+    residualGrams: grams(1 - found),
+    piles,
+  };
+}
