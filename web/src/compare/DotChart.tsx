@@ -35,6 +35,8 @@ interface Props {
   yFormat: (value: number) => string;
   /** From 0, or from the least there is. */
   fromZero?: boolean;
+  /** Upwards by ratios, where one piece may be worth ten others. */
+  ratios?: boolean;
   onPick: (id: string) => void;
 }
 
@@ -56,6 +58,7 @@ export function DotChart({
   xFormat,
   yFormat,
   fromZero = false,
+  ratios = false,
   onPick,
 }: Props) {
   const dots = clouds.flatMap((cloud) => cloud.dots);
@@ -88,7 +91,16 @@ export function DotChart({
               valueFormatter: xFormat,
             },
           ]}
-          yAxis={[{ min: low, max: high, width: 72, label: yLabel, valueFormatter: yFormat }]}
+          yAxis={[
+            {
+              scaleType: ratios ? ('log' as const) : ('linear' as const),
+              min: ratios ? Math.min(...dots.map(({ y }) => y)) * 0.9 : low,
+              max: high,
+              width: 72,
+              label: yLabel,
+              valueFormatter: yFormat,
+            },
+          ]}
           series={[
             ...curves.map((cloud, index) => ({
               type: 'line' as const,

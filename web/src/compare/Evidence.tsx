@@ -154,6 +154,7 @@ function Pictures({ data, colourOf }: { data: View; colourOf: (group: string) =>
           yLabel=""
           xFormat={whole}
           yFormat={(value) => units.money(value)}
+          ratios
           onPick={pick}
         />
       </Picture>

@@ -18,7 +18,7 @@ export function GroupTable({ evidence, ask, colourOf }: Props) {
   const units = useUnits();
   const cost = evidence.measure === 'COST';
   const found = (value: number) => (cost ? units.pricePer(value) : percent(value));
-  const signed = (value: number) => `${value > 0 ? '+' : ''}${(value * 100).toFixed(1)}`;
+  const signed = (value: number) => `${value > 0 ? '+' : ''}${(value * 100).toFixed(1)}`.replace('-', '−');
   const unit = cost ? '%' : 'points';
   return (
     <HairTable label="Groups" sx={{ width: '100%', '& td:not(:first-of-type)': { whiteSpace: 'nowrap' } }}>

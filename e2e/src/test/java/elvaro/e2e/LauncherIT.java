@@ -10,9 +10,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -113,11 +115,13 @@ class LauncherIT {
         client.must(client.setUp(code, House.OWNER, House.PASSWORD));
         assertThat(said("status")).startsWith("Elvaro runs at http://127.0.0.1:" + httpPort);
         assertThat(said("start", "--empty")).startsWith("Elvaro runs already");
+        Path backup = backedUpWhile(client);
         assertThat(said("stop")).isEqualTo("Ended.");
         assertThat(first.waitFor(30, TimeUnit.SECONDS)).isTrue();
         assertThat(folder.resolve("run")).isDirectoryNotContaining("glob:**.pid");
         new ServerSocket(httpPort).close();
         new ServerSocket(dbPort).close();
+        restores(backup);
 
         Process second = start();
         assertThat(new Client(httpPort).signIn(House.OWNER, House.PASSWORD).status())
@@ -128,6 +132,44 @@ class LauncherIT {
         second.destroy(); // as Ctrl-C does
         assertThat(second.waitFor(30, TimeUnit.SECONDS)).isTrue();
         new ServerSocket(dbPort).close();
+    }
+
+    /** Pieces are hung, weighed, cut and closed without a pause while the backup is written. */
+    private Path backedUpWhile(Client client) throws Exception {
+        client.cut(); // One at least.
+        AtomicBoolean written = new AtomicBoolean();
+        Thread writer = new Thread(() -> {
+            while (!written.get()) {
+                client.cut();
+            }
+        });
+        writer.start();
+        Path file = tools.resolve("all.backup");
+        assertThat(said("backup", file.toString())).contains("Written: " + file, "keep it like a key");
+        written.set(true);
+        writer.join();
+        assertThat(said("backup", file.toString())).contains("is there already");
+        return file;
+    }
+
+    private void restores(Path backup) throws Exception {
+        assertThat(said("restore", backup.toString())).contains("holds data already");
+        Path own = folder;
+        folder = Files.createTempDirectory(tools, "restored");
+        byte[] whole = Files.readAllBytes(backup);
+        Path cut = Files.write(tools.resolve("cut"), Arrays.copyOf(whole, whole.length / 2));
+        assertThat(said("restore", cut.toString())).contains("Nothing was changed.");
+        whole[whole.length / 2] ^= 1;
+        Path flipped = Files.write(tools.resolve("flipped"), whole);
+        assertThat(said("restore", flipped.toString())).contains("Nothing was changed.");
+        assertThat(said("restore", tools.resolve("none").toString())).contains("cannot be read");
+        assertThat(folder.resolve("db")).doesNotExist();
+        assertThat(said("restore", backup.toString()))
+                .containsPattern("Checked: 1 workshops, [1-9][0-9]* finished pieces, every ledger closes.")
+                .contains("'./elvaro start' goes on with it.");
+        assertThat(folder.resolve("house")).hasContent("empty\n");
+        new ServerSocket(dbPort).close();
+        folder = own;
     }
 
     @Test

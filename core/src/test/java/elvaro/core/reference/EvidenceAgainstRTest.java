@@ -25,6 +25,9 @@ import org.junit.jupiter.params.provider.CsvFileSource;
 class EvidenceAgainstRTest {
     private static final Percentage CLOSE = Percentage.withPercentage(1e-4);
 
+    /** A comma that no quotes hold; the scenario's words hold neither quotes nor line breaks. */
+    private static final String BETWEEN = ",(?=(?:[^\"]*\"[^\"]*\")*[^\"]*$)";
+
     /** The question, the column of the groups, the column of the measure. */
     private static final Map<String, List<String>> ASKS = Map.of(
             "shrink by method", List.of("method", "shrink_fraction"),
@@ -65,7 +68,6 @@ class EvidenceAgainstRTest {
         assertThat(found.estimate() + found.halfWidth(0.95)).isCloseTo(high, within(1e-6 + 1e-6 * Math.abs(high)));
     }
 
-    /** The scenario's words hold no comma, quote or line break. */
     private static List<Row> rows(List<String> columns) {
         try (var table = EvidenceAgainstRTest.class.getResourceAsStream("/reference/evidence-pieces.csv")) {
             List<String> lines = new ArrayList<>(new String(table.readAllBytes(), StandardCharsets.UTF_8)
@@ -73,7 +75,7 @@ class EvidenceAgainstRTest {
                     .toList());
             List<String> names = List.of(lines.remove(0).split(","));
             return lines.stream()
-                    .map(line -> line.split(",", -1))
+                    .map(line -> line.split(BETWEEN, -1))
                     .flatMap(cells -> row(names, cells, columns).stream())
                     .toList();
         } catch (IOException failure) {
@@ -91,7 +93,7 @@ class EvidenceAgainstRTest {
         }
         double value = Double.parseDouble(cells[at[1]]);
         return Optional.of(new Row(
-                cells[at[0]],
+                cells[at[0]].replace("\"", ""),
                 Double.parseDouble(cells[at[2]]),
                 Double.parseDouble(cells[at[3]]),
                 columns.get(1).contains("cost") ? Math.log(value) : value));

@@ -1,0 +1,104 @@
+package elvaro.server.backup;
+
+import elvaro.server.piece.LedgerAudit;
+import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Role;
+import elvaro.server.shared.SignedIn;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/**
+ * Looks at a restored database and ends: whether every row has the rows it points at (a dump is loaded without asking), and
+ * whether every closed ledger closes. Started by {@code ./elvaro restore} with {@code ELVARO_CHECK=true}.
+ */
+@Component
+@ConditionalOnProperty("elvaro.check")
+class RestoreCheck {
+    /** For the launcher: loaded, but not whole. */
+    private static final int NOT_WHOLE = 3;
+
+    private final JdbcClient database;
+    private final LedgerAudit ledgers;
+    private final CurrentWorkshop current;
+
+    RestoreCheck(JdbcClient database, LedgerAudit ledgers, CurrentWorkshop current) {
+        this.database = database;
+        this.ledgers = ledgers;
+        this.current = current;
+    }
+
+    @EventListener
+    void ready(ApplicationReadyEvent event) {
+        List<String> faults = new ArrayList<>(strays());
+        int finished = 0;
+        List<SignedIn> owners = owners();
+        for (SignedIn owner : owners) {
+            LedgerAudit.Found found = current.actingAs(owner, ledgers::all);
+            finished += found.finished();
+            found.open().forEach(tag -> faults.add("The ledger of " + tag + " does not close."));
+        }
+        faults.forEach(fault -> System.out.println("Fault: " + fault));
+        if (faults.isEmpty()) {
+            System.out.printf("Checked: %d workshops, %d finished pieces, every ledger closes.%n", owners.size(), finished);
+        }
+        int code = faults.isEmpty() ? 0 : NOT_WHOLE;
+        System.exit(SpringApplication.exit(event.getApplicationContext(), () -> code));
+    }
+
+    private List<SignedIn> owners() {
+        return database.sql("select id, workshop_id from account where role = 'OWNER' group by workshop_id")
+                .query((row, number) -> new SignedIn(
+                        UUID.fromString(row.getString("id")),
+                        UUID.fromString(row.getString("workshop_id")),
+                        Role.OWNER,
+                        true,
+                        null))
+                .list();
+    }
+
+    /** A foreign key of the schema. */
+    private record Key(String table, String columns, String to, String toColumns) {}
+
+    /** Rows that point at nothing, by what the schema says points where. */
+    private List<String> strays() {
+        List<Key> keys = database.sql("select table_name, group_concat(column_name order by ordinal_position) columns,"
+                        + " referenced_table_name, group_concat(referenced_column_name order by ordinal_position) to_columns"
+                        + " from information_schema.key_column_usage where table_schema = database()"
+                        + " and referenced_table_name is not null"
+                        + " group by table_name, constraint_name, referenced_table_name")
+                .query((row, number) -> new Key(
+                        row.getString("table_name"),
+                        row.getString("columns"),
+                        row.getString("referenced_table_name"),
+                        row.getString("to_columns")))
+                .list();
+        List<String> faults = new ArrayList<>();
+        for (Key key : keys) {
+            long strays = database.sql(strays(key)).query(Long.class).single();
+            if (strays > 0) {
+                faults.add("%d rows of %s point at no %s.".formatted(strays, key.table(), key.to()));
+            }
+        }
+        return faults;
+    }
+
+    private static String strays(Key key) {
+        String[] from = key.columns().split(",");
+        String[] to = key.toColumns().split(",");
+        StringBuilder same = new StringBuilder();
+        StringBuilder there = new StringBuilder();
+        for (int column = 0; column < from.length; column++) {
+            same.append(column == 0 ? "" : " and ").append("t.%s = f.%s".formatted(to[column], from[column]));
+            there.append(" and f.%s is not null".formatted(from[column]));
+        }
+        return "select count(*) from %s f where not exists (select 1 from %s t where %s)%s"
+                .formatted(key.table(), key.to(), same, there);
+    }
+}
