@@ -189,6 +189,17 @@ export const useForward = (body: Schema['ScenarioForm'] | null) =>
     gcTime: 30_000,
   });
 
+export const useWorth = (body: Schema['WorthForm'] | null) =>
+  useQuery({
+    queryKey: ['plan', 'worth', body],
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/plan/worth', { body: body as Schema['WorthForm'], signal })),
+    enabled: body !== null,
+    placeholderData: (before) => before,
+    retry: false,
+    gcTime: 30_000,
+  });
+
 export const useRooms = (body: Schema['RoomForm'] | null) =>
   useQuery({
     queryKey: ['plan', 'room', body],

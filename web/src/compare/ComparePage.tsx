@@ -1,9 +1,10 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Chip from '@mui/material/Chip';
+import MuiLink from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { PieceCard } from '../api/client';
 import { useComparison, useCutPieces } from '../api/queries';
 import { ProblemNotice } from '../kit/Notices';
@@ -34,7 +35,14 @@ export default function ComparePage() {
   const choose = (pieces: PieceCard[]) =>
     setSearch(pieces.length ? { p: pieces.map((piece) => piece.id).join(',') } : {}, { replace: true });
   return (
-    <Page title="Compare">
+    <Page
+      title="Compare"
+      aside={
+        <MuiLink component={Link} to="/worth" sx={{ color: 'secondary.main' }}>
+          Is ageing worth it?
+        </MuiLink>
+      }
+    >
       <Autocomplete
         multiple
         disableCloseOnSelect

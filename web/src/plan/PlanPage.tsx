@@ -1,11 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MuiLink from '@mui/material/Link';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Schema } from '../api/client';
 import { useChambers, useCuts, useForward, useLots, useMethods } from '../api/queries';
+import { Link } from 'react-router';
 import { useDraft } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
@@ -87,18 +89,23 @@ function Planner({ cuts, methods, chambers, lots }: Props) {
     <Page
       title="Plan"
       aside={
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          aria-label="Where the plan starts"
-          value={draft.direction}
-          onChange={(_, direction: Draft['direction'] | null) =>
-            direction && setDraft({ ...draft, direction })
-          }
-        >
-          <ToggleButton value="piece">From a piece</ToggleButton>
-          <ToggleButton value="table">Back from a table</ToggleButton>
-        </ToggleButtonGroup>
+        <>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            aria-label="Where the plan starts"
+            value={draft.direction}
+            onChange={(_, direction: Draft['direction'] | null) =>
+              direction && setDraft({ ...draft, direction })
+            }
+          >
+            <ToggleButton value="piece">From a piece</ToggleButton>
+            <ToggleButton value="table">Back from a table</ToggleButton>
+          </ToggleButtonGroup>
+          <MuiLink component={Link} to="/worth" sx={{ color: 'secondary.main' }}>
+            Is it worth it?
+          </MuiLink>
+        </>
       }
     >
       <Box

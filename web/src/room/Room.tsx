@@ -10,6 +10,7 @@ import { Page, Waiting } from '../kit/Page';
 import { shortDate } from '../kit/units';
 import { ChamberRails } from './ChamberRails';
 import { DueList } from './DueList';
+import { FirstPiece } from './FirstPiece';
 import { EVERYBODY, MINE, useWhose, workOf } from './whose';
 
 /** What hangs where, and what needs me now. */
@@ -22,7 +23,7 @@ export function Room() {
   return (
     <Page title="Room" aside={<Typography sx={{ color: 'text.secondary' }}>{shortDate(today)}</Typography>}>
       {chambers.length === 0 ? (
-        <NothingYet />
+        <FirstPiece />
       ) : (
         <Box
           sx={{
@@ -75,20 +76,6 @@ function Work({ room }: { room: Schema['RoomView'] }) {
         </Button>
       </Box>
       <DueList due={workOf(room, whose, me)} />
-    </Box>
-  );
-}
-
-function NothingYet() {
-  return (
-    <Box sx={{ maxWidth: 560 }}>
-      <Typography sx={{ mb: 2 }}>
-        Nothing hangs yet. First say where meat can hang: a refrigerator, a cabinet, a room. Then receive what
-        you bought.
-      </Typography>
-      <Button component={Link} to="/settings" variant="contained" size="large">
-        Add a chamber
-      </Button>
     </Box>
   );
 }

@@ -29,6 +29,7 @@ const ChamberRecord = lazy(() =>
 const BenchPage = lazy(() => import('../bench/BenchPage'));
 const ChamberPage = lazy(() => import('../chamber/ChamberPage'));
 const ComparePage = lazy(() => import('../compare/ComparePage'));
+const WorthPage = lazy(() => import('../plan/WorthPage'));
 const SettingsPage = lazy(() => import('../settings/SettingsPage'));
 const TreatmentsPage = lazy(() => import('../treatment/TreatmentsPage'));
 const TrialsPage = lazy(() => import('../trial/TrialsPage'));
@@ -102,6 +103,7 @@ export function House() {
           <Route path="/look" element={<LookPage />} />
           <Route path="/bench/:id" element={<BenchPage />} />
           <Route path="/compare" element={<ComparePage />} />
+          <Route path="/worth" element={<WorthPage />} />
           <Route path="/settings" element={<SettingsPage />} />
           <Route path="/treatments" element={<TreatmentsPage />} />
           <Route path="/trials" element={<TrialsPage />} />

@@ -46,7 +46,8 @@ class RestoreCheck {
         }
         faults.forEach(fault -> System.out.println("Fault: " + fault));
         if (faults.isEmpty()) {
-            System.out.printf("Checked: %d workshops, %d finished pieces, every ledger closes.%n", owners.size(), finished);
+            System.out.printf(
+                    "Checked: %d workshops, %d finished pieces, every ledger closes.%n", owners.size(), finished);
         }
         int code = faults.isEmpty() ? 0 : NOT_WHOLE;
         System.exit(SpringApplication.exit(event.getApplicationContext(), () -> code));

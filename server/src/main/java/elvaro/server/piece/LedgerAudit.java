@@ -42,19 +42,23 @@ public class LedgerAudit {
     }
 
     private void open(List<Piece> some, List<String> open) {
-        Map<java.util.UUID, List<LogEntry>> all = entries.ofPieces(some.stream().map(Piece::id).toList()).stream()
+        Map<java.util.UUID, List<LogEntry>> all = entries
+                .ofPieces(some.stream().map(Piece::id).toList())
+                .stream()
                 .collect(Collectors.groupingBy(LogEntry::pieceId));
         for (Piece piece : some) {
             List<LogEntry> log = all.getOrDefault(piece.id(), List.of());
             List<LogFact> facts = log.stream().map(LogEntry::fact).toList();
             PieceLog read = PieceLog.of(piece.greenGrams(), facts);
-            boolean pulledAndClosed = read.pull().isPresent() && read.last(Kind.CLOSED).isPresent();
+            boolean pulledAndClosed =
+                    read.pull().isPresent() && read.last(Kind.CLOSED).isPresent();
             boolean refused = pulledAndClosed
                     && Balance.of(read.ledger(), workshops.mine().divisionGrams(), read.weighingsAtTheBench())
                                     .state()
                             == Balance.State.REFUSES;
             boolean explained = log.stream()
-                    .anyMatch(entry -> entry.kind() == Kind.CLOSED && !entry.words().isBlank());
+                    .anyMatch(entry ->
+                            entry.kind() == Kind.CLOSED && !entry.words().isBlank());
             if (!pulledAndClosed || refused && !explained) {
                 open.add(piece.tag());
             }

@@ -25,11 +25,13 @@ class PlanController {
     private final ScenarioService scenarios;
     private final PlanService plans;
     private final LoadService loads;
+    private final WorthService worth;
 
-    PlanController(ScenarioService scenarios, PlanService plans, LoadService loads) {
+    PlanController(ScenarioService scenarios, PlanService plans, LoadService loads, WorthService worth) {
         this.scenarios = scenarios;
         this.plans = plans;
         this.loads = loads;
+        this.worth = worth;
     }
 
     record HangForm(
@@ -59,6 +61,12 @@ class PlanController {
     @PostMapping("/api/plan/room")
     List<ChamberLoad> room(@RequestBody @Valid RoomForm form) {
         return scenarios.room(form);
+    }
+
+    /** Whether ageing is worth it, way by way. */
+    @PostMapping("/api/plan/worth")
+    WorthView worth(@RequestBody @Valid WorthForm form) {
+        return worth.worth(form);
     }
 
     @GetMapping("/api/plans")

@@ -76,4 +76,24 @@ public record ScenarioForm(
         @Max(value = 150, message = "A steak is 5 to 150 mm thick.")
         Integer steakMm) {
     private static final String AIR = "A chamber is between −5 and 15 °C.";
+
+    /** The same piece aged in another way, in the air that was asked for and no chamber of the house. */
+    ScenarioForm aged(Method way, Coating coat, int days, int consumables) {
+        return new ScenarioForm(
+                cutCode,
+                boneIn,
+                fatCoverMm,
+                greenGrams,
+                way,
+                coat,
+                contactPercent,
+                null,
+                celsius,
+                humidityPercent,
+                metresPerSecond,
+                days,
+                priceMinorPerKg,
+                consumables,
+                steakMm);
+    }
 }

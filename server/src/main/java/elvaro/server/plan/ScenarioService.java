@@ -154,6 +154,12 @@ public class ScenarioService {
         return loads.all(new Coming(form.pieces(), hanging, form.from(), scenario.targetDays()), form.showDays());
     }
 
+    /** As it is asked for. */
+    Planned planned(ScenarioForm form) {
+        Chamber chamber = chamber(form);
+        return planned(form, cut(form), air(form, chamber), chamber, form.greenGrams());
+    }
+
     private static Planned planned(ScenarioForm form, Cut cut, Air air, @Nullable Chamber chamber, int grams) {
         Hanging hanging = Hangings.of(
                 cut,

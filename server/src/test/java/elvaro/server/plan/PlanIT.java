@@ -267,4 +267,48 @@ class PlanIT {
         body.put("version", 1);
         assertThat(client.put("/api/plans/" + plan, body).type()).isEqualTo("past-date");
     }
+
+    /** A shop that pays more for bought steak saves more; equipment of its own costs what its life and its current say. */
+    @Test
+    void ageing_is_worth_it_from_so_many_pieces_a_year(Someone owner) {
+        Client client = owner.client();
+        Map<String, Object> piece =
+                new java.util.HashMap<>(Bodies.scenarioBody(UUID.randomUUID().toString()));
+        piece.remove("chamberId");
+        Map<String, Object> cabinet = Map.of(
+                "method", "OPEN_AIR",
+                "days", 30,
+                "purchaseMinor", 300_000,
+                "lifeYears", 10,
+                "watts", 100,
+                "atOnce", 2,
+                "consumablesMinor", 0);
+        Map<String, Object> body = new java.util.HashMap<>(
+                Map.of("piece", piece, "piecesAYear", 12, "boughtMinorPerKg", 9_000, "ways", List.of(cabinet)));
+        JsonNode worth = client.must(client.post("/api/plan/worth", body)).body();
+        JsonNode way = worth.at("/ways/0");
+        double steakKg = way.path("steakGrams").asDouble() / 1000;
+        // 300 a year and 0.1 kW for 180 days, by hand at the workshop's tariff.
+        double yearly = 30_000
+                + 0.1
+                        * 24
+                        * 180
+                        * client.get("/api/workshop")
+                                .body()
+                                .path("tariffMinorPerKwh")
+                                .asInt();
+        assertThat(way.path("equipmentPerKg").asDouble()).isCloseTo(yearly / 12 / steakKg, within(0.5));
+        assertThat(way.path("perKg").asDouble())
+                .isGreaterThan(worth.path("freshPerKg").asDouble());
+        assertThat(way.path("savedAYear").asDouble())
+                .isCloseTo(12 * steakKg * (9_000 - way.path("perKg").asDouble()), within(1.0));
+        body.put("boughtMinorPerKg", 1);
+        assertThat(client.must(client.post("/api/plan/worth", body))
+                        .body()
+                        .at("/ways/0/breakEven")
+                        .isMissingNode())
+                .isTrue();
+        body.put("piecesAYear", 0);
+        assertThat(client.post("/api/plan/worth", body).status()).isEqualTo(422);
+    }
 }

@@ -252,6 +252,27 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/carcasses/{id}/school", Map.of("version", 0, "knife", "SAW", "trim", "LATER"));
         bodies.put("PUT /api/asks/{id}", Map.of("version", 0, "name", "mine", "query", "by=CUT"));
         bodies.put("PUT /api/asks/{id}/drop", Map.of("version", 0));
+        bodies.put(
+                "PUT /api/first/{pieceId}",
+                Map.of(
+                        "chamberId",
+                        house.chamber(),
+                        "kind",
+                        "CABINET",
+                        "cutCode",
+                        "strip",
+                        "boneIn",
+                        false,
+                        "grams",
+                        5000,
+                        "method",
+                        "OPEN_AIR",
+                        "days",
+                        30,
+                        "priceMinorPerKg",
+                        0,
+                        "answers",
+                        Map.of()));
         bodies.put("PUT /api/pieces/{id}/ice", Map.of("version", 0, "meatCelsius", 5, "outsideCelsius", 20));
         bodies.put("PUT /api/pieces/{id}/hide/{entryId}", Map.of("grams", 10));
         bodies.put("PUT /api/makings/{id}", Bodies.makingBody("GRIND", 10, house.pack(), 10));

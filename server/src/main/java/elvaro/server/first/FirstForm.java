@@ -1,0 +1,42 @@
+package elvaro.server.first;
+
+import elvaro.core.air.ChamberKind;
+import elvaro.core.drying.Method;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.Map;
+import java.util.UUID;
+
+/**
+ * The first piece, and where it hangs.
+ *
+ * @param chamberId of the chamber that is made for it
+ * @param kind its air and size are usual ones until somebody says better
+ * @param answers to questions the values raised, by question
+ */
+record FirstForm(
+        @NotNull UUID chamberId,
+        @NotNull(message = "Say where it hangs.") ChamberKind kind,
+
+        @NotBlank(message = "Choose the cut.") @Size(max = 40)
+        String cutCode,
+
+        @NotNull Boolean boneIn,
+
+        @NotNull(message = "Weigh it: the weight is needed.")
+        @Min(value = 50, message = "The weight must be at least 50 g.")
+        @Max(value = 300_000, message = "The weight must be at most 300 kg.")
+        Integer grams,
+
+        @NotNull Method method,
+
+        @NotNull @Min(value = 1, message = "At least one day.") @Max(value = 400, message = "At most 400 days.")
+        Integer days,
+
+        @NotNull @Min(value = 0, message = "The price is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
+        Integer priceMinorPerKg,
+
+        @NotNull Map<String, String> answers) {}

@@ -1,0 +1,134 @@
+package elvaro.server.first;
+
+import elvaro.core.air.Air;
+import elvaro.core.air.ChamberKind;
+import elvaro.core.drying.Coating;
+import elvaro.core.drying.Method;
+import elvaro.server.chamber.ChamberForm;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.lot.LotForm;
+import elvaro.server.lot.LotService;
+import elvaro.server.piece.HangingService;
+import elvaro.server.piece.PieceRole;
+import elvaro.server.piece.SplitForm;
+import elvaro.server.piece.SplitForm.NewPiece;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Ids;
+import elvaro.server.shared.Refusal;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Makes a chamber as such chambers usually are, takes the meat in and hangs it: all of it, or nothing. */
+@Service
+@Transactional
+class FirstPieceService {
+    private static final int LIFE_YEARS = 10;
+
+    /** What such a place usually holds. Common practice, no source. */
+    private record Usual(String name, int rails, int places, int limitGrams, int watts) {
+        static Usual of(ChamberKind kind) {
+            return switch (kind) {
+                case REFRIGERATOR -> new Usual("Refrigerator", 1, 4, 20_000, 40);
+                case CABINET -> new Usual("Cabinet", 1, 6, 45_000, 90);
+                case WALK_IN -> new Usual("Cold room", 2, 10, 180_000, 600);
+                case SHED -> new Usual("Shed", 1, 8, 80_000, 0);
+                case ICE_CHEST -> new Usual("Ice chest", 1, 4, 40_000, 0);
+            };
+        }
+    }
+
+    private final ChamberService chambers;
+    private final LotService lots;
+    private final HangingService hanging;
+    private final WorkshopService workshops;
+
+    FirstPieceService(ChamberService chambers, LotService lots, HangingService hanging, WorkshopService workshops) {
+        this.chambers = chambers;
+        this.lots = lots;
+        this.hanging = hanging;
+        this.workshops = workshops;
+    }
+
+    /**
+     * Sent again, it happens once.
+     *
+     * @throws Refusal if the house has chambers already, a value cannot be, or a question is open
+     */
+    void hang(UUID pieceId, FirstForm form) {
+        workshops.lock();
+        boolean again = chambers.find(form.chamberId()).isPresent();
+        if (!again && !chambers.all().isEmpty()) {
+            throw Refusal.conflict(
+                    "not-first", "There are chambers here already. Receive the meat and hang it in one.");
+        }
+        if (!again) {
+            chambers.put(chamber(form));
+        }
+        LocalDate today = workshops.today();
+        UUID lot = Ids.after(pieceId, "lot");
+        lots.receive(lot(lot, form, today));
+        hanging.split(lot, new SplitForm(List.of(piece(pieceId, form, today)), form.answers()));
+    }
+
+    private static ChamberForm chamber(FirstForm form) {
+        Usual usual = Usual.of(form.kind());
+        Air air = form.kind().usualAir();
+        return new ChamberForm(
+                form.chamberId(),
+                0,
+                usual.name(),
+                form.kind(),
+                usual.rails(),
+                usual.places(),
+                usual.limitGrams(),
+                air.celsius(),
+                (int) Math.round(air.relativeHumidity() * 100),
+                air.metresPerSecond(),
+                null,
+                0,
+                LIFE_YEARS,
+                usual.watts(),
+                null);
+    }
+
+    private static LotForm lot(UUID id, FirstForm form, LocalDate today) {
+        return new LotForm(
+                id,
+                0,
+                form.cutCode(),
+                "",
+                form.boneIn(),
+                0,
+                form.grams(),
+                form.priceMinorPerKg(),
+                "",
+                null,
+                today,
+                null,
+                "",
+                "",
+                form.answers());
+    }
+
+    private static NewPiece piece(UUID id, FirstForm form, LocalDate today) {
+        return new NewPiece(
+                id,
+                PieceRole.PLAIN,
+                form.grams(),
+                false,
+                form.method(),
+                form.chamberId(),
+                today,
+                form.days(),
+                0,
+                form.method() == Method.FAT_SEAL ? Coating.FAT_SEAL : Coating.NONE,
+                null,
+                null,
+                null,
+                null,
+                form.method().usualConsumablesMinor());
+    }
+}

@@ -1,0 +1,88 @@
+package elvaro.server.plan;
+
+import elvaro.core.cost.WorthIt;
+import elvaro.core.cost.WorthIt.Equipment;
+import elvaro.core.drying.Coating;
+import elvaro.core.drying.Method;
+import elvaro.core.plan.Outlook;
+import elvaro.server.piece.OutlookService;
+import elvaro.server.piece.OutlookService.Drawing;
+import elvaro.server.plan.WorthForm.WayForm;
+import elvaro.server.plan.WorthView.WayView;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Refusal;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Works out whether ageing is worth it, way by way, from what the shop's own pieces teach. Nothing is kept. */
+@Service
+@Transactional(readOnly = true)
+class WorthService {
+    private final ScenarioService scenarios;
+    private final OutlookService outlooks;
+    private final WorkshopService workshops;
+
+    WorthService(ScenarioService scenarios, OutlookService outlooks, WorkshopService workshops) {
+        this.scenarios = scenarios;
+        this.outlooks = outlooks;
+        this.workshops = workshops;
+    }
+
+    WorthView worth(WorthForm form) {
+        Drawing drawing = outlooks.drawing();
+        double fresh = drawing.of(scenarios.planned(form.piece().aged(Method.OPEN_AIR, Coating.NONE, 1, 0)))
+                .days(0)
+                .get(0)
+                .stop()
+                .costPerKg()
+                .orElseThrow(() -> Refusal.wrong("no-steak", "piece", "Such a piece gives no steak."));
+        double tariff = workshops.settings().tariffMinorPerKwh();
+        return new WorthView(
+                fresh,
+                form.boughtMinorPerKg(),
+                form.ways().stream()
+                        .map(way -> way(form, way, drawing, fresh, tariff))
+                        .toList());
+    }
+
+    private WayView way(WorthForm form, WayForm way, Drawing drawing, double fresh, double tariff) {
+        ScenarioForm aged = form.piece()
+                .aged(
+                        way.method(),
+                        way.method() == Method.FAT_SEAL ? Coating.FAT_SEAL : Coating.NONE,
+                        way.days(),
+                        way.consumablesMinor());
+        Outlook outlook = drawing.of(scenarios.planned(aged));
+        List<Outlook.Day> days = outlook.days(way.days());
+        Outlook.Day last = days.get(way.days());
+        double steakGrams = last.section().steak() * aged.greenGrams();
+        double perKg = last.stop()
+                .costPerKg()
+                .orElseThrow(() -> Refusal.wrong(
+                        "no-steak",
+                        "ways",
+                        "%s leaves no steak after %d days."
+                                .formatted(way.method().label(), way.days())));
+        Equipment equipment = new Equipment(way.purchaseMinor(), way.lifeYears(), way.watts(), way.atOnce());
+        WorthIt worth = new WorthIt(
+                equipment.yearly(form.piecesAYear(), way.days(), tariff),
+                perKg * steakGrams / 1000,
+                steakGrams / 1000,
+                form.piecesAYear(),
+                form.boughtMinorPerKg(),
+                fresh);
+        return new WayView(
+                way.method(),
+                way.method().label(),
+                way.days(),
+                steakGrams,
+                worth.perKg(),
+                worth.perKg() - worth.perKgOfThePiece(),
+                worth.overFresh(),
+                worth.savedAYear(),
+                worth.breakEven().orElse(null),
+                outlook.forecast().belief().pieces(),
+                worth.working());
+    }
+}
