@@ -46,7 +46,7 @@ export function AskFields({ ask, facets, onChange }: Props) {
         onChange={(measure) => onChange({ ...ask, measure })}
       />
       <Pick<By>
-        label="by"
+        label="Groups by"
         value={ask.by}
         choices={byWords as Record<By, string>}
         onChange={(by) => onChange({ ...ask, by })}

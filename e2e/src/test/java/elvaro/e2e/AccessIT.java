@@ -78,6 +78,7 @@ class AccessIT {
                     "/stock",
                     "/stock/blend",
                     "/tastings/new",
+                    "/worth",
                     "/compare")) {
                 maren.visit(path);
                 maren.page

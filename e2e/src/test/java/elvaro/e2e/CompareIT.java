@@ -25,7 +25,7 @@ class CompareIT {
             maren.go("Compare");
             maren.reads("the rest is held against it");
             maren.reads("A trial would tell");
-            maren.choose("by", "chamber");
+            maren.choose("Groups by", "chamber");
             maren.choose("Compare", "cost of a kilogram of steak");
             maren.reads("cost of a kilogram of steak, as found");
             maren.field("Days from").fill("20 days or so");
@@ -37,6 +37,9 @@ class CompareIT {
             maren.press("Keep");
             link(maren, "Stone Locker").click();
             maren.page.waitForURL(Pattern.compile(".*chamber=Stone.*"));
+            // The address is there before the view that belongs to it.
+            assertThat(link(maren, "The pieces as a table (CSV)"))
+                    .hasAttribute("href", Pattern.compile(".*chamber=Stone.*"));
             Locator behind = maren.page
                     .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Pieces"))
                     .getByRole(AriaRole.LINK);

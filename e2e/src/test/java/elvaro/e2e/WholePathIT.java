@@ -50,7 +50,7 @@ class WholePathIT {
         owner.reads("Weigh it: a kitchen scale will do.");
         owner.fill("Weight", "0.3");
         owner.press("Hang it");
-        owner.reads("Is it the right cut?");
+        owner.reads("Is it the right cut, and one piece?");
         owner.fill("Weight", "4.8");
         owner.press("Hang it");
         owner.sees("1A Ribeye roll");
