@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Schema } from '../api/client';
 import { Pick } from '../stock/Pick';
-import { byWords, measureWords, type Ask, type Asked, type By, type MeasureName } from './ask';
+import { asked, byWords, measureWords, type Ask, type Asked, type By, type MeasureName } from './ask';
 
 const facetWords: Record<string, string> = {
   species: 'Species',
@@ -24,6 +24,9 @@ const ranges: [Asked, string][] = [
   ['fatTo', 'Fat cover to, mm'],
 ];
 
+/** What is asked for most; the rest is folded away. */
+const first = ['species', 'cut', 'method', 'chamber', 'treatment'];
+
 interface Props {
   ask: Ask;
   facets: Schema['FacetView'][];
@@ -33,67 +36,73 @@ interface Props {
 /** The question: what is compared by what, and of which pieces. */
 export function AskFields({ ask, facets, onChange }: Props) {
   const set = (key: Asked, value: string) => onChange({ ...ask, filter: { ...ask.filter, [key]: value } });
-  return (
-    <Box
-      role="group"
-      aria-label="Which pieces"
-      sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(158px, 1fr))', gap: 1.25 }}
+  const known = facets.filter(({ name, values }) => values.length > 1 || ask.filter[name as Asked]);
+  const folded = asked.some((key) => !first.includes(key) && ask.filter[key]);
+  const grid = { display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(158px, 1fr))', gap: 1.25 };
+  const facet = ({ name, values }: Schema['FacetView']) => (
+    <TextField
+      key={name}
+      select
+      size="small"
+      label={facetWords[name]}
+      value={values.some(({ value }) => value === ask.filter[name as Asked]) ? ask.filter[name as Asked] : ''}
+      onChange={(event) => set(name as Asked, event.target.value)}
+      slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
     >
-      <Pick<MeasureName>
-        label="Compare"
-        value={ask.measure}
-        choices={measureWords}
-        onChange={(measure) => onChange({ ...ask, measure })}
-      />
-      <Pick<By>
-        label="Groups by"
-        value={ask.by}
-        choices={byWords as Record<By, string>}
-        onChange={(by) => onChange({ ...ask, by })}
-      />
-      {facets
-        .filter(({ name, values }) => values.length > 1 || ask.filter[name as Asked])
-        .map(({ name, values }) => (
-          <TextField
-            key={name}
-            select
-            size="small"
-            label={facetWords[name]}
-            value={
-              values.some(({ value }) => value === ask.filter[name as Asked]) ? ask.filter[name as Asked] : ''
-            }
-            onChange={(event) => set(name as Asked, event.target.value)}
-            slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-          >
-            <MenuItem value="">all</MenuItem>
-            {values.map(({ value, label, pieces }) => (
-              <MenuItem key={value} value={value}>
-                {label} ({pieces})
-              </MenuItem>
-            ))}
-          </TextField>
-        ))}
-      {ranges.map(([key, label]) => (
-        <TextField
-          key={key}
-          size="small"
-          label={label}
-          value={ask.filter[key] ?? ''}
-          onChange={(event) => set(key, event.target.value.replace(/\D/g, '').slice(0, 3))}
-          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-        />
+      <MenuItem value="">all</MenuItem>
+      {values.map(({ value, label, pieces }) => (
+        <MenuItem key={value} value={value}>
+          {label} ({pieces})
+        </MenuItem>
       ))}
-      {(['from', 'to'] as const).map((key) => (
-        <TextField
-          key={key}
-          type="date"
-          size="small"
-          label={key === 'from' ? 'Pulled from' : 'Pulled to'}
-          value={ask.filter[key] ?? ''}
-          onChange={(event) => set(key, event.target.value)}
-          slotProps={{ inputLabel: { shrink: true } }}
+    </TextField>
+  );
+  return (
+    <Box role="group" aria-label="Which pieces" sx={{ display: 'grid', gap: 1.25 }}>
+      <Box sx={grid}>
+        <Pick<MeasureName>
+          label="Compare"
+          value={ask.measure}
+          choices={measureWords}
+          onChange={(measure) => onChange({ ...ask, measure })}
         />
-      ))}
+        <Pick<By>
+          label="Groups by"
+          value={ask.by}
+          choices={byWords as Record<By, string>}
+          onChange={(by) => onChange({ ...ask, by })}
+        />
+        {known.filter(({ name }) => first.includes(name)).map(facet)}
+      </Box>
+      <Box component="details" open={folded || undefined}>
+        <Box component="summary" sx={{ cursor: 'pointer', fontWeight: 560, minHeight: 32 }}>
+          Days, supplier, grade and more
+        </Box>
+        <Box sx={{ ...grid, pt: 1.25 }}>
+          {known.filter(({ name }) => !first.includes(name)).map(facet)}
+          {ranges.map(([key, label]) => (
+            <TextField
+              key={key}
+              size="small"
+              label={label}
+              value={ask.filter[key] ?? ''}
+              onChange={(event) => set(key, event.target.value.replace(/\D/g, '').slice(0, 3))}
+              slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+            />
+          ))}
+          {(['from', 'to'] as const).map((key) => (
+            <TextField
+              key={key}
+              type="date"
+              size="small"
+              label={key === 'from' ? 'Pulled from' : 'Pulled to'}
+              value={ask.filter[key] ?? ''}
+              onChange={(event) => set(key, event.target.value)}
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+          ))}
+        </Box>
+      </Box>
     </Box>
   );
 }

@@ -49,6 +49,15 @@ const span = (values: number[], fromZero: boolean): [number, number] => {
   return [fromZero && least === 0 ? 0 : least - room, most + room];
 };
 
+/** One, two and five of each power of ten between two figures above 0. */
+export function steps(least: number, most: number): number[] {
+  const found = [];
+  for (let power = 10 ** Math.floor(Math.log10(least)); power <= most; power *= 10) {
+    found.push(...[1, 2, 5].map((step) => step * power));
+  }
+  return found.filter((step) => step >= least && step <= most);
+}
+
 /** Pieces as dots between two figures, a colour for each group, with curves through them. A dot leads to its piece. */
 export function DotChart({
   label,
@@ -71,6 +80,7 @@ export function DotChart({
     dots.map(({ y }) => y),
     fromZero,
   );
+  const lowest = Math.min(...dots.map(({ y }) => y));
   return (
     <Box role="img" aria-label={label}>
       <Box aria-hidden>
@@ -92,14 +102,17 @@ export function DotChart({
             },
           ]}
           yAxis={[
-            {
-              scaleType: ratios ? ('log' as const) : ('linear' as const),
-              min: ratios ? Math.min(...dots.map(({ y }) => y)) * 0.9 : low,
-              max: high,
-              width: 72,
-              label: yLabel,
-              valueFormatter: yFormat,
-            },
+            ratios
+              ? {
+                  scaleType: 'log' as const,
+                  min: lowest * 0.9,
+                  max: high,
+                  width: 72,
+                  label: yLabel,
+                  valueFormatter: yFormat,
+                  tickInterval: steps(lowest * 0.9, high),
+                }
+              : { min: low, max: high, width: 72, label: yLabel, valueFormatter: yFormat },
           ]}
           series={[
             ...curves.map((cloud, index) => ({

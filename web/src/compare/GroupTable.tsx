@@ -7,6 +7,9 @@ import { HairTable } from '../kit/HairTable';
 import { percent, useUnits } from '../kit/units';
 import { measureWords, narrowed, writeAsk, type Ask } from './ask';
 
+/** Fewer pieces than this show nothing. */
+const FEW = 3;
+
 interface Props {
   evidence: Schema['EvidenceView'];
   ask: Ask;
@@ -74,7 +77,7 @@ export function GroupTable({ evidence, ask, colourOf }: Props) {
                     </Typography>{' '}
                     <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>
                       95 %: {signed(group.effect.band.low)} to {signed(group.effect.band.high)}
-                      {group.effect.shown ? '' : '; not shown'}
+                      {group.pieces < FEW ? '; an anecdote' : group.effect.shown ? '' : '; not shown'}
                     </Typography>
                   </>
                 ) : (

@@ -28,6 +28,7 @@ class CompareIT {
             maren.choose("Groups by", "chamber");
             maren.choose("Compare", "cost of a kilogram of steak");
             maren.reads("cost of a kilogram of steak, as found");
+            maren.page.getByText("Days, supplier, grade and more").click();
             maren.field("Days from").fill("20 days or so");
             assertThat(maren.field("Days from")).hasValue("20");
             maren.field("Days to").fill("1");

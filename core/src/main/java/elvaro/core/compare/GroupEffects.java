@@ -38,7 +38,10 @@ public record GroupEffects(String reference, List<Group> groups, Optional<Linear
      */
     public record Group(String name, int pieces, double mean, double meanDays, Optional<Adjusted> effect) {}
 
-    /** @param band 95 % interval */
+    /**
+     * @param band 95 % interval
+     * @param shown whether it leaves out 0, and three pieces or more are behind it
+     */
     public record Adjusted(double value, Band band, boolean shown) {}
 
     /** @param rows one or more */
@@ -89,7 +92,7 @@ public record GroupEffects(String reference, List<Group> groups, Optional<Linear
         Optional<Adjusted> effect = model.flatMap(table -> table.terms().stream()
                 .filter(term -> term.name().equals(name))
                 .findFirst()
-                .map(GroupEffects::adjusted));
+                .map(term -> adjusted(term, rows.size())));
         return new Group(
                 name,
                 rows.size(),
@@ -98,10 +101,10 @@ public record GroupEffects(String reference, List<Group> groups, Optional<Linear
                 effect);
     }
 
-    private static Adjusted adjusted(Term term) {
+    private static Adjusted adjusted(Term term, int pieces) {
         double half = term.halfWidth(LEVEL);
         Band band = new Band(term.estimate() - half, term.estimate() + half);
-        return new Adjusted(term.estimate(), band, band.low() > 0 || band.high() < 0);
+        return new Adjusted(term.estimate(), band, pieces >= FEW && (band.low() > 0 || band.high() < 0));
     }
 
     private static List<String> caveats(List<Group> groups, Optional<LinearModel> model) {

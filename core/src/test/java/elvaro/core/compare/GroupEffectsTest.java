@@ -78,6 +78,20 @@ class GroupEffectsTest {
         assertThat(effects.model()).isEmpty();
         assertThat(effects.caveats().get(0)).isEqualTo("Fewer than three pieces, an anecdote: a (2), b (1).");
         assertThat(effects.caveats().get(1)).contains("Too few pieces to adjust");
+        List<Row> oneOfAKind = new ArrayList<>(shop(2, 40));
+        oneOfAKind.add(new Row("vacuum", 28, 5000, 0.001));
+        assertThat(named(GroupEffects.of(oneOfAKind), "vacuum")
+                        .effect()
+                        .orElseThrow()
+                        .band()
+                        .high())
+                .isNegative();
+        assertThat(named(GroupEffects.of(oneOfAKind), "vacuum")
+                        .effect()
+                        .orElseThrow()
+                        .shown())
+                .as("one piece shows nothing, however far off it is")
+                .isFalse();
         assertThat(GroupEffects.of(shop(3, 9)).caveats())
                 .anyMatch(caveat -> caveat.contains("Only 5 pieces are left to judge by"));
         assertThatThrownBy(() -> GroupEffects.of(List.of())).hasMessageContaining("No piece");
