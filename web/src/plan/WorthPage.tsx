@@ -101,7 +101,7 @@ function Worth({ cuts, methods, lots }: Props) {
 
 function Answer({ worth, pieces }: { worth: Schema['WorthView']; pieces: string }) {
   const units = useUnits();
-  const best = [...worth.ways].sort((one, other) => one.perKg - other.perKg)[0];
+  const best = worth.ways.filter(({ dries }) => dries).sort((one, other) => one.perKg - other.perKg)[0];
   if (!best) {
     return null;
   }
@@ -135,6 +135,7 @@ function Answer({ worth, pieces }: { worth: Schema['WorthView']; pieces: string 
                 ? `${units.pricePer(way.overFresh)} over the fresh piece`
                 : `${units.pricePer(-way.overFresh)} under the fresh piece`}
               . A piece gives {units.load(way.steakGrams)} of steak.
+              {!way.dries && ' It grows tender and does not dry: no aged taste.'}
             </Typography>
             <Typography sx={{ fontWeight: 620, mt: 0.5 }}>
               {way.breakEven == null

@@ -42,7 +42,9 @@ class CompareIT {
             assertThat(link(maren, "The pieces as a table (CSV)"))
                     .hasAttribute("href", Pattern.compile(".*chamber=Stone.*"));
             Locator behind = maren.page
-                    .getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Pieces"))
+                    .getByRole(
+                            AriaRole.REGION,
+                            new Page.GetByRoleOptions().setName("Pieces").setExact(true))
                     .getByRole(AriaRole.LINK);
             assertThat(behind.first()).isVisible();
             Download table = maren.page.waitForDownload(

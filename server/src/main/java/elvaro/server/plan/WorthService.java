@@ -31,7 +31,8 @@ class WorthService {
 
     WorthView worth(WorthForm form) {
         Drawing drawing = outlooks.drawing();
-        double fresh = drawing.of(scenarios.planned(form.piece().aged(Method.OPEN_AIR, Coating.NONE, 1, 0)))
+        // In its bag on the first day: nothing dried, so no crust is cut off.
+        double fresh = drawing.of(scenarios.planned(form.piece().aged(Method.VACUUM, Coating.NONE, 1, 0)))
                 .days(0)
                 .get(0)
                 .stop()
@@ -83,6 +84,7 @@ class WorthService {
                 worth.savedAYear(),
                 worth.breakEven().orElse(null),
                 outlook.forecast().belief().pieces(),
+                way.method() != Method.VACUUM && way.method() != Method.ON_ICE,
                 worth.working());
     }
 }

@@ -16,6 +16,7 @@ record WorthView(double freshPerKg, double boughtPerKg, List<WayView> ways) {
      *
      * @param perKg of steak, equipment and energy included
      * @param equipmentPerKg of that
+     * @param dries whether it grows the taste of dry ageing at all
      * @param breakEven pieces a year from which it is cheaper than buying; absent where no number is enough
      */
     record WayView(
@@ -29,5 +30,6 @@ record WorthView(double freshPerKg, double boughtPerKg, List<WayView> ways) {
             double savedAYear,
             @Nullable Double breakEven,
             int restsOnPieces,
+            boolean dries,
             Working working) {}
 }
