@@ -33,7 +33,7 @@ public final class Evidence {
     private static final int PIECES_A_LOT = 10;
     private static final int WEIGHINGS = 20;
     private static final int SECONDS = 20;
-    private static final int BATCH = 2_000;
+    private static final int FLUSHED_AT = 100;
 
     private static final List<String> ASKED = List.of(
             "by=CHAMBER&measure=SHRINK",
@@ -101,7 +101,7 @@ public final class Evidence {
     private static String fill(Client owner) throws SQLException {
         String cut = owner.cut();
         for (int room = 1; room <= 3; room++) {
-            owner.chamber("Room " + room, 90_000_000);
+            owner.chamber("Room " + room, 50_000_000);
         }
         try (Connection connection = connect()) {
             connection.setAutoCommit(false);
@@ -123,8 +123,16 @@ public final class Evidence {
                         lots.add(lot);
                     }
                     piece.put("lot_id", lot.get("id"));
+                    if (number % FLUSHED_AT == 0) {
+                        lots.flush();
+                        pieces.flush(); // A row is there before another points at it.
+                        entries.flush();
+                    }
                     copy(random, piece, rooms.get(random.nextInt(3)), number, pieces, entry, entries);
                 }
+                lots.flush();
+                pieces.flush();
+                entries.flush();
             }
             connection.commit();
             connection.createStatement().execute("analyze table lot, piece, log_entry");
@@ -183,7 +191,6 @@ public final class Evidence {
     private static final class Copies implements AutoCloseable {
         private final PreparedStatement insert;
         private final List<String> columns;
-        private int waiting;
 
         Copies(Connection connection, String table, Map<String, Object> like) throws SQLException {
             columns = List.copyOf(like.keySet());
@@ -196,16 +203,14 @@ public final class Evidence {
                 insert.setObject(column + 1, row.get(columns.get(column)));
             }
             insert.addBatch();
-            waiting++;
-            if (waiting == BATCH) {
-                insert.executeBatch();
-                waiting = 0;
-            }
+        }
+
+        void flush() throws SQLException {
+            insert.executeBatch();
         }
 
         @Override
         public void close() throws SQLException {
-            insert.executeBatch();
             insert.close();
         }
     }
