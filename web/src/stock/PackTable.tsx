@@ -47,10 +47,10 @@ export function PackTable({ packs, withPiece = false }: Props) {
                 {pack.agedDays != null && `, ${pack.agedDays} days`}
               </td>
             )}
-            <td>
+            <Box component="td" sx={{ whiteSpace: 'normal !important', minWidth: 200 }}>
               {pack.wrapLabel}, {pack.keepingLabel}
               {pack.place && `, ${pack.place}`}, since {date(pack.packedOn)}
-            </td>
+            </Box>
             <UseBy pack={pack} />
             <td>{pack.pricePerKg == null ? '' : units.pricePer(pack.pricePerKg)}</td>
           </tr>
