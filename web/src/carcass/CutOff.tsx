@@ -10,6 +10,7 @@ import { refresh, useChambers } from '../api/queries';
 import { chamberChoices } from '../kit/choices';
 import { newId } from '../kit/drafts';
 import { ProblemNotice, Questions } from '../kit/Notices';
+import { OneOf } from '../kit/OneOf';
 import { readNumber, useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
@@ -109,31 +110,7 @@ export function CutOff({ carcassId, part, later, onOff }: Props) {
           autoFocus
         />
       )}
-      <Box role="radiogroup" aria-label="Where it goes" sx={{ display: 'flex', gap: 1 }}>
-        {ways.map(([way, label]) => {
-          const on = goes === way;
-          return (
-            <Button
-              key={way}
-              role="radio"
-              aria-checked={on}
-              variant="outlined"
-              color="inherit"
-              onClick={() => setGoes(way)}
-              sx={{
-                minHeight: 48,
-                flex: 1,
-                lineHeight: 1.2,
-                bgcolor: on ? 'text.primary' : 'background.paper',
-                color: on ? 'background.paper' : 'text.primary',
-                '&:hover': { bgcolor: on ? 'text.primary' : 'background.default' },
-              }}
-            >
-              {label}
-            </Button>
-          );
-        })}
-      </Box>
+      <OneOf<Goes> label="Where it goes" value={goes} choices={ways} onChange={setGoes} />
       {further && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 110px', gap: 1.5 }}>
           <TextField

@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
 import { ProblemNotice } from '../kit/Notices';
+import { OneOf } from '../kit/OneOf';
 import { useUnits } from '../kit/units';
 
 type School = Schema['CarcassView']['school'];
@@ -35,33 +35,6 @@ export function SchoolChoice({ carcass }: { carcass: Schema['CarcassView'] }) {
   if (!packed || carcass.card.state === 'PARTED') {
     return null;
   }
-  const row = <K extends keyof School>(label: string, key: K, choices: [School[K], string][]) => (
-    <Box role="radiogroup" aria-label={label} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-      {choices.map(([value, words]) => {
-        const on = school[key] === value;
-        return (
-          <Button
-            key={words}
-            role="radio"
-            aria-checked={on}
-            color="inherit"
-            variant="outlined"
-            disabled={choose.isPending}
-            onClick={() => choose.mutate({ ...school, [key]: value })}
-            sx={{
-              minHeight: 44,
-              flex: 1,
-              bgcolor: on ? 'text.primary' : 'background.paper',
-              color: on ? 'background.paper' : 'text.primary',
-              '&:hover': { bgcolor: on ? 'text.primary' : 'background.default' },
-            }}
-          >
-            {words}
-          </Button>
-        );
-      })}
-    </Box>
-  );
   const of = [
     packed.boneGrams > 0 && `${units.load(packed.boneGrams)} bone left in`,
     packed.laterGrams > 0 && `${units.load(packed.laterGrams)} to come off when it is thawed`,
@@ -71,8 +44,20 @@ export function SchoolChoice({ carcass }: { carcass: Schema['CarcassView'] }) {
       <Typography id="school" variant="h2">
         How it is broken down
       </Typography>
-      {row('Knife', 'knife', knives)}
-      {row('Trim', 'trim', trims)}
+      <OneOf<School['knife']>
+        label="Knife"
+        value={school.knife}
+        choices={knives}
+        disabled={choose.isPending}
+        onChange={(knife) => choose.mutate({ ...school, knife })}
+      />
+      <OneOf<School['trim']>
+        label="Trim"
+        value={school.trim}
+        choices={trims}
+        disabled={choose.isPending}
+        onChange={(trim) => choose.mutate({ ...school, trim })}
+      />
       <ProblemNotice failure={choose.error} />
       <Typography>
         Some {units.load(packed.packedGrams)} into packs{of.length > 0 && `, of it ${of.join(' and ')}`}; to

@@ -11,6 +11,7 @@ import { HairTable } from '../kit/HairTable';
 import { days, percent, useUnits } from '../kit/units';
 import { readAsk, writeAsk } from './ask';
 import { AskFields } from './AskFields';
+import { curveOf } from './curve';
 import { DotChart, type Cloud } from './DotChart';
 import { GroupBars } from './GroupBars';
 import { GroupTable } from './GroupTable';
@@ -29,7 +30,6 @@ const colours = [
 const REST = 'var(--mui-palette-part-water)';
 const share = (chance: number) => `${Math.round(chance * 100)} %`;
 
-const CURVE_STEPS = 24;
 const SIDE_BY_SIDE = 8;
 
 /** All finished pieces, asked a question: which groups differ, by how much, and which pieces stand behind it. */
@@ -198,14 +198,6 @@ const costDot = (dot: Schema['DotView']) => ({
   x: dot.costMinorPerKg ?? 0,
   y: dot.liked?.chance ?? 0,
 });
-
-/** By the law of drying: t = a·w + b·w². */
-function curveOf({ a, b, from, to }: Schema['ShrinkCurve']): { x: number; y: number }[] {
-  return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
-    const x = Math.round((from + ((to - from) * step) / CURVE_STEPS) * 100) / 100;
-    return { x, y: b === 0 ? x / a : (-a + Math.sqrt(a * a + 4 * b * x)) / (2 * b) };
-  });
-}
 
 function Picture({ title, children }: { title: string; children: React.ReactNode }) {
   return (

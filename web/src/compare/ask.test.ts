@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Schema } from '../api/client';
-import { narrowed, readAsk, writeAsk } from './ask';
+import { evidenceQuery, narrowed, readAsk, writeAsk } from './ask';
 
 test('a question goes into the address and comes back as it was', () => {
   const ask = readAsk(
@@ -31,4 +31,39 @@ test('a group is narrowed to by its own field, and where it has none it is not',
   expect(narrowed(ask, group('Membrane'), facets)?.filter).toEqual({ method: 'MEMBRANE' });
   expect(narrowed(ask, group('Salt tray'), facets)).toBeNull();
   expect(narrowed({ ...ask, by: 'FAT_COVER' }, group('3 mm'), facets)).toBeNull();
+});
+
+test('the server is asked with numbers as numbers and what is not asked left out', () => {
+  const ask = readAsk(
+    new URLSearchParams('by=CUT&measure=TRIM&bone=false&daysFrom=21&fatTo=5&person=Idris+Vale'),
+  );
+  expect(evidenceQuery(ask)).toEqual({
+    by: 'CUT',
+    measure: 'TRIM',
+    bone: false,
+    daysFrom: 21,
+    fatTo: 5,
+    person: 'Idris Vale',
+  });
+});
+
+test('an emptied field is no question', () => {
+  const ask = readAsk(new URLSearchParams('by=CUT&supplier=Hollin+Farm'));
+  expect(writeAsk({ ...ask, filter: { ...ask.filter, supplier: '' } })).toBe('by=CUT&measure=SHRINK');
+});
+
+test('bone is narrowed to by what the server calls it', () => {
+  const facets: Schema['FacetView'][] = [
+    {
+      name: 'bone',
+      values: [
+        { value: 'true', label: 'on the bone', pieces: 4 },
+        { value: 'false', label: 'boneless', pieces: 9 },
+      ],
+    },
+  ];
+  const ask = readAsk(new URLSearchParams('by=BONE'));
+  expect(narrowed(ask, { name: 'boneless' } as Schema['GroupView'], facets)?.filter).toEqual({
+    bone: 'false',
+  });
 });

@@ -1,6 +1,16 @@
 import { expect, test } from 'vitest';
 import { workedExample } from './example';
-import { rules } from './rules';
+import {
+  benchWorking,
+  compareWorking,
+  devices,
+  gameWorking,
+  ledgerWorking,
+  rules,
+  tastingWorking,
+  trialWorking,
+} from './rules';
+import { speaksOf } from './search';
 
 const figure = (text: string): number => Number(/[\d.]+/.exec(text)?.[0]);
 
@@ -17,5 +27,33 @@ test('every caution has a name of its own, a source, and never says that somethi
   for (const rule of rules) {
     expect(rule.source).not.toBe('');
     expect([rule.title, ...rule.says].join(' ').toLowerCase()).not.toMatch(/\bsafe\b/);
+  }
+});
+
+const parts = [
+  ledgerWorking,
+  trialWorking,
+  benchWorking,
+  gameWorking,
+  compareWorking,
+  tastingWorking,
+  devices,
+];
+
+test.each(['shrink', 'ice', 'hide', 'disease', 'least squares', 'bradley', 'recall', '853/2004'])(
+  'the guide speaks of %s somewhere',
+  (asked) => {
+    const terms = parts.flat();
+    expect(
+      terms.some((term) => speaksOf(asked, ...term)) ||
+        rules.some((rule) => speaksOf(asked, rule.title, ...rule.says)),
+    ).toBe(true);
+  },
+);
+
+test('no working calls anything safe, and no name stands twice in a part', () => {
+  for (const part of parts) {
+    expect(new Set(part.map(([name]) => name)).size).toBe(part.length);
+    expect(part.flat().join(' ').toLowerCase()).not.toMatch(/\bsafe\b/);
   }
 });

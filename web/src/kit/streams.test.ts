@@ -49,3 +49,9 @@ test.each([
 ] as const)('%s due for %i days reads "%s"', (work, days, words) => {
   expect(dueWords({ work, days } as Schema['DueView'])).toBe(words);
 });
+
+test('ice that is late says how much of it, and since when', () => {
+  const due = { work: 'CHANGE_ICE', days: 2, words: 'drain, add 8 kg of ice' } as Schema['DueView'];
+  expect(dueWords(due)).toBe('drain, add 8 kg of ice, 2 days late');
+  expect(dueWords({ ...due, days: 0 })).toBe('drain, add 8 kg of ice');
+});

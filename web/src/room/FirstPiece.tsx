@@ -5,17 +5,20 @@ import MuiLink from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { Fragment, useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
 import { refresh, useCuts, useMethods } from '../api/queries';
 import { asCuts, methodChoices } from '../kit/choices';
 import { newId, useDraft } from '../kit/drafts';
 import { Caution, ProblemNotice, Questions } from '../kit/Notices';
+import { OneOf } from '../kit/OneOf';
 import { Waiting } from '../kit/Page';
 import { readNumber, useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
 import { chamberWords } from '../kit/words';
+import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
+import { useScale, useScales } from '../weigh/scale';
 
 type Kind = Schema['FirstForm']['kind'];
 
@@ -65,11 +68,14 @@ function Asked({ cuts, methods }: { cuts: Schema['CutView'][]; methods: Schema['
   const navigate = useNavigate();
   const [draft, setDraft, clear] = useDraft<Draft>('first', nothing);
   const [touched, setTouched] = useState(false);
+  const [typing, setTyping] = useState(false);
   const change = (part: Partial<Draft>) => {
     setDraft((before) => ({ ...before, ...part }));
     hang.reset();
   };
-  const grams = units.readWeight(draft.weight);
+  const shown = useScale(useScales().scale?.id);
+  const live = shown && !typing ? shown : null;
+  const grams = live ? (isKeepable(live, 0) ? live.grams : null) : units.readWeight(draft.weight);
   const days = readNumber(draft.days);
   const hang = useMutation({
     mutationFn: (answers: Answers) =>
@@ -117,41 +123,24 @@ function Asked({ cuts, methods }: { cuts: Schema['CutView'][]; methods: Schema['
         Nothing hangs yet. Say where, what and how heavy; Elvaro says what it will weigh, when to look, and
         when to cut it.
       </Typography>
-      <Box
-        role="radiogroup"
-        aria-label="Where it hangs"
-        sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))', gap: 1 }}
-      >
-        {places.map((place) => {
-          const on = draft.kind === place.kind;
-          return (
-            <Button
-              key={place.kind}
-              role="radio"
-              aria-checked={on}
-              color="inherit"
-              variant="outlined"
-              onClick={() => {
-                change({ kind: place.kind });
-                pick(place.method);
-              }}
-              sx={{
-                minHeight: 72,
-                display: 'grid',
-                lineHeight: 1.2,
-                bgcolor: on ? 'text.primary' : 'background.paper',
-                color: on ? 'background.paper' : 'text.primary',
-                '&:hover': { bgcolor: on ? 'text.primary' : 'background.default' },
-              }}
-            >
-              <span>{chamberWords[place.kind]}</span>
-              <Typography component="span" variant="caption">
-                {place.what}
-              </Typography>
-            </Button>
-          );
-        })}
-      </Box>
+      <OneOf<Kind>
+        label="Where it hangs"
+        value={draft.kind}
+        minHeight={72}
+        choices={places.map((place) => [
+          place.kind,
+          <Fragment key={place.kind}>
+            <span>{chamberWords[place.kind]}</span>
+            <Typography component="span" variant="caption">
+              {place.what}
+            </Typography>
+          </Fragment>,
+        ])}
+        onChange={(kind) => {
+          change({ kind });
+          pick(places.find((place) => place.kind === kind)?.method ?? draft.method);
+        }}
+      />
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' }, gap: 2 }}>
         <Autocomplete
           options={cuts}
@@ -160,13 +149,23 @@ function Asked({ cuts, methods }: { cuts: Schema['CutView'][]; methods: Schema['
           onChange={(_, cut) => cut && change({ cutCode: cut.code })}
           renderInput={(params) => <TextField {...params} label="Cut" />}
         />
-        <WeightField
-          label="Weight"
-          text={draft.weight}
-          onText={(weight) => change({ weight })}
-          autoFocus
-          error={touched && !grams ? 'Weigh it: a kitchen scale will do.' : undefined}
-        />
+        {live ? (
+          <LiveWeight
+            shown={live}
+            keptLaying={0}
+            tag="the piece"
+            ready="Steady: hang it below"
+            onType={() => setTyping(true)}
+          />
+        ) : (
+          <WeightField
+            label="Weight"
+            text={draft.weight}
+            onText={(weight) => change({ weight })}
+            autoFocus
+            error={touched && !grams ? 'Weigh it: a kitchen scale will do.' : undefined}
+          />
+        )}
         <TextField
           select
           label="How"

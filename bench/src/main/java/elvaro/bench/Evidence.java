@@ -5,7 +5,6 @@ import elvaro.server.support.Client;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -59,13 +58,13 @@ public final class Evidence {
                     "Evidence  first question after a start        %.1f s, all logs read%n",
                     (System.nanoTime() - began) / 1e9);
             load(owner);
-            report("Evidence  20,000 pieces, nobody writes", load(owner));
+            load(owner).print("Evidence  20,000 pieces, nobody writes");
             ScheduledExecutorService scale = Executors.newSingleThreadScheduledExecutor();
             scale.scheduleAtFixedRate(
                     () -> owner.must(owner.write(hanging, Bodies.entry("TURNED", 0))), 0, 1, TimeUnit.SECONDS);
-            report("Evidence  20,000 pieces, a write each second", load(owner));
+            load(owner).print("Evidence  20,000 pieces, a write each second");
             scale.shutdown();
-            report("Evidence  the pieces and piles by plain JDBC", floor());
+            floor().print("Evidence  the pieces and piles by plain JDBC");
         }
     }
 
@@ -78,21 +77,13 @@ public final class Evidence {
     }
 
     private static Result floor() throws Exception {
-        try (Connection connection = connect()) {
+        try (Connection connection = PlainJdbc.connect()) {
             return Load.run(1, 1, SECONDS, worker -> {
-                int rows = 0;
                 try (PreparedStatement query = connection.prepareStatement(
-                                "select p.*, (select sum(e.grams) from log_entry e where e.workshop_id = p.workshop_id"
-                                        + " and e.piece_id = p.id and e.kind = 'PILE') piles from piece p where p.state = 'CUT'");
-                        ResultSet all = query.executeQuery()) {
-                    while (all.next()) {
-                        for (int column = 1; column <= all.getMetaData().getColumnCount(); column++) {
-                            all.getString(column);
-                        }
-                        rows++;
-                    }
+                        "select p.*, (select sum(e.grams) from log_entry e where e.workshop_id = p.workshop_id"
+                                + " and e.piece_id = p.id and e.kind = 'PILE') piles from piece p where p.state = 'CUT'")) {
+                    return PlainJdbc.read(query) >= PIECES;
                 }
-                return rows >= PIECES;
             });
         }
     }
@@ -103,7 +94,7 @@ public final class Evidence {
         for (int room = 1; room <= 3; room++) {
             owner.chamber("Room " + room, 50_000_000);
         }
-        try (Connection connection = connect()) {
+        try (Connection connection = PlainJdbc.connect()) {
             connection.setAutoCommit(false);
             List<String> rooms = strings(connection, "select id from chamber where name like 'Room _'");
             Map<String, Object> piece = row(connection, "select * from piece where id = '" + cut + "'");
@@ -235,20 +226,5 @@ public final class Evidence {
             }
         }
         return found;
-    }
-
-    private static Connection connect() throws SQLException {
-        return DriverManager.getConnection(
-                System.getenv("ELVARO_DB_URL"), System.getenv("ELVARO_DB_USER"), System.getenv("ELVARO_DB_PASSWORD"));
-    }
-
-    private static void report(String what, Result result) {
-        System.out.printf(
-                Locale.ROOT,
-                "%-44s median %6.1f ms, p95 %6.1f ms, %d failed%n",
-                what,
-                result.quantile(0.5),
-                result.quantile(0.95),
-                result.failures());
     }
 }

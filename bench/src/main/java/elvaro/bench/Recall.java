@@ -5,14 +5,11 @@ import elvaro.server.support.Client;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.PreparedStatement;
-import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -44,10 +41,10 @@ public final class Recall {
             // As many again in one lot: nobody has such a lot, but nothing may break on it.
             String whole = lot(owner, MOST_PIECES_OF_A_LOT, 2);
             sell();
-            report("Recall    a lot of 1,000 among 20,000 packs", load(owner, many, 5));
-            report("Recall    a lot of 10,000 packs", load(owner, List.of(whole), 2));
-            report("Recall    rows of 1,000 by plain JDBC", floor(many, 5));
-            report("Recall    rows of 10,000 by plain JDBC", floor(List.of(whole), 2));
+            load(owner, many, 5).print("Recall    a lot of 1,000 among 20,000 packs");
+            load(owner, List.of(whole), 2).print("Recall    a lot of 10,000 packs");
+            floor(many, 5).print("Recall    rows of 1,000 by plain JDBC");
+            floor(List.of(whole), 2).print("Recall    rows of 10,000 by plain JDBC");
         }
     }
 
@@ -86,7 +83,7 @@ public final class Recall {
 
     /** Each pack went over the counter; written directly, as it is not what is measured. */
     private static void sell() throws SQLException {
-        try (Connection connection = connect();
+        try (Connection connection = PlainJdbc.connect();
                 Statement statement = connection.createStatement()) {
             statement.executeUpdate(
                     "insert into pack_out (id, workshop_id, pack_id, way, grams, words, happened_at, account_id)"
@@ -98,7 +95,7 @@ public final class Recall {
     }
 
     private static Result floor(List<String> lots, int perSecond) throws Exception {
-        try (Connection connection = connect()) {
+        try (Connection connection = PlainJdbc.connect()) {
             return Load.run(
                     1, perSecond, SECONDS, worker -> read(connection, lots.get((int) (Math.random() * lots.size()))));
         }
@@ -109,31 +106,7 @@ public final class Recall {
                 "select k.*, o.* from piece p join pack k on k.workshop_id = p.workshop_id and k.piece_id = p.id"
                         + " join pack_out o on o.workshop_id = k.workshop_id and o.pack_id = k.id where p.lot_id = ?")) {
             query.setString(1, lot);
-            int rows = 0;
-            try (ResultSet all = query.executeQuery()) {
-                while (all.next()) {
-                    for (int column = 1; column <= all.getMetaData().getColumnCount(); column++) {
-                        all.getString(column);
-                    }
-                    rows++;
-                }
-            }
-            return rows > 0;
+            return PlainJdbc.read(query) > 0;
         }
-    }
-
-    private static Connection connect() throws SQLException {
-        return DriverManager.getConnection(
-                System.getenv("ELVARO_DB_URL"), System.getenv("ELVARO_DB_USER"), System.getenv("ELVARO_DB_PASSWORD"));
-    }
-
-    private static void report(String what, Result result) {
-        System.out.printf(
-                Locale.ROOT,
-                "%-44s median %6.1f ms, p95 %6.1f ms, %d failed%n",
-                what,
-                result.quantile(0.5),
-                result.quantile(0.95),
-                result.failures());
     }
 }

@@ -1,6 +1,7 @@
 package elvaro.bench;
 
 import java.util.List;
+import java.util.Locale;
 
 /**
  * What a load measured.
@@ -18,5 +19,16 @@ record Result(List<Long> nanos, int failures, double perSecond) {
     double quantile(double share) {
         int index = Math.min(nanos.size() - 1, (int) Math.floor(share * nanos.size()));
         return nanos.get(index) / 1e6;
+    }
+
+    /** One line of the report. */
+    void print(String what) {
+        System.out.printf(
+                Locale.ROOT,
+                "%-44s median %6.1f ms, p95 %6.1f ms, %d failed%n",
+                what,
+                quantile(0.5),
+                quantile(0.95),
+                failures);
     }
 }

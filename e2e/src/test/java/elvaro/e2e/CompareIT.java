@@ -62,10 +62,40 @@ class CompareIT {
     }
 
     @Test
+    void whether_ageing_is_worth_it_is_said_in_pieces_a_year() {
+        try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
+            maren.go("Compare");
+            link(maren, "Is ageing worth it?").click();
+            maren.sees("Worth it?");
+            maren.reads("Say what the meat costs and what aged steak costs to buy");
+            maren.field("Aged steak to buy, a kg").fill("dear");
+            maren.reads("Say what the meat costs and what aged steak costs to buy");
+            maren.field("Aged steak to buy, a kg").fill("68");
+            maren.reads("saves");
+            maren.reads("Cheaper than buying from the first piece.");
+            maren.reads("It grows tender and does not dry: no aged taste.");
+            maren.field("Aged steak to buy, a kg").fill("20");
+            maren.reads("Never cheaper than buying: the piece alone costs more.");
+            assertThat(AccessIT.faults(maren.page)).isEmpty();
+        }
+    }
+
+    @Test
     void the_answer_fits_a_phone() {
         try (Visitor maren = Visitor.withPhone(House.demo()).signedIn()) {
             maren.visit("/compare?by=TREATMENT&measure=STEAK_YIELD");
             maren.reads("The pieces behind it");
+            assertThat(maren.overflow()).isZero();
+            maren.visit("/worth");
+            maren.sees("Worth it?");
+            assertThat(maren.overflow()).isZero();
+            maren.visit("/guide");
+            maren.field("Find in the guide").fill("bradley");
+            maren.reads("strengths, drawn a little towards even");
+            assertThat(maren.page.getByText("Household refrigerators")).hasCount(0);
+            maren.field("Find in the guide").fill("unicorns");
+            maren.reads("Nothing here speaks of that.");
+            maren.field("Find in the guide").fill("");
             assertThat(maren.overflow()).isZero();
         }
     }

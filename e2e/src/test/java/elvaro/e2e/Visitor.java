@@ -28,7 +28,7 @@ final class Visitor implements AutoCloseable {
     private static final Browser BROWSER = PLAYWRIGHT
             .chromium()
             .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                     .setArgs(List.of(
                             "--no-sandbox",
                             "--disable-gpu",

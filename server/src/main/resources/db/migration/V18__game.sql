@@ -27,5 +27,7 @@ create table carcass_core (
     recorded_at datetime(6) not null,
     constraint carcass_core_of_workshop unique (workshop_id, id),
     constraint carcass_core_carcass foreign key (workshop_id, carcass_id) references carcass (workshop_id, id),
+    constraint carcass_core_account foreign key (workshop_id, account_id) references account (workshop_id, id),
+    constraint carcass_core_corrects foreign key (workshop_id, corrects_id) references carcass_core (workshop_id, id),
     constraint carcass_core_corrected_once unique (workshop_id, corrects_id)
 );

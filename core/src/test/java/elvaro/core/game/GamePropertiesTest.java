@@ -106,6 +106,49 @@ class GamePropertiesTest {
         }
     }
 
+    /** However it is broken down: no more comes off than there is, and a saw takes as much as the seams or more. */
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void parts_are_never_more_than_the_carcass_and_a_saw_leaves_more_bone_in_them(long seed) {
+        Random random = new Random(seed);
+        Animal animal = animal(random);
+        int grams = weight(animal, random);
+        double seams = Part.of(animal).stream()
+                .mapToDouble(part -> part.grams(grams, School.Knife.SEAMS))
+                .sum();
+        double saw = Part.of(animal).stream()
+                .mapToDouble(part -> part.grams(grams, School.Knife.SAW))
+                .sum();
+        assertThat(seams).isLessThanOrEqualTo(saw + 1e-6);
+        assertThat(saw).isCloseTo(grams, within(1e-6 * grams));
+        assertThat(Part.of(animal)).allSatisfy(part -> {
+            assertThat(part.boneIn(School.Knife.SEAMS)).isIn(false, part.boneIn(School.Knife.SAW));
+            assertThat(part.see(School.Knife.SAW)).isNotBlank().doesNotContain("safe");
+        });
+    }
+
+    /** A core that cools by Newton's law is foretold to the minute from any two readings of it. */
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void a_core_that_cools_by_the_law_is_foretold_from_any_two_readings(long seed) {
+        Random random = new Random(seed);
+        double air = random.nextDouble() * 3;
+        double perHour = 0.08 + random.nextDouble() * 0.2;
+        java.time.Instant killed = java.time.Instant.parse("2026-10-30T06:00:00Z");
+        java.util.function.DoubleFunction<Cooling.Core> core = hours -> new Cooling.Core(
+                killed.plusSeconds(Math.round(hours * 3600)), air + (38 - air) * Math.exp(-perHour * hours));
+        double first = random.nextDouble();
+        double second = first + 0.5 + random.nextDouble();
+        Cooling cooling = new Cooling(List.of(core.apply(second), core.apply(first)));
+        double cold = Math.log((38 - air) / (7 - air)) / perHour;
+        if (second < cold) {
+            java.time.Instant foretold = cooling.expectedColdAt(7, air).orElseThrow();
+            assertThat((foretold.getEpochSecond() - killed.getEpochSecond()) / 3600.0)
+                    .isCloseTo(cold, within(0.05));
+            assertThat(cooling.coldAt(7)).isEmpty();
+        }
+    }
+
     private static int onScale(int grams) {
         return Math.round(grams / (float) DIVISION) * DIVISION;
     }

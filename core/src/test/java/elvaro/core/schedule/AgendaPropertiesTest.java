@@ -97,4 +97,20 @@ class AgendaPropertiesTest {
                 .allMatch(item -> agenda.named(item.work(), item.plannedOn()).equals(Optional.of(item)));
         assertThat(agenda.named(Work.TURN, HUNG.minusDays(1))).isEmpty();
     }
+
+    /** Between two toppings no more days lie than the ice lasts, up to the last before it is taken out. */
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
+    void ice_is_topped_up_as_often_as_it_is_asked_for_and_never_on_the_first_or_the_last_day(long seed) {
+        Random random = new Random(seed);
+        int target = 1 + random.nextInt(30);
+        int every = 1 + random.nextInt(4);
+        List<Long> days = Task.of(new Care(Method.ON_ICE, Coating.NONE, every), HUNG, target).stream()
+                .filter(task -> task.work() == Work.CHANGE_ICE)
+                .map(task -> java.time.temporal.ChronoUnit.DAYS.between(HUNG, task.on()))
+                .toList();
+        assertThat(days).hasSize((target - 1) / every).allMatch(day -> day > 0 && day < target && day % every == 0);
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> new Care(Method.ON_ICE, Coating.NONE, 0))
+                .hasMessageContaining("once a day at most");
+    }
 }

@@ -17,6 +17,7 @@ import elvaro.server.compare.EvidenceView.ModelView;
 import elvaro.server.compare.EvidenceView.TermView;
 import elvaro.server.compare.EvidenceView.Went;
 import elvaro.server.compare.FinishedRows.EvidenceRow;
+import elvaro.server.compare.FinishedRows.Shop;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -42,8 +43,8 @@ class EvidenceService {
     }
 
     EvidenceView ask(AskFilter filter, Factor by, Measure measure) {
-        List<EvidenceRow> shop = rows.all();
-        List<EvidenceRow> asked = shop.stream().filter(filter::takes).toList();
+        Shop shop = rows.shop();
+        List<EvidenceRow> asked = shop.rows().stream().filter(filter::takes).toList();
         Map<String, List<EvidenceRow>> byGroup = asked.stream().collect(Collectors.groupingBy(row -> group(by, row)));
         Optional<GroupEffects> effects = effects(asked, by, measure);
         List<GroupView> groups = effects.map(found -> found.groups().stream()
@@ -51,7 +52,7 @@ class EvidenceService {
                         .toList())
                 .orElse(List.of());
         return new EvidenceView(
-                shop.size(),
+                shop.rows().size(),
                 asked.size(),
                 by,
                 measure,
@@ -60,12 +61,12 @@ class EvidenceService {
                 effects.flatMap(GroupEffects::model).map(EvidenceService::model).orElse(null),
                 effects.map(GroupEffects::caveats).orElse(List.of()),
                 dots(asked, by),
-                Facets.of(shop));
+                shop.facets());
     }
 
     /** The rows themselves, the last hung first. */
     List<EvidenceRow> rows(AskFilter filter) {
-        return rows.all().stream().filter(filter::takes).toList();
+        return rows.shop().rows().stream().filter(filter::takes).toList();
     }
 
     /** A group has a name, also where nobody entered one. */

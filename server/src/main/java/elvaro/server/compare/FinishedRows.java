@@ -7,6 +7,7 @@ import elvaro.core.ledger.Ledger;
 import elvaro.core.trial.Facts;
 import elvaro.core.trial.Measure;
 import elvaro.server.account.AccountService;
+import elvaro.server.compare.EvidenceView.FacetView;
 import elvaro.server.piece.FinishedPieces;
 import elvaro.server.piece.FinishedPieces.Finished;
 import elvaro.server.shared.Changes;
@@ -31,7 +32,7 @@ class FinishedRows {
 
     private record State(UUID workshopId, long changes) {}
 
-    private final Cache<State, List<EvidenceRow>> kept =
+    private final Cache<State, Shop> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final FinishedPieces pieces;
     private final Treated treated;
@@ -84,18 +85,26 @@ class FinishedRows {
         }
     }
 
-    /** The last hung first. */
-    List<EvidenceRow> all() {
+    /**
+     * All finished pieces.
+     *
+     * @param rows the last hung first
+     * @param facets what can be asked of them
+     */
+    record Shop(List<EvidenceRow> rows, List<FacetView> facets) {}
+
+    Shop shop() {
         return kept.get(new State(current.person().workshopId(), changes.number()), state -> read());
     }
 
-    private List<EvidenceRow> read() {
+    private Shop read() {
         Map<UUID, String> given = treated.kinds();
         Map<UUID, String> names = accounts.names();
         Map<UUID, Liked> liked = likings.byPiece();
-        return pieces.all().stream()
+        List<EvidenceRow> rows = pieces.all().stream()
                 .map(each -> row(each, given.getOrDefault(each.id(), Facts.PLAIN), names, liked.get(each.id())))
                 .toList();
+        return new Shop(rows, Facets.of(rows));
     }
 
     private static EvidenceRow row(Finished each, String given, Map<UUID, String> names, @Nullable Liked liked) {

@@ -119,8 +119,11 @@ public class FinishedPieces {
         ZoneId zone = workshops.mine().zone();
         WorkshopSettings settings = workshops.settings();
         Map<UUID, Chamber> byId = chambers.all().stream().collect(Collectors.toMap(Chamber::id, Function.identity()));
-        List<FinishedLine> lines = pieces.finishedLines();
-        Map<UUID, Told> told = told(lines);
+        List<FinishedLine> all = pieces.finishedLines();
+        Map<UUID, Told> told = told(all);
+        // One whose log says no pull is a fault of its own, and no reason to show nobody anything.
+        List<FinishedLine> lines =
+                all.stream().filter(line -> told.containsKey(line.id())).toList();
         Map<UUID, Stay> own = new HashMap<>();
         Map<UUID, List<Stay>> byChamber = stillThere(zone);
         for (FinishedLine line : lines) {
@@ -207,9 +210,11 @@ public class FinishedPieces {
                 .collect(Collectors.toMap(CloserRow::pieceId, CloserRow::accountId, (first, last) -> last));
         for (FinishedLine line : lines) {
             PieceLog log = PieceLog.of(line.greenGrams(), facts.getOrDefault(line.id(), List.of()));
-            Told fresh = new Told(log.ledger(), log.pull().map(LogFact::at).orElseThrow(), closers.get(line.id()));
-            kept.put(key(line), fresh);
-            told.put(line.id(), fresh);
+            log.pull().map(LogFact::at).ifPresent(pulledAt -> {
+                Told fresh = new Told(log.ledger(), pulledAt, closers.get(line.id()));
+                kept.put(key(line), fresh);
+                told.put(line.id(), fresh);
+            });
         }
     }
 

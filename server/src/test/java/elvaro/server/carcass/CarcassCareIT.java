@@ -261,6 +261,50 @@ class CarcassCareIT {
         assertThat(client.write(neck, pile("BONE", 1_000)).type()).isEqualTo("impossible-weight");
     }
 
+    @Test
+    void a_part_hangs_on_in_its_hide_and_birds_have_none(Someone owner) {
+        Client client = owner.client();
+        String deer = takenDown(client, 40_000);
+        String hung = further(client, deer, "LEFT_HAUNCH", client.chamber("Air", 60_000), "OPEN_AIR");
+        assertThat(piece(client, hung).path("coating").asString()).isEqualTo("HIDE");
+        client.must(client.put("/api/pieces/%s/hide/%s".formatted(hung, id()), Map.of("grams", 400)));
+        assertThat(piece(client, hung).at("/card/nowGrams").asInt()).isEqualTo(6_100);
+        Map<String, Object> body = deer(client, 3_200);
+        body.putAll(Map.of("animal", "GOOSE", "weighed", "HANGING", "days", 8));
+        String goose = receive(client, body);
+        assertThat(piece(client, goose).path("coating").asString()).isEqualTo("NONE");
+        assertThat(view(client, goose).at("/cooling/limitCelsius").asDouble()).isEqualTo(4);
+        client.must(client.write(deer, pile("DISCARD", 3_000)));
+        assertThat(client.put("/api/pieces/%s/hide/%s".formatted(deer, id()), Map.of("grams", 3_000))
+                        .type())
+                .as("it was taken down")
+                .isEqualTo("wrong-state");
+    }
+
+    /** A fish on ice: parts of a fish, its own cautions, and how it is made ready for the ice. */
+    @Test
+    void a_fish_on_ice_is_made_ready_and_cut_as_a_fish(Someone owner) {
+        Client client = owner.client();
+        Map<String, Object> body = deer(client, 12_000);
+        body.putAll(Map.of("animal", "SEA_FISH", "weighed", "HANGING", "method", "ON_ICE", "days", 9));
+        body.putAll(Map.of("meatCelsius", 8, "outsideCelsius", 16, "answers", IN_A_LARDER));
+        JsonNode fish = view(client, receive(client, body));
+        assertThat(fish.path("readying").toString()).contains("strip of scales", "head and gills off", "drain open");
+        assertThat(fish.at("/animal/cautions").toString()).contains("Histamine").doesNotContain("Wasting");
+        assertThat(fish.path("parts").toString())
+                .contains("LEFT_BELLY", "SCRAPED")
+                .doesNotContain("HAUNCH");
+        assertThat(fish.path("hideOn").asBoolean()).isFalse();
+        assertThat(fish.path("packed").isMissingNode()).isTrue();
+        String id = fish.path("id").asString();
+        assertThat(piece(client, id).at("/ice/perDayKg").asDouble())
+                .as("0.5 W/K at 16 °C, by hand")
+                .isCloseTo(2.07, within(0.01));
+        assertThat(piece(client, id).at("/ahead/now/tenderness").isMissingNode())
+                .as("fish gains no tenderness")
+                .isTrue();
+    }
+
     /** Two haunches of one animal answer the question; two animals do too, and it is said that they are two. */
     @Test
     void hung_against_iced_is_a_trial_and_honest_about_the_animals(Someone owner) {

@@ -14,6 +14,8 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
 /** Questions put to all finished pieces. */
@@ -148,5 +150,101 @@ class EvidenceIT {
                 .isEqualTo(422);
         client.must(client.put("/api/asks/%s/drop".formatted(id), Map.of("version", 0)));
         assertThat(client.get("/api/asks").body()).isEmpty();
+    }
+
+    /** Two pieces that differ in everything; each question finds the one it means, and its opposite the other. */
+    @ParameterizedTest
+    @CsvSource({
+        "supplier=Hollin%20Farm, supplier=Sallow%20Estate",
+        "grade=heifer, grade=old%20cow",
+        "bone=true, bone=false",
+        "cut=Rib%2C%20oven-prepared, cut=Strip%20loin",
+        "fatFrom=8, fatTo=5",
+        "daysTo=20, daysFrom=21",
+        "chamber=Near, chamber=Far",
+        "person=Owner, person=Idris%20Vale"
+    })
+    void each_question_finds_the_pieces_it_means(String one, String other) {
+        Asked asked = Asked.once();
+        assertThat(tags(asked.client(), one)).containsExactly(asked.first());
+        assertThat(tags(asked.client(), other)).containsExactly(asked.second());
+        boolean sameField = one.split("=")[0].equals(other.split("=")[0]);
+        assertThat(sameField ? List.of() : tags(asked.client(), one + "&" + other))
+                .as("nothing is both")
+                .isEmpty();
+    }
+
+    @Test
+    void a_period_is_that_of_the_pulls_both_ends_included() {
+        Asked asked = Asked.once();
+        String today = elvaro.server.support.Bodies.today().toString();
+        assertThat(tags(asked.client(), "from=%s&to=%s".formatted(today, today)))
+                .hasSize(2);
+        assertThat(tags(
+                        asked.client(),
+                        "to=" + elvaro.server.support.Bodies.today().minusDays(1)))
+                .isEmpty();
+        assertThat(asked.client()
+                        .get("/api/evidence?by=CUT&measure=SHRINK&from=yesterday")
+                        .status())
+                .isEqualTo(422);
+    }
+
+    private static List<String> tags(Client client, String query) {
+        return ask(client, "by=CUT&measure=SHRINK&" + query)
+                .path("dots")
+                .valueStream()
+                .map(dot -> dot.path("tag").asString())
+                .toList();
+    }
+
+    /** A shop with two finished pieces, made once for all questions. */
+    private record Asked(Client client, String first, String second) {
+        private static Asked made;
+
+        static synchronized Asked once() {
+            if (made == null) {
+                made = make();
+            }
+            return made;
+        }
+
+        private static Asked make() {
+            Someone owner = RunningApp.newWorkshop();
+            Client client = owner.client();
+            String rib = hung(client, "rib-bone-in", "heifer", "Hollin Farm", 9, true, "Near", 20);
+            String strip = hung(client, "strip", "old cow", "Sallow Estate", 4, false, "Far", 25);
+            cut(client, rib, 3_600, 2_400);
+            cut(owner.benchHand(), strip, 3_600, 2_400);
+            return new Asked(client, tag(client, rib), tag(client, strip));
+        }
+
+        private static String tag(Client client, String piece) {
+            return client.get("/api/pieces/" + piece).body().at("/card/tag").asString();
+        }
+
+        private static String hung(
+                Client client,
+                String cut,
+                String grade,
+                String supplier,
+                int fat,
+                boolean bone,
+                String chamber,
+                int daysAgo) {
+            String day = elvaro.server.support.Bodies.today().minusDays(daysAgo).toString();
+            String lot = UUID.randomUUID().toString();
+            Map<String, Object> received = elvaro.server.support.Bodies.lotBody(lot, 4_000);
+            received.putAll(Map.of("cutCode", cut, "grade", grade, "supplier", supplier));
+            received.putAll(Map.of(
+                    "fatCoverMm", fat, "boneIn", bone, "receivedOn", day, "answers", Map.of("weight-unusual", "")));
+            client.must(client.post("/api/lots", received));
+            Map<String, Object> piece = elvaro.server.support.Bodies.hangBody(
+                    UUID.randomUUID().toString(), client.chamber(chamber, 50_000), 4_000);
+            piece.putAll(Map.of("hungOn", day, "targetDays", daysAgo));
+            client.must(client.post(
+                    "/api/lots/%s/pieces".formatted(lot), Map.of("pieces", List.of(piece), "answers", Map.of())));
+            return String.valueOf(piece.get("id"));
+        }
     }
 }

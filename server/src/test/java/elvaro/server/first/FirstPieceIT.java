@@ -53,4 +53,30 @@ class FirstPieceIT {
         body.put("chamberId", UUID.randomUUID().toString());
         assertThat(client.put("/api/first/" + UUID.randomUUID(), body).type()).isEqualTo("not-first");
     }
+
+    @Test
+    void only_the_owner_furnishes_the_house_and_an_unknown_cut_is_named(Someone owner) {
+        Map<String, Object> body = new HashMap<>(Map.of(
+                "chamberId",
+                UUID.randomUUID().toString(),
+                "kind",
+                "CABINET",
+                "cutCode",
+                "unicorn",
+                "boneIn",
+                false,
+                "grams",
+                5_000,
+                "method",
+                "OPEN_AIR",
+                "days",
+                28));
+        body.putAll(Map.of("priceMinorPerKg", 0, "answers", Map.of()));
+        String path = "/api/first/" + UUID.randomUUID();
+        assertThat(owner.benchHand().put(path, body).status()).isEqualTo(403);
+        assertThat(owner.client().put(path, body).type()).isEqualTo("unknown-cut");
+        body.put("kind", "CAVE");
+        assertThat(owner.client().put(path, body).status()).isEqualTo(400);
+        assertThat(owner.client().get("/api/chambers").body()).isEmpty();
+    }
 }
