@@ -126,6 +126,11 @@ class LauncherIT {
         assertThat(folder.resolve("run")).isDirectoryNotContaining("glob:**.pid");
         new ServerSocket(httpPort).close();
         new ServerSocket(dbPort).close();
+        assertThat(said("backup", tools.resolve("at-rest.backup").toString()))
+                .as("while nothing runs, too")
+                .contains("Written: ");
+        new ServerSocket(dbPort).close();
+        assertThat(tools).isDirectoryNotContaining("glob:**.backup-*");
         restores(backup);
 
         Process second = start();
