@@ -19,7 +19,8 @@ if (root) {
       <ThemeProvider theme={theme} defaultMode="system">
         <CssBaseline />
         <QueryClientProvider client={queryClient}>
-          <BrowserRouter>
+          {/* Fields whose value is the address must not lag behind what is typed into them. */}
+          <BrowserRouter useTransitions={false}>
             <Suspense fallback={<Waiting />}>
               <Routes>
                 <Route path="/t/:token" element={<TablePage />} />
