@@ -13,4 +13,6 @@ interface AccountRepository extends Repository<Account, UUID> {
     List<Account> all();
 
     Account save(Account account);
+
+    void flush();
 }

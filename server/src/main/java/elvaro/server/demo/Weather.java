@@ -87,7 +87,7 @@ class Weather {
             Duration step = at.isBefore(now.minus(CLOSELY)) ? Duration.ofMinutes(10) : Duration.ofMinutes(1);
             Sample sample = chamber.after(step.toMinutes() / 60.0, fault);
             if (fault != Fault.SILENT) {
-                season.add(new Past(at, sample.celsius(), sample.humidity()));
+                season.add(new Past(at, sample.celsius(), sample.humidity(), null));
             }
             at = at.plus(step);
         }

@@ -12,7 +12,7 @@ import javax.imageio.stream.ImageInputStream;
 import net.coobird.thumbnailator.Thumbnails;
 
 /** Makes a picture from a camera small and silent: turned upright, re-drawn, without what the camera wrote into it. */
-final class Photos {
+public final class Photos {
     static final int MOST_BYTES = 15_000_000;
 
     /** More would take the memory of others; no telephone takes as many. */
@@ -20,6 +20,7 @@ final class Photos {
 
     private static final int LONGEST_SIDE = 1600;
     private static final float QUALITY = 0.82f;
+    private static final int JPEG_BEGINS = 0xff;
     private static final Set<String> KINDS = Set.of("JPEG", "png");
 
     private Photos() {}
@@ -40,6 +41,19 @@ final class Photos {
             throw noPicture();
         }
         return small.toByteArray();
+    }
+
+    /**
+     * A picture that was made small here before, unchanged.
+     *
+     * @throws Refusal if it is no JPEG
+     */
+    public static byte[] mustBeJpeg(byte[] made) {
+        longestSide(made);
+        if ((made[0] & 0xff) != JPEG_BEGINS) {
+            throw noPicture();
+        }
+        return made;
     }
 
     /** The size stands at the head of the file; a bomb is turned away before it is unpacked. */

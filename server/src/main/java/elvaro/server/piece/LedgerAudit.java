@@ -1,19 +1,21 @@
 package elvaro.server.piece;
 
 import elvaro.core.ledger.Balance;
-import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.server.settings.WorkshopService;
+import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Whether every finished piece's ledger closes, or somebody said why not when its bench was closed. */
+/** Whether what is written of a piece can be read, and every finished piece's ledger closes, or somebody said why not when its bench was closed. */
 @Service
 @Transactional(readOnly = true)
 public class LedgerAudit {
@@ -22,10 +24,12 @@ public class LedgerAudit {
     private final PieceRepository pieces;
     private final LogRepository entries;
     private final WorkshopService workshops;
+    private final EntityManager entities;
 
-    LedgerAudit(PieceRepository pieces, LogRepository entries, WorkshopService workshops) {
+    LedgerAudit(PieceRepository pieces, LogRepository entries, WorkshopService workshops, EntityManager entities) {
         this.pieces = pieces;
         this.entries = entries;
+        this.entities = entities;
         this.workshops = workshops;
     }
 
@@ -33,23 +37,44 @@ public class LedgerAudit {
     public record Found(int finished, List<String> open) {}
 
     public Found all() {
-        List<Piece> finished = pieces.in(EnumSet.of(PieceState.CUT));
         List<String> open = new ArrayList<>();
+        List<UUID> finished =
+                pieces.in(EnumSet.of(PieceState.CUT)).stream().map(Piece::id).toList();
         for (int from = 0; from < finished.size(); from += READ_AT_ONCE) {
             open(finished.subList(from, Math.min(finished.size(), from + READ_AT_ONCE)), open);
         }
         return new Found(finished.size(), open);
     }
 
-    private void open(List<Piece> some, List<String> open) {
-        Map<java.util.UUID, List<LogEntry>> all = entries
-                .ofPieces(some.stream().map(Piece::id).toList())
-                .stream()
-                .collect(Collectors.groupingBy(LogEntry::pieceId));
+    /** Of some pieces, finished or not: that what is written of each can be read, and closes where it must. */
+    public Found of(Collection<UUID> some) {
+        List<UUID> ids = List.copyOf(some);
+        List<String> open = new ArrayList<>();
+        for (int from = 0; from < ids.size(); from += READ_AT_ONCE) {
+            open(ids.subList(from, Math.min(ids.size(), from + READ_AT_ONCE)), open);
+            entities.clear(); // all that was read is of no more use, and there may be much
+        }
+        return new Found(ids.size(), open);
+    }
+
+    private void open(List<UUID> ids, List<String> open) {
+        List<Piece> some = pieces.findAll(ids);
+        Map<UUID, List<LogEntry>> all =
+                entries.ofPieces(ids).stream().collect(Collectors.groupingBy(LogEntry::pieceId));
         for (Piece piece : some) {
-            List<LogEntry> log = all.getOrDefault(piece.id(), List.of());
-            List<LogFact> facts = log.stream().map(LogEntry::fact).toList();
-            PieceLog read = PieceLog.of(piece.greenGrams(), facts);
+            if (!closes(piece, all.getOrDefault(piece.id(), List.of()))) {
+                open.add(piece.tag());
+            }
+        }
+    }
+
+    private boolean closes(Piece piece, List<LogEntry> log) {
+        try {
+            PieceLog read = PieceLog.of(
+                    piece.greenGrams(), log.stream().map(LogEntry::fact).toList());
+            if (piece.state() != PieceState.CUT) {
+                return true;
+            }
             boolean pulledAndClosed =
                     read.pull().isPresent() && read.last(Kind.CLOSED).isPresent();
             boolean refused = pulledAndClosed
@@ -59,9 +84,9 @@ public class LedgerAudit {
             boolean explained = log.stream()
                     .anyMatch(entry ->
                             entry.kind() == Kind.CLOSED && !entry.words().isBlank());
-            if (!pulledAndClosed || refused && !explained) {
-                open.add(piece.tag());
-            }
+            return pulledAndClosed && (!refused || explained);
+        } catch (IllegalArgumentException | IllegalStateException contradiction) {
+            return false;
         }
     }
 }

@@ -3,6 +3,7 @@ package elvaro.server.reading;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -20,15 +21,28 @@ public class AirArchive {
      *
      * @param celsius −40 to 60 °C
      * @param humidity 0–100 % RH
+     * @param speed 0–20 m/s
      */
-    public record Past(Instant at, double celsius, double humidity) {}
+    public record Past(
+            Instant at,
+            @Nullable Double celsius,
+            @Nullable Double humidity,
+            @Nullable Double speed) {}
 
+    /**
+     * Keeps what is not known yet of a chamber.
+     *
+     * @param readings at least one
+     * @return how many were new
+     */
     @Transactional
-    public void keep(UUID chamberId, List<Past> readings) {
-        store.store(
-                chamberId,
-                readings.stream()
-                        .map(past -> new AirReading(past.at().getEpochSecond(), past.celsius(), past.humidity(), null))
-                        .toList());
+    public int keep(UUID chamberId, List<Past> readings) {
+        return store.store(
+                        chamberId,
+                        readings.stream()
+                                .map(past -> new AirReading(
+                                        past.at().getEpochSecond(), past.celsius(), past.humidity(), past.speed()))
+                                .toList())
+                .fresh();
     }
 }

@@ -13,6 +13,7 @@ import jakarta.validation.constraints.Size;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 
 /**
  * What an owner sets for the workshop. Money in minor units.
@@ -72,6 +73,37 @@ public record WorkshopSettings(
     /** What a workshop starts with: a kitchen scale's 5 g, no prices known. */
     public static WorkshopSettings starting(String name, String currency, String zone) {
         return new WorkshopSettings(0, name, currency, zone, 5, 30, 0, 15, 0, 0, 0, 0, 30, List.of());
+    }
+
+    /**
+     * As they are carried from elsewhere, by the names of their columns.
+     *
+     * @throws Refusal if they are none; whether each is in its bounds is for the caller to ask
+     */
+    public static WorkshopSettings from(int version, Map<String, Object> columns) {
+        try {
+            return new WorkshopSettings(
+                    version,
+                    (String) columns.get("name"),
+                    (String) columns.get("currency"),
+                    (String) columns.get("zone"),
+                    whole(columns, "division_grams"),
+                    whole(columns, "tariff_minor_per_kwh"),
+                    whole(columns, "labour_minor_per_hour"),
+                    whole(columns, "bench_minutes_per_piece"),
+                    whole(columns, "steak_price_minor_per_kg"),
+                    whole(columns, "usable_trim_price_minor_per_kg"),
+                    whole(columns, "fat_price_minor_per_kg"),
+                    whole(columns, "bone_price_minor_per_kg"),
+                    whole(columns, "target_margin_percent"),
+                    new PriceSteps().convertToEntityAttribute((String) columns.get("price_by_age")));
+        } catch (ClassCastException | NullPointerException | ArithmeticException none) {
+            throw Refusal.wrong("invalid", "workshop", "These are no settings of a workshop.");
+        }
+    }
+
+    private static int whole(Map<String, Object> columns, String name) {
+        return Math.toIntExact((Long) columns.get(name));
     }
 
     void check() {

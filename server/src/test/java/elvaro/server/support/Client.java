@@ -83,12 +83,17 @@ public final class Client {
         }
     }
 
-    /** Bytes sent and bytes that came back. */
+    /** A picture sent, and bytes that came back. */
     public HttpResponse<byte[]> bytes(String method, String path, byte[] sent) {
+        return bytes(method, path, "image/jpeg", sent);
+    }
+
+    /** Bytes sent and bytes that came back. */
+    public HttpResponse<byte[]> bytes(String method, String path, String type, byte[] sent) {
         try {
             return http.send(
                     request(path)
-                            .header("Content-Type", "image/jpeg")
+                            .header("Content-Type", type)
                             .method(method, BodyPublishers.ofByteArray(sent))
                             .build(),
                     BodyHandlers.ofByteArray());

@@ -22,7 +22,11 @@ public class RunningApp implements ParameterResolver {
     public static final String PASSWORD = "a few plain words";
 
     private static final ConfigurableApplicationContext CONTEXT = new SpringApplication(App.class)
-            .run("--server.port=0", "--elvaro.demo=true", "--elvaro.demo-password=" + PASSWORD);
+            .run(
+                    "--server.port=0",
+                    "--elvaro.demo=true",
+                    "--elvaro.demo-password=" + PASSWORD,
+                    "--elvaro.files-a-minute=100000");
 
     /** A person of a workshop, signed in over HTTP. */
     public record Someone(Client client, SignedIn person, String signInName) {

@@ -1,0 +1,136 @@
+package elvaro.server.exchange;
+
+import elvaro.server.shared.CurrentWorkshop;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.StreamWriteFeature;
+import tools.jackson.core.json.JsonFactory;
+
+/**
+ * Writes the whole record of a workshop as an archive: a sealed ZIP file of {@code record.json}, its JSON Schema and the
+ * photos. Rows go out as they come in, so its size does not matter.
+ */
+@Component
+class ArchiveWriter {
+    static final String RECORD = "record.json";
+    static final String SCHEMA = "schema.json";
+
+    private final ArchiveFormat format;
+    private final ArchiveSchema schema;
+    private final CarriedRows rows;
+    private final CurrentWorkshop current;
+    private final Clock clock;
+    private final JsonFactory json =
+            JsonFactory.builder().disable(StreamWriteFeature.AUTO_CLOSE_TARGET).build();
+
+    ArchiveWriter(ArchiveFormat format, ArchiveSchema schema, CarriedRows rows, CurrentWorkshop current, Clock clock) {
+        this.format = format;
+        this.schema = schema;
+        this.rows = rows;
+        this.current = current;
+        this.clock = clock;
+    }
+
+    /** @param out is closed at the end; if it fails before, what was written has no seal */
+    void write(OutputStream out) throws IOException {
+        Sealed.Stream sealed = new Sealed.Stream(out);
+        ZipOutputStream zip = new ZipOutputStream(sealed);
+        zip.setComment(Sealed.BLANK);
+        rows.atOneMoment(() -> {
+            entry(zip, RECORD);
+            try (JsonGenerator record = json.createGenerator(zip)) {
+                record(record);
+            }
+            zip.closeEntry();
+            photos(zip);
+        });
+        entry(zip, SCHEMA);
+        zip.write(schema.bytes());
+        zip.closeEntry();
+        zip.close();
+    }
+
+    private void record(JsonGenerator record) {
+        record.writeStartObject();
+        record.writeStringProperty("format", ArchiveFormat.NAME);
+        record.writeNumberProperty("version", ArchiveFormat.VERSION);
+        record.writeStringProperty(
+                "made_at", clock.instant().truncatedTo(ChronoUnit.SECONDS).toString());
+        rows.read(format.workshop(), values -> {
+            record.writeName("workshop");
+            row(record, format.workshop(), values);
+        });
+        record.writeObjectPropertyStart("rows");
+        format.tables().forEach(table -> record.writeNumberProperty(table.name(), rows.count(table)));
+        record.writeEndObject();
+        for (ArchiveTable table : format.tables()) {
+            record.writeArrayPropertyStart(table.name());
+            rows.read(table, values -> {
+                record.writeRaw("\n");
+                row(record, table, values);
+            });
+            record.writeEndArray();
+        }
+        record.writeEndObject();
+    }
+
+    private static void row(JsonGenerator record, ArchiveTable table, @Nullable Object[] values) {
+        record.writeStartObject();
+        for (int index = 0; index < values.length; index++) {
+            if (values[index] != null) {
+                record.writeName(table.columns().get(index).name());
+                value(record, values[index]);
+            }
+        }
+        record.writeEndObject();
+    }
+
+    private static void value(JsonGenerator record, Object value) {
+        if (value instanceof Long whole) {
+            record.writeNumber(whole);
+        } else if (value instanceof BigDecimal decimal) {
+            record.writeNumber(decimal);
+        } else if (value instanceof Double real) {
+            record.writeNumber(real);
+        } else if (value instanceof Boolean truth) {
+            record.writeBoolean(truth);
+        } else {
+            record.writeString(value.toString());
+        }
+    }
+
+    private void photos(ZipOutputStream zip) throws IOException {
+        try {
+            rows.photos((id, jpeg) -> {
+                try {
+                    entry(zip, photo(id));
+                    zip.write(jpeg);
+                    zip.closeEntry();
+                } catch (IOException failure) {
+                    throw new UncheckedIOException(failure);
+                }
+            });
+        } catch (UncheckedIOException failure) {
+            throw failure.getCause();
+        }
+    }
+
+    static String photo(String id) {
+        return "photos/%s.jpg".formatted(id);
+    }
+
+    private void entry(ZipOutputStream zip, String name) throws IOException {
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTime(clock.millis());
+        zip.putNextEntry(entry);
+    }
+}
