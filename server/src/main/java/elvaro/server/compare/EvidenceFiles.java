@@ -1,6 +1,7 @@
 package elvaro.server.compare;
 
 import elvaro.core.ledger.Ledger;
+import elvaro.server.compare.EvidenceService.FinishedTable;
 import elvaro.server.compare.EvidenceView.ModelView;
 import elvaro.server.compare.FinishedRows.EvidenceRow;
 import elvaro.server.shared.CsvFile;
@@ -51,8 +52,14 @@ final class EvidenceFiles {
 
     private EvidenceFiles() {}
 
+    static FinishedTable table(List<EvidenceRow> rows) {
+        return new FinishedTable(
+                PIECES, rows.stream().<List<?>>map(EvidenceFiles::row).toList());
+    }
+
     static String pieces(List<EvidenceRow> rows) {
-        return CsvFile.of(PIECES, rows.stream().map(EvidenceFiles::row).toList());
+        FinishedTable table = table(rows);
+        return CsvFile.of(table.columns(), table.rows());
     }
 
     private static List<?> row(EvidenceRow row) {

@@ -32,7 +32,7 @@ import org.springframework.stereotype.Service;
 
 /** Answers questions put to all finished pieces. */
 @Service
-class EvidenceService {
+public class EvidenceService {
     private static final int MOST_DOTS = 400;
     private static final double LEVEL = 0.95;
 
@@ -62,6 +62,13 @@ class EvidenceService {
                 effects.map(GroupEffects::caveats).orElse(List.of()),
                 dots(asked, by),
                 shop.facets());
+    }
+
+    /** All finished pieces with their figures; the names of the columns have the units in them. */
+    public record FinishedTable(List<String> columns, List<List<?>> rows) {}
+
+    public FinishedTable finished() {
+        return EvidenceFiles.table(rows.shop().rows());
     }
 
     /** The rows themselves, the last hung first. */

@@ -25,6 +25,7 @@ import tools.jackson.databind.json.JsonMapper;
 @RestController
 @PreAuthorize("hasRole('OWNER')")
 class ExchangeController {
+    private static final String WORKBOOK = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
     private static final String LINES = "application/x-ndjson";
 
     private final ExchangeService service;
@@ -38,9 +39,22 @@ class ExchangeController {
     /** The whole record as an archive; written while it is read. */
     @GetMapping(path = "/api/exchange/archive.zip", produces = "application/zip")
     void archive(HttpServletResponse response) throws IOException {
-        service.mustNotBeMany();
         attach(response, "application/zip", ".zip");
         service.archive(response.getOutputStream());
+    }
+
+    /** The same as a tabular data package: a CSV file a table, and a descriptor. */
+    @GetMapping(path = "/api/exchange/tables.zip", produces = "application/zip")
+    void tables(HttpServletResponse response) throws IOException {
+        attach(response, "application/zip", "-tables.zip");
+        service.dataPackage(response.getOutputStream());
+    }
+
+    /** The same as a workbook, but for the air. */
+    @GetMapping(path = "/api/exchange/workbook.xlsx", produces = WORKBOOK)
+    void workbook(HttpServletResponse response) throws IOException {
+        attach(response, WORKBOOK, ".xlsx");
+        service.spreadsheet(response.getOutputStream());
     }
 
     /**
@@ -82,6 +96,7 @@ class ExchangeController {
 
     /** What is sent first keeps the session, which must not happen within the transaction that reads or writes the rows. */
     private void attach(HttpServletResponse response, String type, String ending) throws IOException {
+        service.mustNotBeMany();
         response.setContentType(type);
         response.setHeader(
                 HttpHeaders.CONTENT_DISPOSITION,

@@ -28,6 +28,8 @@ class ExchangeService {
     private static final long BYTES_PER_MEGABYTE = 1_000_000;
 
     private final ArchiveWriter archives;
+    private final DataPackage packages;
+    private final Spreadsheet spreadsheets;
     private final ArchiveReader reader;
     private final long mostBytes;
     private final int filesAMinute;
@@ -37,6 +39,8 @@ class ExchangeService {
 
     ExchangeService(
             ArchiveWriter archives,
+            DataPackage packages,
+            Spreadsheet spreadsheets,
             ArchiveReader reader,
             WorkshopService workshops,
             CurrentWorkshop current,
@@ -44,6 +48,8 @@ class ExchangeService {
             @Value("${elvaro.files-a-minute}") int filesAMinute) {
         this.filesAMinute = filesAMinute;
         this.archives = archives;
+        this.packages = packages;
+        this.spreadsheets = spreadsheets;
         this.reader = reader;
         this.mostBytes = megabytes * BYTES_PER_MEGABYTE;
         this.workshops = workshops;
@@ -58,6 +64,14 @@ class ExchangeService {
 
     void archive(OutputStream out) throws IOException {
         archives.write(out);
+    }
+
+    void dataPackage(OutputStream out) throws IOException {
+        packages.write(out);
+    }
+
+    void spreadsheet(OutputStream out) throws IOException {
+        spreadsheets.write(out);
     }
 
     /**

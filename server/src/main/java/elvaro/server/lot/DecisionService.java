@@ -50,11 +50,28 @@ public class DecisionService {
                 .getResultStream()
                 .filter(decision ->
                         decision.pieceId() == null || decision.pieceId().equals(pieceId))
-                .map(decision -> new DecisionView(
-                        decision.sentence(),
-                        decision.reason(),
-                        decision.decidedAt(),
-                        names.getOrDefault(decision.accountId(), "")))
+                .map(decision -> view(decision, names))
                 .toList();
+    }
+
+    /** All decisions of a stretch of time. */
+    public List<DecisionView> between(Instant from, Instant before) {
+        Map<UUID, String> names = accounts.names();
+        return entities.createQuery(
+                        "select d from Decision d where d.decidedAt >= :from and d.decidedAt < :before order by d.decidedAt",
+                        Decision.class)
+                .setParameter("from", from)
+                .setParameter("before", before)
+                .getResultStream()
+                .map(decision -> view(decision, names))
+                .toList();
+    }
+
+    private static DecisionView view(Decision decision, Map<UUID, String> names) {
+        return new DecisionView(
+                decision.sentence(),
+                decision.reason(),
+                decision.decidedAt(),
+                names.getOrDefault(decision.accountId(), ""));
     }
 }

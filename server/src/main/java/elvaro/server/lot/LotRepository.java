@@ -1,6 +1,7 @@
 package elvaro.server.lot;
 
 import jakarta.persistence.LockModeType;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -17,6 +18,9 @@ interface LotRepository extends Repository<Lot, UUID> {
 
     @Query("select l from Lot l order by l.number desc limit 500")
     List<Lot> newest();
+
+    @Query("select l from Lot l where l.receivedOn between :first and :last order by l.number")
+    List<Lot> received(LocalDate first, LocalDate last);
 
     @Query("select distinct l.supplier from Lot l where l.supplier <> '' order by l.supplier")
     List<String> suppliers();

@@ -6,6 +6,7 @@ import elvaro.core.cut.CutCatalogue;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.Refusal;
+import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
@@ -40,6 +41,12 @@ public class LotService {
     @Transactional(readOnly = true)
     public List<Lot> newest() {
         return lots.newest();
+    }
+
+    /** Received from the first to the last day, by their numbers. */
+    @Transactional(readOnly = true)
+    public List<Lot> received(LocalDate first, LocalDate last) {
+        return lots.received(first, last);
     }
 
     @Transactional(readOnly = true)

@@ -1,9 +1,18 @@
 package elvaro.server.piece;
 
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.PieceLog;
 import jakarta.persistence.EntityManager;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,6 +44,66 @@ public class PieceArchive {
         entities.persist(entry);
         piece.logGrows();
         entities.flush(); // What is kept under the entry's id points at it by id alone.
+    }
+
+    /**
+     * A piece that hangs or hung.
+     *
+     * @param pulledOn absent while it hangs
+     * @param mostGrams what it can have weighed: as hung, with what was put on it
+     * @param weighings known already, the day and the grams of each
+     */
+    public record Hanged(
+            Piece piece, LocalDate hungOn, @Nullable LocalDate pulledOn, int mostGrams, Set<String> weighings) {
+
+        public boolean knows(LocalDate day, int grams) {
+            return weighings.contains(key(day, grams));
+        }
+
+        private static String key(LocalDate day, int grams) {
+            return day + " " + grams;
+        }
+    }
+
+    /** Of these tags, in capitals, those that hang or hung here, by their tag. */
+    public Map<String, Hanged> hung(Collection<String> tags, ZoneId zone) {
+        if (tags.isEmpty()) {
+            return Map.of();
+        }
+        return entities.createQuery(
+                        "select p from Piece p join fetch p.lot where p.tag in :tags and p.hungOn is not null",
+                        Piece.class)
+                .setParameter("tags", tags)
+                .getResultStream()
+                .collect(Collectors.toMap(Piece::tag, piece -> hanged(piece, zone)));
+    }
+
+    private Hanged hanged(Piece piece, ZoneId zone) {
+        List<LogFact> facts = entities.createQuery("select e from LogEntry e where e.pieceId = :piece", LogEntry.class)
+                .setParameter("piece", piece.id())
+                .getResultStream()
+                .map(LogEntry::fact)
+                .toList();
+        int coats = facts.stream()
+                .filter(fact -> fact.kind() == Kind.COAT_ON)
+                .mapToInt(LogFact::grams)
+                .sum();
+        return new Hanged(
+                piece,
+                piece.hungOn().orElseThrow(),
+                PieceLog.of(piece.greenGrams(), facts)
+                        .pull()
+                        .map(pull -> pull.at().atZone(zone).toLocalDate())
+                        .orElse(null),
+                piece.greenGrams() + coats,
+                facts.stream()
+                        .filter(fact -> fact.kind() == Kind.WEIGHED)
+                        .map(fact -> Hanged.key(fact.at().atZone(zone).toLocalDate(), fact.grams()))
+                        .collect(Collectors.toSet()));
+    }
+
+    public boolean isHere(UUID id) {
+        return entities.find(Piece.class, id) != null;
     }
 
     /** Every piece by its tag, without its figures. */

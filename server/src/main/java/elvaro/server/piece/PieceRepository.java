@@ -98,6 +98,10 @@ interface PieceRepository extends Repository<Piece, UUID> {
             + " where lower(p.tag) like :start order by p.tag limit 12")
     List<Piece> tagged(String start);
 
+    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.hungOn between :first and :last"
+            + " order by p.hungOn, p.tag")
+    List<Piece> hung(LocalDate first, LocalDate last);
+
     @Query("select p from Piece p where p.chamber.id = :chamberId and p.state = elvaro.server.piece.PieceState.HANGING")
     List<Piece> hangingIn(UUID chamberId);
 

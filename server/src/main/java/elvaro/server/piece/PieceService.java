@@ -293,6 +293,12 @@ public class PieceService {
         return pieces.in(EnumSet.of(PieceState.HANGING));
     }
 
+    /** What was hung from the first to the last day, in that order. */
+    @Transactional(readOnly = true)
+    public List<Piece> hung(LocalDate first, LocalDate last) {
+        return pieces.hung(first, last);
+    }
+
     /** Tags of the pieces that hang, by piece; the caller may add to it. */
     @Transactional(readOnly = true)
     public Map<UUID, String> tagsOfHanging() {

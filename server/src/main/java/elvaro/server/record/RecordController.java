@@ -3,6 +3,7 @@ package elvaro.server.record;
 import elvaro.server.shared.CsvFile;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -12,9 +13,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class RecordController {
     private final RecordService service;
+    private final PeriodReport report;
 
-    RecordController(RecordService service) {
+    RecordController(RecordService service, PeriodReport report) {
         this.service = service;
+        this.report = report;
     }
 
     @GetMapping("/api/pieces/{id}/record")
@@ -37,6 +40,12 @@ class RecordController {
     ResponseEntity<String> fileOfChamber(
             @PathVariable UUID id, @RequestParam LocalDate from, @RequestParam LocalDate to) {
         return file(service.ofChamber(id, from, to));
+    }
+
+    /** All the house over some days. @param from first day, @param to last day */
+    @GetMapping(path = "/api/record/report.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] report(@RequestParam LocalDate from, @RequestParam LocalDate to) {
+        return report.pdf(from, to);
     }
 
     private static ResponseEntity<String> file(RecordView record) {

@@ -18,20 +18,31 @@ public final class CsvFile {
     /** @param rows each as long as the columns; words are made harmless, figures stand as they are */
     public static String of(List<String> columns, List<? extends List<?>> rows) {
         StringBuilder text = new StringBuilder();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setHeader(columns.toArray(String[]::new))
-                .get();
-        try (CSVPrinter csv = new CSVPrinter(text, format)) {
+        try {
+            CSVPrinter csv = onto(text, columns);
             for (List<?> row : rows) {
-                csv.printRecord(row.stream()
-                        .map(value -> value instanceof String words ? harmless(words) : value)
-                        .toList());
+                row(csv, row);
             }
         } catch (IOException impossible) {
             throw new UncheckedIOException(impossible);
         }
         return text.toString();
+    }
+
+    /** For a table too large to be held; its columns are written, its rows follow by {@link #row}. */
+    public static CSVPrinter onto(Appendable out, List<String> columns) throws IOException {
+        return CSVFormat.RFC4180
+                .builder()
+                .setHeader(columns.toArray(String[]::new))
+                .get()
+                .print(out);
+    }
+
+    public static void row(CSVPrinter csv, List<?> row) throws IOException {
+        for (Object value : row) {
+            csv.print(value instanceof String words ? harmless(words) : value);
+        }
+        csv.println();
     }
 
     /** A spreadsheet runs what begins like a formula; a mark before it makes it words. */

@@ -1,6 +1,8 @@
 package elvaro.server.stock;
 
 import jakarta.persistence.LockModeType;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -45,6 +47,17 @@ interface PackRepository extends Repository<Pack, UUID> {
     @Query("select o from PackOut o join Pack p on p.id = o.packId where p.pieceId in :pieceIds"
             + " order by o.happenedAt, o.id")
     List<PackOut> outsOfPieces(Collection<UUID> pieceIds);
+
+    /** Content, packs and grams of what was packed from the first to the last day. */
+    @Query("select p.content, count(p), sum(p.grams) from Pack p where p.packedOn between :first and :last"
+            + " group by p.content order by p.content")
+    List<Object[]> packed(LocalDate first, LocalDate last);
+
+    /** Way and grams of what went out in a stretch of time and was not taken back. */
+    @Query("select o.way, sum(o.grams) from PackOut o where o.happenedAt >= :from and o.happenedAt < :before"
+            + " and o.takesBack is null and not exists (select 1 from PackOut b where b.takesBack = o.id)"
+            + " group by o.way order by o.way")
+    List<Object[]> went(Instant from, Instant before);
 
     @Query("select o from PackOut o where o.id = :id")
     Optional<PackOut> out(UUID id);

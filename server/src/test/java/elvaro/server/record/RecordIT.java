@@ -4,11 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
+import elvaro.server.support.PaperRead;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.io.IOException;
 import java.io.StringReader;
+import java.nio.file.Path;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -16,6 +19,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
 
 /** What an inspector is shown. */
 @ExtendWith(RunningApp.class)
@@ -122,6 +126,32 @@ class RecordIT {
                         .map(row -> row.get("what")))
                 .containsExactly("Moved", "Turned");
         assertThat(client.get("/api/chambers/%s/record?from=2026-02-01&to=2026-01-01".formatted(first))
+                        .status())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void some_days_of_the_house_are_on_paper_as_they_were(Someone owner, @TempDir Path folder) throws Exception {
+        Client client = owner.client();
+        String piece = watched(client, client.chamber("Cold room", 100_000));
+        client.must(client.write(piece, Bodies.entry("PULLED", 3700)));
+        client.must(client.write(piece, Bodies.pile("STEAK", 3000)));
+        client.must(client.write(piece, Bodies.pile("DISCARD", 700)));
+        client.must(
+                client.put("/api/bench/%s/close/%s".formatted(piece, UUID.randomUUID()), Map.of("answers", Map.of())));
+        client.must(client.put(
+                "/api/pieces/%s/packs".formatted(piece), Map.of("packs", List.of(Bodies.packBody("STEAK", 3000)))));
+        LocalDate today = LocalDate.parse(
+                client.get("/api/session").body().at("/me/today").asString());
+        String words = PaperRead.words(
+                client, "/api/record/report.pdf?from=%s&to=%s".formatted(today.minusDays(30), today), folder);
+        assertThat(words.replaceAll("\\s+", " "))
+                .contains("1 piece: of 4.000 kg hung, 0.300 kg dried away (7.5 %) and 3.000 kg became steaks")
+                .contains("Packed: Steaks, 1 pack, 3.000 kg.")
+                .contains("Air of Cold room")
+                .contains("Above 5 °C")
+                .contains("the law of the place");
+        assertThat(client.get("/api/record/report.pdf?from=2026-02-01&to=2026-01-01")
                         .status())
                 .isEqualTo(422);
     }

@@ -252,6 +252,7 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/carcasses/{id}/school", Map.of("version", 0, "knife", "SAW", "trim", "LATER"));
         bodies.put("PUT /api/asks/{id}", Map.of("version", 0, "name", "mine", "query", "by=CUT"));
         bodies.put("PUT /api/asks/{id}/drop", Map.of("version", 0));
+        bodies.put("PUT /api/past/{id}", Bodies.pastBody(house.chamber()));
         bodies.put(
                 "PUT /api/first/{pieceId}",
                 Map.of(
@@ -347,7 +348,7 @@ class WorkshopsApartIT {
         String named = pattern.split("/")[2];
         String id = switch (named) {
             case "makings" -> house.making();
-            case "carcasses", "asks" -> house.carcass();
+            case "carcasses", "asks", "past" -> house.carcass();
             default -> ids.getOrDefault(named, piece);
         };
         return pattern.replace("{id}", id)

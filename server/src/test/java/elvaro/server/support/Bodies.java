@@ -293,4 +293,23 @@ public final class Bodies {
         body.put("stream", stream);
         return body;
     }
+
+    /** A table of one finished piece of the past. */
+    public static Map<String, Object> pastBody(String chamberId) {
+        return Map.of(
+                "rows",
+                List.of(List.of("old", "2026-01-03", "5.2", "2026-02-07", "4.5", "4.5")),
+                "columns",
+                Map.of("PIECE", 0, "HUNG_ON", 1, "GREEN", 2, "PULLED_ON", 3, "AGED", 4, "STEAK", 5),
+                "unit",
+                "KILOGRAM",
+                "order",
+                "DAY_FIRST",
+                "cutCode",
+                "strip",
+                "method",
+                "OPEN_AIR",
+                "chamberId",
+                chamberId);
+    }
 }

@@ -1,0 +1,127 @@
+package elvaro.core.past;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.core.cut.CutCatalogue;
+import elvaro.core.drying.Method;
+import elvaro.core.ledger.Stream;
+import elvaro.core.past.PastTable.Known;
+import elvaro.core.past.PastTable.Manner;
+import elvaro.core.past.PastTable.Read;
+import elvaro.core.past.Written.Order;
+import elvaro.core.past.Written.Unit;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class PastTableTest {
+    private static final LocalDate TODAY = LocalDate.of(2026, 3, 1);
+    private static final List<String> HEADS = List.of(
+            "Tag",
+            "Cut",
+            "Hung on",
+            "Green weight",
+            "Date",
+            "Weight (kg)",
+            "Pulled on",
+            "Final weight",
+            "Steaks",
+            "Trim");
+
+    private static Read read(Optional<Stream> rest, String... lines) {
+        Manner manner = new Manner(
+                PastField.guess(HEADS),
+                Unit.KILOGRAM,
+                Order.DAY_FIRST,
+                Optional.of(CutCatalogue.get("strip")),
+                Method.OPEN_AIR,
+                rest);
+        Known here = new Known(LocalDate.of(2026, 2, 1), Optional.empty(), 5000);
+        return PastTable.read(
+                java.util.Arrays.stream(lines)
+                        .map(line -> List.of(line.split(";", -1)))
+                        .toList(),
+                manner,
+                Map.of("12A", here),
+                TODAY);
+    }
+
+    @Test
+    void columns_are_told_by_their_heads() {
+        assertThat(PastField.guess(HEADS))
+                .containsExactlyInAnyOrderEntriesOf(Map.of(
+                        PastField.PIECE, 0,
+                        PastField.CUT, 1,
+                        PastField.HUNG_ON, 2,
+                        PastField.GREEN, 3,
+                        PastField.DAY, 4,
+                        PastField.WEIGHT, 5,
+                        PastField.PULLED_ON, 6,
+                        PastField.AGED, 7,
+                        PastField.STEAK, 8,
+                        PastField.USABLE_TRIM, 9));
+    }
+
+    @Test
+    void rows_of_one_piece_make_one_story() {
+        Read read = read(
+                Optional.of(Stream.DISCARD),
+                "old;Strip loin;1.1.2026;5;;;1.2.2026;4,4;3;0,9",
+                ";;;;;;;;;",
+                "old;;;;8.1.;4,9;;;;",
+                "old;;;;15.1.2026;4,7;;;;");
+        assertThat(read.faults()).extracting(PastTable.Fault::row).containsExactly(4);
+        read = read(
+                Optional.of(Stream.DISCARD),
+                "old;Strip loin;1.1.2026;5;;;1.2.2026;4,4;3;0,9",
+                "old;;;;15.1.2026;4,7;;;;",
+                "old;;;;8.1.2026;4900 g;;;;");
+        assertThat(read.faults()).isEmpty();
+        PastPiece piece = read.pieces().get(0);
+        assertThat(piece.weighings()).extracting(PastPiece.Weighing::grams).containsExactly(4900, 4700);
+        assertThat(piece.story().orElseThrow().piles())
+                .as("3 kg of steak and 0.9 kg of trim of 4.4 kg leave 0.5 kg")
+                .containsExactlyInAnyOrderEntriesOf(
+                        Map.of(Stream.STEAK, 3000, Stream.USABLE_TRIM, 900, Stream.DISCARD, 500));
+    }
+
+    @Test
+    void a_piece_that_is_here_gets_its_weighings_and_nothing_else() {
+        Read read = read(Optional.empty(), "12a;;;;2.2.2026;4,95;;;;", "12A;;;;9.2.2026;4,8;;;;");
+        assertThat(read.faults()).isEmpty();
+        assertThat(read.pieces()).singleElement().matches(piece -> piece.story().isEmpty());
+    }
+
+    @Test
+    void every_cell_that_cannot_be_is_found() {
+        Read read = read(
+                Optional.empty(),
+                ";;;;2.2.2026;4,9;;;;", // 2: no piece
+                "12A;;;;31.1.2026;4,9;;;;", // 3: before it hung
+                "12A;;;;2.2.2026;5,1;;;;", // 4: more than it weighed
+                "12A;;;;2.4.2026;4,9;;;;", // 5: to come
+                "new;Wagon;1.1.2026;5;;;1.2.2026;4;3;", // 6: no such cut
+                "gap;;1.1.2026;5;;;1.2.2026;4;3;0,5", // 7: half a kilogram untold
+                "fat;;1.1.2026;5;;;1.2.2026;5,2;5,2;", // 8: gained weight
+                "back;;1.2.2026;5;;;1.1.2026;4;4;", // 9: pulled before it hung
+                "still;;1.1.2026;5;;;;;;", // 10: not told to its end
+                "two;;1.1.2026;5;;;1.2.2026;4;4;",
+                "two;;2.1.2026;;;;;;;"); // 12: says otherwise
+        assertThat(read.pieces()).isEmpty();
+        assertThat(read.faults().stream()
+                        .map(fault -> fault.row() + " " + fault.field().orElseThrow()))
+                .containsExactly(
+                        "2 PIECE",
+                        "3 DAY",
+                        "4 WEIGHT",
+                        "5 DAY",
+                        "6 CUT",
+                        "7 STEAK",
+                        "8 AGED",
+                        "9 PULLED_ON",
+                        "10 PULLED_ON",
+                        "12 HUNG_ON");
+    }
+}

@@ -1,0 +1,288 @@
+package elvaro.server.record;
+
+import static elvaro.core.working.Figures.kilograms;
+import static elvaro.core.working.Figures.money;
+import static elvaro.core.working.Figures.percent;
+
+import elvaro.core.ledger.Ledger;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.lot.DecisionService;
+import elvaro.server.lot.Lot;
+import elvaro.server.lot.LotService;
+import elvaro.server.piece.FinishedPieces;
+import elvaro.server.piece.FinishedPieces.Finished;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceService;
+import elvaro.server.reading.AirService;
+import elvaro.server.reading.AirService.DayView;
+import elvaro.server.reading.AirView.AirEventView;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Paper;
+import elvaro.server.shared.Refusal;
+import elvaro.server.stock.StockFlows;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Objects;
+import java.util.function.ToIntFunction;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Some days of the house on paper, for its owner and for whoever inspects it: what came in, what hung, what was cut and what
+ * became of it, the air, and what was questioned and kept.
+ */
+@Component
+@Transactional(readOnly = true)
+public class PeriodReport {
+    private static final int LONGEST_DAYS = 400;
+    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
+
+    private final WorkshopService workshops;
+    private final LotService lots;
+    private final PieceService pieces;
+    private final FinishedPieces finished;
+    private final StockFlows stock;
+    private final ChamberService chambers;
+    private final AirService air;
+    private final DecisionService decisions;
+
+    PeriodReport(
+            WorkshopService workshops,
+            LotService lots,
+            PieceService pieces,
+            FinishedPieces finished,
+            StockFlows stock,
+            ChamberService chambers,
+            AirService air,
+            DecisionService decisions) {
+        this.workshops = workshops;
+        this.lots = lots;
+        this.pieces = pieces;
+        this.finished = finished;
+        this.stock = stock;
+        this.chambers = chambers;
+        this.air = air;
+        this.decisions = decisions;
+    }
+
+    /** The days reported on, by the clock of the workshop. */
+    private record Period(LocalDate first, LocalDate last, ZoneId zone) {
+        Instant from() {
+            return first.atStartOfDay(zone).toInstant();
+        }
+
+        Instant before() {
+            return last.plusDays(1).atStartOfDay(zone).toInstant();
+        }
+
+        String moment(Instant at) {
+            return MOMENT.format(at.atZone(zone));
+        }
+    }
+
+    /** @throws Refusal if the last day is before the first, or they are more than 400 days apart */
+    byte[] pdf(LocalDate first, LocalDate last) {
+        if (last.isBefore(first) || ChronoUnit.DAYS.between(first, last) > LONGEST_DAYS) {
+            throw Refusal.wrong("wrong-stretch", "to", "Choose a last day after the first, at most 400 days on.");
+        }
+        Period period = new Period(first, last, workshops.mine().zone());
+        Paper paper = new Paper(
+                "%s to %s".formatted(first, last),
+                "%s. Printed %s.".formatted(workshops.mine().name(), workshops.today()));
+        received(paper, lots.received(first, last));
+        hung(paper, pieces.hung(first, last));
+        cut(
+                paper,
+                finished.all().stream()
+                        .filter(each -> !each.pulledOn().isBefore(first)
+                                && !each.pulledOn().isAfter(last))
+                        .sorted(Comparator.comparing(Finished::pulledOn))
+                        .toList());
+        stock(paper, period);
+        chambers.all().forEach(chamber -> air(paper, chamber, period));
+        paper.heading("Questioned and kept");
+        var kept = decisions.between(period.from(), period.before());
+        kept.forEach(each -> paper.sentence("%s  %s %s (%s)"
+                .formatted(period.moment(each.decidedAt()), each.sentence(), each.reason(), each.by())));
+        return paper.sentence(kept.isEmpty() ? "Nothing." : "")
+                .sentence("What is kept here supports a hygiene plan and replaces none; the law of the place and those"
+                        + " licensed to inspect come first.")
+                .pdf();
+    }
+
+    private void received(Paper paper, List<Lot> received) {
+        paper.heading("Received")
+                .sentence(
+                        received.isEmpty()
+                                ? "Nothing."
+                                : "%s, %s."
+                                        .formatted(
+                                                counted(received.size(), "lot"),
+                                                kilograms(sum(received, Lot::receivedGrams))));
+        if (!received.isEmpty()) {
+            paper.table(
+                    List.of(
+                            "lot",
+                            "on",
+                            "of",
+                            "weight",
+                            "a kg, " + workshops.settings().currency(),
+                            "on arrival"),
+                    received.stream()
+                            .map(lot -> List.of(
+                                    "%d %s".formatted(lot.number(), lot.cut().name()),
+                                    lot.receivedOn().toString(),
+                                    lot.supplier(),
+                                    kilograms(lot.receivedGrams()),
+                                    money(lot.priceMinorPerKg()),
+                                    lot.arrivalCelsius() == null ? "" : "%.1f °C".formatted(lot.arrivalCelsius())))
+                            .toList());
+        }
+    }
+
+    private static void hung(Paper paper, List<Piece> hung) {
+        paper.heading("Hung")
+                .sentence(
+                        hung.isEmpty()
+                                ? "Nothing."
+                                : "%s, %s."
+                                        .formatted(
+                                                counted(hung.size(), "piece"),
+                                                kilograms(sum(hung, Piece::greenGrams))));
+        if (!hung.isEmpty()) {
+            paper.table(
+                    List.of("piece", "on", "in", "green", "for days"),
+                    hung.stream()
+                            .map(piece -> List.of(
+                                    "%s %s".formatted(piece.tag(), piece.cut().name()),
+                                    piece.hungOn().map(LocalDate::toString).orElse(""),
+                                    piece.chamber().map(Chamber::name).orElse(""),
+                                    kilograms(piece.greenGrams()),
+                                    piece.targetDays().map(String::valueOf).orElse("")))
+                            .toList());
+        }
+    }
+
+    private void cut(Paper paper, List<Finished> cut) {
+        paper.heading("Pulled and cut");
+        if (cut.isEmpty()) {
+            paper.sentence("Nothing.");
+            return;
+        }
+        int green = sum(cut, each -> each.ledger().green());
+        int steak = sum(cut, each -> each.ledger().piles().steak());
+        int aged = sum(cut, each -> each.ledger().aged());
+        paper.sentence("%s: of %s hung, %s dried away (%s) and %s became steaks and roasts (%s)."
+                        .formatted(
+                                counted(cut.size(), "piece"),
+                                kilograms(green),
+                                kilograms(green - aged),
+                                percent((green - aged) / (double) green),
+                                kilograms(steak),
+                                percent(steak / (double) green)))
+                .sentence("Usable trim %s, fat %s, bone %s, discarded %s."
+                        .formatted(
+                                kilograms(sum(cut, each -> each.ledger().piles().usableTrim())),
+                                kilograms(sum(cut, each -> each.ledger().piles().fat())),
+                                kilograms(sum(cut, each -> each.ledger().piles().bone())),
+                                kilograms(sum(cut, each -> each.ledger().piles().discard()))))
+                .table(
+                        List.of("piece", "pulled", "days", "green", "shrink", "steak", "a kg of steak"),
+                        cut.stream().map(this::row).toList());
+    }
+
+    private List<String> row(Finished piece) {
+        Ledger ledger = piece.ledger();
+        return List.of(
+                "%s %s, %s"
+                        .formatted(
+                                piece.line().tag(),
+                                piece.cut().name(),
+                                piece.line().method().label().toLowerCase(java.util.Locale.ROOT)),
+                piece.pulledOn().toString(),
+                String.valueOf(piece.days()),
+                kilograms(ledger.green()),
+                percent(ledger.shrinkFraction()),
+                percent(ledger.steakYield()),
+                piece.steak()
+                        .perKilogram()
+                        .map(cost -> money(cost) + " " + workshops.settings().currency())
+                        .orElse(""));
+    }
+
+    private void stock(Paper paper, Period period) {
+        paper.heading("Packed, and gone");
+        List<String> said = new ArrayList<>();
+        stock.packed(period.first(), period.last())
+                .forEach(flow -> said.add("Packed: %s, %s, %s."
+                        .formatted(flow.content(), counted(flow.packs(), "pack"), kilograms(flow.grams()))));
+        stock.went(period.from(), period.before())
+                .forEach(flow -> said.add("Gone: %s, %s.".formatted(flow.way(), kilograms(flow.grams()))));
+        said.forEach(paper::sentence);
+        paper.sentence(said.isEmpty() ? "Nothing." : "");
+    }
+
+    private void air(Paper paper, Chamber chamber, Period period) {
+        List<DayView> days = air.days(chamber.id(), period.from(), period.before(), period.zone());
+        if (days.isEmpty()) {
+            return;
+        }
+        paper.heading("Air of " + chamber.name())
+                .sentence("Measured on %s. Temperature %.1f °C on the mean, from %.1f to %.1f; set to %s °C."
+                        .formatted(
+                                counted(days.size(), "day"),
+                                days.stream()
+                                        .mapToDouble(DayView::celsius)
+                                        .average()
+                                        .orElse(0),
+                                days.stream()
+                                        .mapToDouble(DayView::celsiusMin)
+                                        .min()
+                                        .orElse(0),
+                                days.stream()
+                                        .mapToDouble(DayView::celsiusMax)
+                                        .max()
+                                        .orElse(0),
+                                chamber.setCelsius()));
+        var humid = days.stream()
+                .map(DayView::humidityPercent)
+                .filter(Objects::nonNull)
+                .mapToDouble(Double::doubleValue)
+                .summaryStatistics();
+        if (humid.getCount() > 0) {
+            paper.sentence("Humidity by the day from %.0f to %.0f %%, %.0f %% on the mean."
+                    .formatted(humid.getMin(), humid.getMax(), humid.getAverage()));
+        }
+        for (AirEventView event : air.view(chamber.id(), period.from(), period.before(), LONGEST_DAYS).events().stream()
+                .sorted(Comparator.comparing(AirEventView::from))
+                .toList()) {
+            String what = event.peakCelsius() == null
+                    ? "No reading"
+                    : "Above 5 °C, up to %.1f °C".formatted(event.peakCelsius());
+            String decided = event.decisions().isEmpty()
+                    ? "Undecided."
+                    : String.join(
+                            " ",
+                            event.decisions().stream()
+                                    .map(each -> "%s (%s)".formatted(each.words(), each.by()))
+                                    .toList());
+            paper.sentence("%s to %s: %s. %s"
+                    .formatted(period.moment(event.from()), period.moment(event.to()), what, decided));
+        }
+    }
+
+    private static String counted(long number, String what) {
+        return "%d %s%s".formatted(number, what, number == 1 ? "" : "s");
+    }
+
+    private static <T> int sum(List<T> all, ToIntFunction<T> grams) {
+        return all.stream().mapToInt(grams).sum();
+    }
+}
