@@ -67,6 +67,21 @@ export async function signOut(): Promise<void> {
 }
 
 /** Sends a file as it is. */
-export async function sendBytes(address: string, file: File): Promise<void> {
-  await send(new Request(address, { method: 'PUT', body: file, headers: { 'Content-Type': file.type } }));
+export async function sendBytes(
+  address: string,
+  file: Blob,
+  { method = 'PUT', type = file.type }: { method?: string; type?: string } = {},
+): Promise<Response> {
+  return send(new Request(address, { method, body: file, headers: { 'Content-Type': type } }));
+}
+
+/** An answer that comes line by line, each line JSON, as it comes. */
+export async function readLines<T>(response: Response, onLine: (line: T) => void): Promise<void> {
+  const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+  let rest = '';
+  for (let read = await reader?.read(); read && !read.done; read = await reader?.read()) {
+    const lines = (rest + read.value).split('\n');
+    rest = lines.pop() ?? '';
+    lines.filter(Boolean).forEach((line) => onLine(JSON.parse(line) as T));
+  }
 }

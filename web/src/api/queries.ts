@@ -200,6 +200,18 @@ export const useWorth = (body: Schema['WorthForm'] | null) =>
     gcTime: 30_000,
   });
 
+/** What a table of the past would bring. */
+export const usePastPreview = (body: Schema['PastForm'] | null) =>
+  useQuery({
+    queryKey: ['past', body],
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/past/preview', { body: body as Schema['PastForm'], signal })),
+    enabled: body !== null,
+    placeholderData: (before) => before,
+    retry: false,
+    gcTime: 30_000,
+  });
+
 export const useRooms = (body: Schema['RoomForm'] | null) =>
   useQuery({
     queryKey: ['plan', 'room', body],

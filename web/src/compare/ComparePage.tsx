@@ -38,9 +38,14 @@ export default function ComparePage() {
     <Page
       title="Compare"
       aside={
-        <MuiLink component={Link} to="/worth" sx={{ color: 'secondary.main' }}>
-          Is ageing worth it?
-        </MuiLink>
+        <Box component="span" sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3 }}>
+          <MuiLink component={Link} to="/worth" sx={{ color: 'secondary.main' }}>
+            Is ageing worth it?
+          </MuiLink>
+          <MuiLink component={Link} to="/exchange" sx={{ color: 'secondary.main' }}>
+            Carry away, bring in
+          </MuiLink>
+        </Box>
       }
     >
       <Autocomplete

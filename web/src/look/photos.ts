@@ -8,7 +8,7 @@ export const photoAddress = (pieceId: string, lookId: string, photoId: string): 
   `/api/pieces/${pieceId}/looks/${lookId}/photos/${photoId}`;
 
 /** Sends a picture; sent again after a lost answer, it has the same id and is kept once. */
-export function sendPhoto(pieceId: string, lookId: string, photo: File): Promise<void> {
+export function sendPhoto(pieceId: string, lookId: string, photo: File): Promise<unknown> {
   const id = ids.get(photo) ?? newId();
   ids.set(photo, id);
   return sendBytes(photoAddress(pieceId, lookId, id), photo);

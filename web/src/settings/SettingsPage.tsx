@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMutation } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import { signOut } from '../api/client';
 import { queryClient, useSession } from '../api/queries';
 import { dropDrafts } from '../kit/drafts';
@@ -10,6 +11,7 @@ import { Chambers } from './Chambers';
 import { MyCalendar } from './MyCalendar';
 import { MyPassword } from './MyPassword';
 import { MyUnits } from './MyUnits';
+import { Part } from './Part';
 import { People } from './People';
 import { PriceList } from './PriceList';
 import { Probes } from './Probes';
@@ -50,6 +52,16 @@ export default function SettingsPage() {
             <People me={me.id} />
           </>
         )}
+        <Part
+          title="The record"
+          about="All that is kept can leave as files other programs read, and come back; a backup is made where Elvaro runs."
+        >
+          <Box>
+            <Button variant="outlined" component={Link} to="/exchange">
+              Carry away, bring in
+            </Button>
+          </Box>
+        </Part>
         <MyCalendar />
         <MyPassword />
       </Box>

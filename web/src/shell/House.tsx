@@ -29,6 +29,7 @@ const ChamberRecord = lazy(() =>
 const BenchPage = lazy(() => import('../bench/BenchPage'));
 const ChamberPage = lazy(() => import('../chamber/ChamberPage'));
 const ComparePage = lazy(() => import('../compare/ComparePage'));
+const ExchangePage = lazy(() => import('../exchange/ExchangePage'));
 const WorthPage = lazy(() => import('../plan/WorthPage'));
 const SettingsPage = lazy(() => import('../settings/SettingsPage'));
 const TreatmentsPage = lazy(() => import('../treatment/TreatmentsPage'));
@@ -104,6 +105,7 @@ export function House() {
           <Route path="/bench/:id" element={<BenchPage />} />
           <Route path="/compare" element={<ComparePage />} />
           <Route path="/worth" element={<WorthPage />} />
+          <Route path="/exchange" element={<ExchangePage />} />
           <Route path="/settings" element={<SettingsPage />} />
           <Route path="/treatments" element={<TreatmentsPage />} />
           <Route path="/trials" element={<TrialsPage />} />

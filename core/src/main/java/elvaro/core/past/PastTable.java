@@ -47,12 +47,14 @@ public final class PastTable {
     /**
      * How the table is meant.
      *
+     * @param headRow the row the head stands in, as a spreadsheet counts, from 1
      * @param columns which column holds what, from 0
      * @param cut of pieces whose row does not say, none if it must
      * @param method of pieces whose row does not say
      * @param rest what the part of the aged weight was that no pile tells of, none if each gram must be told
      */
     public record Manner(
+            int headRow,
             Map<PastField, Integer> columns,
             Unit unit,
             Order order,
@@ -70,7 +72,7 @@ public final class PastTable {
     /**
      * A cell that cannot be.
      *
-     * @param row as a spreadsheet counts: the head is row 1
+     * @param row as a spreadsheet counts
      * @param field of the cell, none where the row as a whole is meant
      */
     public record Fault(int row, Optional<PastField> field, String sentence) {}
@@ -154,7 +156,7 @@ public final class PastTable {
     }
 
     private void check(Weighing weighing, LocalDate first, LocalDate last, int mostGrams) {
-        int index = weighing.row() - 2;
+        int index = weighing.row() - manner.headRow() - 1;
         if (weighing.day().isBefore(first) || weighing.day().isAfter(last)) {
             fault(index, PastField.DAY, "It hung from %s to %s.".formatted(first, last));
         }
@@ -182,18 +184,8 @@ public final class PastTable {
         int price = only(of, PastField.PRICE, this::price).orElse(0);
         Map<Stream, Integer> piles = new EnumMap<>(Stream.class);
         PILES.forEach((field, stream) -> only(of, field, this::grams).ifPresent(grams -> piles.put(stream, grams)));
-        if (hungOn == null) {
-            fault(first, PastField.HUNG_ON, "When was it hung?");
-        }
-        if (green == null) {
-            fault(first, PastField.GREEN, "What did it weigh when it was hung?");
-        }
-        if (pulledOn == null || aged == null || !piles.containsKey(Stream.STEAK)) {
-            fault(
-                    first,
-                    pulledOn == null ? PastField.PULLED_ON : aged == null ? PastField.AGED : PastField.STEAK,
-                    "A piece that is not here needs its pull, its aged weight and its steaks. One that still hangs is hung here"
-                            + " first; its weighings then come by its tag.");
+        if (faults.size() == before) {
+            mustBeThere(first, hungOn, green, pulledOn, aged, piles.get(Stream.STEAK));
         }
         if (faults.size() > before || cut == null) {
             return Optional.empty();
@@ -212,6 +204,28 @@ public final class PastTable {
                         pulledOn,
                         aged,
                         piles)));
+    }
+
+    private void mustBeThere(
+            int first,
+            @Nullable LocalDate hungOn,
+            @Nullable Integer green,
+            @Nullable LocalDate pulledOn,
+            @Nullable Integer aged,
+            @Nullable Integer steak) {
+        if (hungOn == null) {
+            fault(first, PastField.HUNG_ON, "When was it hung?");
+        }
+        if (green == null) {
+            fault(first, PastField.GREEN, "What did it weigh when it was hung?");
+        }
+        if (pulledOn == null || aged == null || steak == null) {
+            fault(
+                    first,
+                    pulledOn == null ? PastField.PULLED_ON : aged == null ? PastField.AGED : PastField.STEAK,
+                    "A piece that is not here needs its pull, its aged weight and its steaks. One that still hangs is hung here"
+                            + " first; its weighings then come by its tag.");
+        }
     }
 
     /** Whether what is told of a piece goes together. */
@@ -345,7 +359,7 @@ public final class PastTable {
         faults.add(new Fault(number(index), Optional.of(field), sentence));
     }
 
-    private static int number(int index) {
-        return index + 2;
+    private int number(int index) {
+        return index + manner.headRow() + 1;
     }
 }

@@ -32,6 +32,7 @@ class PastTableTest {
 
     private static Read read(Optional<Stream> rest, String... lines) {
         Manner manner = new Manner(
+                1,
                 PastField.guess(HEADS),
                 Unit.KILOGRAM,
                 Order.DAY_FIRST,

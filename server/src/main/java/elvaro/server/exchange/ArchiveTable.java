@@ -24,12 +24,13 @@ record ArchiveTable(
         String from,
         Map<String, String> fixed) {
 
-    /** Its rows, all of one workshop. */
+    /** Its rows, all of one workshop, in the order they are kept in. */
     String select() {
         return columns.stream()
                         .map(column -> expressions.getOrDefault(column.name(), "t." + column.name()))
                         .collect(Collectors.joining(", ", "select ", " from "))
-                + from;
+                + from
+                + (column("id").isPresent() ? " order by t.id" : "");
     }
 
     String count() {

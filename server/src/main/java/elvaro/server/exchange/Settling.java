@@ -18,9 +18,14 @@ final class Settling {
     private static final Set<String> NUMBERED = Set.of("lot", "making", "pack");
     private static final int LONGEST_CHAMBER_NAME = 60;
     private static final int LONGEST_TAG = 12;
+    /** RFC 9562, section 4: what kind of id it is stays. */
+    private static final long VERSION = 0xF000L;
+
+    private static final long VARIANT = 0xC000_0000_0000_0000L;
 
     private final JdbcTemplate database;
     private final UUID workshop;
+    private final UUID mask;
     private final boolean same;
     private final Map<String, Integer> offsets = new HashMap<>();
     private final Map<String, Renumbered> lots = new HashMap<>();
@@ -34,6 +39,7 @@ final class Settling {
     Settling(JdbcTemplate database, UUID workshop, boolean same) {
         this.database = database;
         this.workshop = workshop;
+        this.mask = mask(workshop);
         this.same = same;
         NUMBERED.forEach(table -> offsets.put(table, same ? 0 : highest(table)));
         chambers.addAll(database.queryForList(
@@ -54,11 +60,29 @@ final class Settling {
 
     /** The id a row has here. */
     String id(String there) {
-        return same ? there : idHere(there).toString();
+        return same ? there : idHere(UUID.fromString(there)).toString();
     }
 
-    private UUID idHere(String there) {
-        return Ids.after(workshop, there);
+    private UUID idHere(UUID there) {
+        return crossed(there, mask);
+    }
+
+    /**
+     * The id a row of another workshop has in this one. Two that lie side by side there do so here, and rows in the order of
+     * their ids are written many times faster than in any other.
+     */
+    static UUID here(UUID workshop, UUID there) {
+        return crossed(there, mask(workshop));
+    }
+
+    private static UUID mask(UUID workshop) {
+        return Ids.after(workshop, "carried");
+    }
+
+    private static UUID crossed(UUID there, UUID mask) {
+        return new UUID(
+                there.getMostSignificantBits() ^ mask.getMostSignificantBits() & ~VERSION,
+                there.getLeastSignificantBits() ^ mask.getLeastSignificantBits() & ~VARIANT);
     }
 
     /** Changes a new row, its ids settled already, to what it is called here; false leaves it out. */
@@ -154,13 +178,13 @@ final class Settling {
 
     /** The entry of a coat has an id made from its treatment's, by which it is taken back with it. */
     void coats(Iterable<String> treatmentsThere) {
-        for (String there : treatmentsThere) {
-            UUID coatThere = Ids.after(UUID.fromString(there), "coat");
+        for (String each : treatmentsThere) {
+            UUID there = UUID.fromString(each);
             database.update(
                     "update log_entry set id = ? where workshop_id = ? and id = ? and kind = 'COAT_ON'",
                     Ids.after(idHere(there), "coat").toString(),
                     workshop.toString(),
-                    idHere(coatThere.toString()).toString());
+                    idHere(Ids.after(there, "coat")).toString());
         }
     }
 }

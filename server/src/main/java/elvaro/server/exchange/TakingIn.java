@@ -275,8 +275,7 @@ final class TakingIn implements ArchiveSource.Taker {
             }
             parameters.add(all.toArray());
         }
-        database.batchUpdate(table.insert(), parameters);
-        return rows.size();
+        return batch(table.insert(), parameters);
     }
 
     private void nameEachOther(ArchiveTable table) {
@@ -284,12 +283,20 @@ final class TakingIn implements ArchiveSource.Taker {
         if (own != null && !naming.isEmpty()) {
             fitting(
                     table.name(),
-                    () -> database.batchUpdate(
-                                    "update %s set %s = ? where workshop_id = ? and id = ?"
-                                            .formatted(table.name(), own.name()),
-                                    naming)
-                            .length);
+                    () -> batch(
+                            "update %s set %s = ? where workshop_id = ? and id = ?".formatted(table.name(), own.name()),
+                            naming));
         }
+    }
+
+    /** Without Spring's own way, which asks the database for the type of each parameter that is null. */
+    private int batch(String sql, List<Object[]> rows) {
+        database.batchUpdate(sql, rows, ROWS_AT_ONCE, (statement, row) -> {
+            for (int index = 0; index < row.length; index++) {
+                statement.setObject(index + 1, row[index]);
+            }
+        });
+        return rows.size();
     }
 
     private static @Nullable Object parameter(@Nullable Object value) {

@@ -7,6 +7,8 @@ import elvaro.core.past.PastField;
 import elvaro.core.past.PastTable.Manner;
 import elvaro.core.past.Written.Order;
 import elvaro.core.past.Written.Unit;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.EnumMap;
@@ -23,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * A table of the past and how it is meant.
  *
  * @param rows below the head, cells as text
+ * @param headRow the row of the file the heads stand in, from 1
  * @param columns which column holds what, from 0
  * @param unit of a weight without one
  * @param order of day and month where both could be either
@@ -36,6 +39,7 @@ record PastForm(
         List<@NotNull @Size(max = TableFile.MOST_COLUMNS) List<@NotNull @Size(max = TableFile.LONGEST_CELL) String>>
                 rows,
 
+        @NotNull @Min(1) @Max(TableFile.MOST_ROWS) Integer headRow,
         @NotNull Map<PastField, Integer> columns,
         @NotNull Unit unit,
         @NotNull Order order,
@@ -58,6 +62,7 @@ record PastForm(
 
     Manner manner() {
         return new Manner(
+                headRow,
                 columns.isEmpty() ? Map.of() : new EnumMap<>(columns),
                 unit,
                 order,

@@ -33,11 +33,12 @@ import org.dhatim.fastexcel.reader.Row;
 /**
  * A table as it stands in a file: a CSV file, or the first sheet of a workbook (XLSX) that has rows.
  *
- * @param columns their heads
+ * @param headRow the row the heads stand in, as a spreadsheet counts, from 1
+ * @param columns the heads
  * @param rows all cells as text, as long as the head
  * @param guess which column is likely what
  */
-record TableFile(List<String> columns, List<List<String>> rows, Map<PastField, Integer> guess) {
+record TableFile(int headRow, List<String> columns, List<List<String>> rows, Map<PastField, Integer> guess) {
     static final int MOST_BYTES = 5_000_000;
     static final int MOST_ROWS = 5_000;
     static final int MOST_COLUMNS = 60;
@@ -66,7 +67,7 @@ record TableFile(List<String> columns, List<List<String>> rows, Map<PastField, I
                         .map(cell -> cell.substring(0, Math.min(cell.length(), LONGEST_CELL)))
                         .toList())
                 .toList();
-        return new TableFile(columns, rows, PastField.guess(columns));
+        return new TableFile(head + 1, columns, rows, PastField.guess(columns));
     }
 
     private static Refusal notOne() {
@@ -90,7 +91,7 @@ record TableFile(List<String> columns, List<List<String>> rows, Map<PastField, I
     }
 
     private static List<List<String>> csv(String text) {
-        String head = text.lines().findFirst().orElse("");
+        String head = text.lines().filter(line -> !line.isBlank()).findFirst().orElse("");
         char separator = head.contains(";") ? ';' : head.contains("\t") ? '\t' : ',';
         CSVFormat format = CSVFormat.DEFAULT
                 .builder()

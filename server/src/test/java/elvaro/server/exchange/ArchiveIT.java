@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.server.account.SetupService;
 import elvaro.server.settings.WorkshopSettings;
-import elvaro.server.shared.Ids;
 import elvaro.server.shared.SignedIn;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
@@ -81,8 +80,8 @@ class ArchiveIT {
                 .map(row -> workshop == null
                         ? row
                         : ID.matcher(row)
-                                .replaceAll(
-                                        id -> Ids.after(workshop, id.group()).toString()))
+                                .replaceAll(id -> Settling.here(workshop, UUID.fromString(id.group()))
+                                        .toString()))
                 .collect(Collectors.toSet());
     }
 
@@ -242,7 +241,8 @@ class ArchiveIT {
         Carried before = Carried.opened(archive);
         assertThat(photo(here)).isNotEmpty().isEqualTo(photo(before));
 
-        String moved = Ids.after(house.person().workshopId(), piece).toString();
+        String moved = Settling.here(house.person().workshopId(), UUID.fromString(piece))
+                .toString();
         String treatment = house.client().given(moved).path("id").asString();
         house.client()
                 .must(house.client()

@@ -41,6 +41,7 @@ class PastIT {
     private static Map<String, Object> form(JsonNode sheet, String chamber) {
         Map<String, Object> form = new HashMap<>();
         form.put("rows", JSON.convertValue(sheet.get("rows"), new TypeReference<List<List<String>>>() {}));
+        form.put("headRow", sheet.path("headRow").asInt());
         form.put("columns", JSON.convertValue(sheet.get("guess"), new TypeReference<Map<String, Integer>>() {}));
         form.putAll(Map.of("unit", "KILOGRAM", "order", "DAY_FIRST", "method", "OPEN_AIR", "rest", "DISCARD"));
         form.put("chamberId", chamber);
@@ -105,7 +106,7 @@ class PastIT {
     @Test
     void every_wrong_cell_is_named_and_nothing_is_taken_in(Someone owner) {
         Client client = owner.client();
-        String wrong = TABLE.replace("3.1.2026", "33.1.2026").replace("4,75", "heavy");
+        String wrong = "\n\n" + TABLE.replace("3.1.2026", "33.1.2026").replace("4,75", "heavy");
         Map<String, Object> form =
                 form(table(client, wrong.getBytes(StandardCharsets.UTF_8)), client.chamber("Fridge", 20_000));
         assertThat(client.post("/api/past/preview", form)
@@ -116,7 +117,7 @@ class PastIT {
                                 .formatted(
                                         fault.path("row").asInt(),
                                         fault.path("field").asString())))
-                .contains("2 HUNG_ON", "4 WEIGHT");
+                .contains("4 HUNG_ON", "6 WEIGHT");
         Answer refused = client.put("/api/past/" + UUID.randomUUID(), form);
         assertThat(refused.type()).isEqualTo("bad-table");
         assertThat(client.get("/api/lots").body()).isEmpty();

@@ -297,6 +297,8 @@ public final class Bodies {
     /** A table of one finished piece of the past. */
     public static Map<String, Object> pastBody(String chamberId) {
         return Map.of(
+                "headRow",
+                1,
                 "rows",
                 List.of(List.of("old", "2026-01-03", "5.2", "2026-02-07", "4.5", "4.5")),
                 "columns",

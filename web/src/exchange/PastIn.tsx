@@ -1,0 +1,106 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, sendBytes } from '../api/client';
+import { refresh, usePastPreview } from '../api/queries';
+import { newId } from '../kit/drafts';
+import { HairTable } from '../kit/HairTable';
+import { ProblemNotice } from '../kit/Notices';
+import { useUnits } from '../kit/units';
+import { FileButton } from './FileButton';
+import { firstForm, type Form, type Sheet } from './past';
+import { PastMeaning } from './PastMeaning';
+import { PastRows } from './PastRows';
+
+/** A table that was kept before Elvaro: what each column means is chosen, and what would come of it is shown. */
+export function PastIn() {
+  const units = useUnits();
+  const [sheet, setSheet] = useState<Sheet | null>(null);
+  const [form, setForm] = useState<Form | null>(null);
+  const [id, setId] = useState(newId);
+  const open = useMutation({
+    mutationFn: async (file: File) => {
+      const read = await sendBytes('/api/past/table', file, {
+        method: 'POST',
+        type: 'application/octet-stream',
+      });
+      return (await read.json()) as Sheet;
+    },
+    onSuccess: (read) => {
+      setSheet(read);
+      setForm(firstForm(read));
+      setId(newId());
+    },
+  });
+  const preview = usePastPreview(form);
+  const take = useMutation({
+    mutationFn: (body: Form) => answer(api.PUT('/api/past/{id}', { params: { path: { id } }, body })),
+    onSuccess: async () => {
+      setSheet(null);
+      setForm(null);
+      await refresh();
+    },
+  });
+  const found = preview.data;
+  const brings = found && [
+    ...(found.pieces > 0 ? [`${found.pieces} finished pieces`] : []),
+    ...(found.weighings > 0 ? [`${found.weighings} weighings`] : []),
+  ];
+  return (
+    <Box sx={{ display: 'grid', gap: 2, justifyItems: 'start', gridTemplateColumns: 'minmax(0, 1fr)' }}>
+      <FileButton
+        label="Choose a table"
+        name="Table of past weights"
+        accept=".csv,.txt,.xlsx,text/csv"
+        busy={open.isPending}
+        onFile={(file) => {
+          setForm(null);
+          take.reset();
+          open.mutate(file);
+        }}
+      />
+      <ProblemNotice failure={open.error} />
+      {take.data && (
+        <Alert severity="success" variant="outlined" role="status">
+          {take.data.pieces} pieces and {take.data.weighings} weighings were taken in.
+        </Alert>
+      )}
+      {sheet && form && (
+        <>
+          <PastMeaning sheet={sheet} form={form} onChange={setForm} />
+          <PastRows sheet={sheet} form={form} faults={found?.faults ?? []} />
+          <ProblemNotice failure={preview.error ?? take.error} />
+          {found && found.stories.length > 0 && (
+            <HairTable label="What is understood">
+              <tbody>
+                {found.stories.map((story) => (
+                  <tr key={`${story.row} ${story.name}`}>
+                    <th scope="row">{story.name}</th>
+                    <td>{story.here ? 'is here' : 'new'}</td>
+                    <td>{units.sentence(story.sentence)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </HairTable>
+          )}
+          {found && found.known > 0 && (
+            <Typography>{found.known} weighings are here already and stay as they are.</Typography>
+          )}
+          {found && found.faults.length === 0 && (
+            <Button
+              variant="contained"
+              size="large"
+              disabled={take.isPending || brings?.length === 0}
+              onClick={() => take.mutate(form)}
+            >
+              {brings?.length ? `Take in ${brings.join(' and ')}` : 'There is nothing new in it'}
+            </Button>
+          )}
+        </>
+      )}
+    </Box>
+  );
+}
