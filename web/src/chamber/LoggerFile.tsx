@@ -10,6 +10,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
+import { FileButton } from '../kit/FileButton';
 import { ProblemNotice } from '../kit/Notices';
 
 type Form = Schema['FileForm'];
@@ -66,23 +67,16 @@ export function LoggerFile({ chamberId, onClose }: { chamberId: string; onClose:
       <DialogContent>
         <Stack component="form" spacing={2} sx={{ pt: 1 }} onSubmit={submit} noValidate>
           <Typography>A table with one header line, columns parted by comma, semicolon or tab.</Typography>
-          <Button variant="outlined" component="label">
-            Choose the file
-            <input
-              type="file"
-              accept=".csv,.txt,text/csv"
-              aria-label="File of the logger"
-              style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }}
-              onChange={(event) => {
-                const file = event.target.files?.[0];
-                if (file) {
-                  setForm(null); // nobody shall take the one before in while this one is read
-                  take.reset();
-                  open.mutate(file);
-                }
-              }}
-            />
-          </Button>
+          <FileButton
+            label="Choose the file"
+            name="File of the logger"
+            accept=".csv,.txt,text/csv"
+            onFile={(file) => {
+              setForm(null); // nobody shall take the one before in while this one is read
+              take.reset();
+              open.mutate(file);
+            }}
+          />
           <ProblemNotice failure={open.error} />
           {form && (
             <>

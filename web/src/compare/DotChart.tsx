@@ -51,7 +51,10 @@ const span = (values: number[], fromZero: boolean): [number, number] => {
 
 /** One, two and five of each power of ten between two figures above 0. */
 export function steps(least: number, most: number): number[] {
-  const found = [];
+  const found: number[] = [];
+  if (!(least > 0)) {
+    return found; // no power of ten is as small as nothing
+  }
   for (let power = 10 ** Math.floor(Math.log10(least)); power <= most; power *= 10) {
     found.push(...[1, 2, 5].map((step) => step * power));
   }

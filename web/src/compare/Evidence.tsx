@@ -123,6 +123,7 @@ function Pictures({ data, colourOf }: { data: View; colourOf: (group: string) =>
         }),
       curve: curves && group.curve ? curveOf(group.curve) : undefined,
     }));
+  const priced = data.dots.filter((dot) => costOf(dot) !== undefined);
   const tasted = data.dots.filter((dot) => dot.liked && dot.costMinorPerKg != null);
   const best = tasted.filter((dot) => !dot.beatenBy);
   const circles = new Set(tasted.map((dot) => dot.liked?.circle));
@@ -146,18 +147,20 @@ function Pictures({ data, colourOf }: { data: View; colourOf: (group: string) =>
           onPick={pick}
         />
       </Picture>
-      <Picture title="What a kilogram of steak cost, by the days it hung">
-        <DotChart
-          label={`Cost of a kilogram of steak against days hung, ${data.dots.length} pieces.`}
-          clouds={clouds((dot) => dot.costMinorPerKg, false)}
-          xLabel="days hung"
-          yLabel=""
-          xFormat={whole}
-          yFormat={(value) => units.money(value)}
-          ratios
-          onPick={pick}
-        />
-      </Picture>
+      {priced.length > 0 && (
+        <Picture title="What a kilogram of steak cost, by the days it hung">
+          <DotChart
+            label={`Cost of a kilogram of steak against days hung, ${priced.length} pieces.`}
+            clouds={clouds(costOf, false)}
+            xLabel="days hung"
+            yLabel=""
+            xFormat={whole}
+            yFormat={(value) => units.money(value)}
+            ratios
+            onPick={pick}
+          />
+        </Picture>
+      )}
       {tasted.length > 1 && (
         <Picture title="Taste against cost">
           <DotChart
@@ -191,6 +194,9 @@ function Pictures({ data, colourOf }: { data: View; colourOf: (group: string) =>
     </Box>
   );
 }
+
+/** Meat without a price costs nothing that could be compared. */
+const costOf = (dot: Schema['DotView']) => (dot.costMinorPerKg ? dot.costMinorPerKg : undefined);
 
 const costDot = (dot: Schema['DotView']) => ({
   id: dot.id,

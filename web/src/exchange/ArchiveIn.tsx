@@ -9,7 +9,8 @@ import { Problem, readLines, sendBytes, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
 import { HairTable } from '../kit/HairTable';
 import { ProblemNotice } from '../kit/Notices';
-import { FileButton } from './FileButton';
+import { FileButton } from '../kit/FileButton';
+import { counted } from './past';
 
 type Line = Schema['ArchiveLine'];
 type Taken = Schema['ArchiveTaken'];
@@ -84,11 +85,11 @@ function Brought({ taken }: { taken: Taken }) {
         <Typography role="status" sx={{ fontWeight: 620 }}>
           {fresh === 0
             ? `The archive of ${taken.from}, made ${made}, brings nothing that is not here already.`
-            : `The archive of ${taken.from}, made ${made}, would bring ${fresh} new rows. Nothing has changed yet.`}
+            : `The archive of ${taken.from}, made ${made}, would bring ${counted(fresh, 'new row')}. Nothing has changed yet.`}
         </Typography>
       ) : (
         <Alert severity="success" variant="outlined" role="status">
-          {fresh} rows of {taken.from} were taken in.
+          Taken in from {taken.from}: {counted(fresh, 'row')}.
         </Alert>
       )}
       {taken.changes.map((change) => (

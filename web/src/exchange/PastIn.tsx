@@ -10,8 +10,8 @@ import { newId } from '../kit/drafts';
 import { HairTable } from '../kit/HairTable';
 import { ProblemNotice } from '../kit/Notices';
 import { useUnits } from '../kit/units';
-import { FileButton } from './FileButton';
-import { firstForm, type Form, type Sheet } from './past';
+import { FileButton } from '../kit/FileButton';
+import { counted, firstForm, type Form, type Sheet } from './past';
 import { PastMeaning } from './PastMeaning';
 import { PastRows } from './PastRows';
 
@@ -46,8 +46,8 @@ export function PastIn() {
   });
   const found = preview.data;
   const brings = found && [
-    ...(found.pieces > 0 ? [`${found.pieces} finished pieces`] : []),
-    ...(found.weighings > 0 ? [`${found.weighings} weighings`] : []),
+    ...(found.pieces > 0 ? [counted(found.pieces, 'finished piece')] : []),
+    ...(found.weighings > 0 ? [counted(found.weighings, 'weighing')] : []),
   ];
   return (
     <Box sx={{ display: 'grid', gap: 2, justifyItems: 'start', gridTemplateColumns: 'minmax(0, 1fr)' }}>
@@ -65,7 +65,7 @@ export function PastIn() {
       <ProblemNotice failure={open.error} />
       {take.data && (
         <Alert severity="success" variant="outlined" role="status">
-          {take.data.pieces} pieces and {take.data.weighings} weighings were taken in.
+          Taken in: {counted(take.data.pieces, 'piece')}, {counted(take.data.weighings, 'weighing')}.
         </Alert>
       )}
       {sheet && form && (
@@ -87,7 +87,7 @@ export function PastIn() {
             </HairTable>
           )}
           {found && found.known > 0 && (
-            <Typography>{found.known} weighings are here already and stay as they are.</Typography>
+            <Typography>Here already, and left as they are: {counted(found.known, 'weighing')}.</Typography>
           )}
           {found && found.faults.length === 0 && (
             <Button

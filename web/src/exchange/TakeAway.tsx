@@ -26,36 +26,38 @@ const files = [
 /** The files of the whole house. */
 export function TakeAway() {
   return (
-    <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-      {files.map(({ name, ending, what, path }) => (
-        <Box
-          component="li"
-          key={path}
-          sx={{
-            display: 'flex',
-            gap: 2,
-            alignItems: 'center',
-            justifyContent: 'space-between',
-            flexWrap: { xs: 'wrap', sm: 'nowrap' },
-            py: 1.5,
-            borderTop: '1px solid',
-            borderColor: 'divider',
-          }}
-        >
-          <Box sx={{ maxWidth: 640 }}>
-            <Typography sx={{ fontWeight: 620 }}>
-              {name}{' '}
-              <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-                {ending}
-              </Box>
-            </Typography>
-            <Typography variant="body2">{what}</Typography>
+    <>
+      <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {files.map(({ name, ending, what, path }) => (
+          <Box
+            component="li"
+            key={path}
+            sx={{
+              display: 'flex',
+              gap: 2,
+              alignItems: 'center',
+              justifyContent: 'space-between',
+              flexWrap: { xs: 'wrap', sm: 'nowrap' },
+              py: 1.5,
+              borderTop: '1px solid',
+              borderColor: 'divider',
+            }}
+          >
+            <Box sx={{ maxWidth: 640 }}>
+              <Typography sx={{ fontWeight: 620 }}>
+                {name}{' '}
+                <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+                  {ending}
+                </Box>
+              </Typography>
+              <Typography variant="body2">{what}</Typography>
+            </Box>
+            <Button variant="outlined" href={path} download aria-label={`Save the ${name.toLowerCase()}`}>
+              Save
+            </Button>
           </Box>
-          <Button variant="outlined" href={path} download aria-label={`Save the ${name.toLowerCase()}`}>
-            Save
-          </Button>
-        </Box>
-      ))}
+        ))}
+      </Box>
       <Typography
         variant="body2"
         sx={{ color: 'text.secondary', pt: 1.5, borderTop: '1px solid', borderColor: 'divider' }}
@@ -63,6 +65,6 @@ export function TakeAway() {
         No password, token or calendar link leaves the house, and no tasting that is still blind. The tasks as
         a calendar are under Settings; a piece, a chamber and a trial have files of their own.
       </Typography>
-    </Box>
+    </>
   );
 }

@@ -4,6 +4,10 @@ export type Sheet = Schema['TableFile'];
 export type Form = Schema['PastForm'];
 export type Field = NonNullable<Schema['CellFault']['field']>;
 
+/** Such as 1 piece, 2 pieces. */
+export const counted = (number: number, what: string): string =>
+  `${number} ${what}${number === 1 ? '' : 's'}`;
+
 /** What a column may hold, in the order of the job. */
 export const fieldWords: Record<Field, string> = {
   PIECE: 'Piece or tag',

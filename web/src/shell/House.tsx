@@ -9,6 +9,7 @@ import { OutboxStrip } from '../kit/OutboxStrip';
 import { Page, Waiting } from '../kit/Page';
 import { Hatchings } from '../kit/streams';
 import { Room } from '../room/Room';
+import { Fallen } from './Fallen';
 import { Rail } from './Rail';
 import { Shortcuts } from './Shortcuts';
 
@@ -88,52 +89,54 @@ export function House() {
       <Rail me={session.data.me} />
       <Shortcuts />
       <OutboxStrip accountId={session.data.me.id} />
-      <Suspense fallback={<Waiting />}>
-        <Routes>
-          <Route path="/" element={<Room />} />
-          <Route path="/receive" element={<Receive />} />
-          <Route path="/lots/:id" element={<LotPage />} />
-          <Route path="/pieces/:id" element={<PiecePage />} />
-          <Route path="/pieces/:id/prepare" element={<PreparePage />} />
-          <Route path="/chambers/:id" element={<ChamberPage />} />
-          <Route path="/pieces/:id/record" element={<PieceRecord />} />
-          <Route path="/chambers/:id/record" element={<ChamberRecord />} />
-          <Route path="/day" element={<DayPage />} />
-          <Route path="/plan" element={<PlanPage />} />
-          <Route path="/weigh" element={<WeighPage />} />
-          <Route path="/look" element={<LookPage />} />
-          <Route path="/bench/:id" element={<BenchPage />} />
-          <Route path="/compare" element={<ComparePage />} />
-          <Route path="/worth" element={<WorthPage />} />
-          <Route path="/exchange" element={<ExchangePage />} />
-          <Route path="/settings" element={<SettingsPage />} />
-          <Route path="/treatments" element={<TreatmentsPage />} />
-          <Route path="/trials" element={<TrialsPage />} />
-          <Route path="/trials/new" element={<NewTrialPage />} />
-          <Route path="/trials/:id" element={<TrialPage />} />
-          <Route path="/tastings" element={<TastingsPage />} />
-          <Route path="/tastings/new" element={<NewTastingPage />} />
-          <Route path="/tastings/:id" element={<TastingPage />} />
-          <Route path="/tastings/:id/sheets" element={<SheetsPage />} />
-          <Route path="/carcass/new" element={<NewCarcassPage />} />
-          <Route path="/carcass/:id" element={<CarcassPage />} />
-          <Route path="/stock" element={<StockPage />} />
-          <Route path="/stock/blend" element={<BlendPage />} />
-          <Route path="/stock/render" element={<RenderPage />} />
-          <Route path="/makings/:id" element={<MakingPage />} />
-          <Route path="/packs/:id" element={<PackPage />} />
-          <Route path="/lots/:id/recall" element={<RecallPage />} />
-          <Route path="/guide" element={<GuidePage />} />
-          <Route
-            path="*"
-            element={
-              <Page title="There is nothing here">
-                The address leads nowhere. Choose from the rail above.
-              </Page>
-            }
-          />
-        </Routes>
-      </Suspense>
+      <Fallen key={pathname}>
+        <Suspense fallback={<Waiting />}>
+          <Routes>
+            <Route path="/" element={<Room />} />
+            <Route path="/receive" element={<Receive />} />
+            <Route path="/lots/:id" element={<LotPage />} />
+            <Route path="/pieces/:id" element={<PiecePage />} />
+            <Route path="/pieces/:id/prepare" element={<PreparePage />} />
+            <Route path="/chambers/:id" element={<ChamberPage />} />
+            <Route path="/pieces/:id/record" element={<PieceRecord />} />
+            <Route path="/chambers/:id/record" element={<ChamberRecord />} />
+            <Route path="/day" element={<DayPage />} />
+            <Route path="/plan" element={<PlanPage />} />
+            <Route path="/weigh" element={<WeighPage />} />
+            <Route path="/look" element={<LookPage />} />
+            <Route path="/bench/:id" element={<BenchPage />} />
+            <Route path="/compare" element={<ComparePage />} />
+            <Route path="/worth" element={<WorthPage />} />
+            <Route path="/exchange" element={<ExchangePage />} />
+            <Route path="/settings" element={<SettingsPage />} />
+            <Route path="/treatments" element={<TreatmentsPage />} />
+            <Route path="/trials" element={<TrialsPage />} />
+            <Route path="/trials/new" element={<NewTrialPage />} />
+            <Route path="/trials/:id" element={<TrialPage />} />
+            <Route path="/tastings" element={<TastingsPage />} />
+            <Route path="/tastings/new" element={<NewTastingPage />} />
+            <Route path="/tastings/:id" element={<TastingPage />} />
+            <Route path="/tastings/:id/sheets" element={<SheetsPage />} />
+            <Route path="/carcass/new" element={<NewCarcassPage />} />
+            <Route path="/carcass/:id" element={<CarcassPage />} />
+            <Route path="/stock" element={<StockPage />} />
+            <Route path="/stock/blend" element={<BlendPage />} />
+            <Route path="/stock/render" element={<RenderPage />} />
+            <Route path="/makings/:id" element={<MakingPage />} />
+            <Route path="/packs/:id" element={<PackPage />} />
+            <Route path="/lots/:id/recall" element={<RecallPage />} />
+            <Route path="/guide" element={<GuidePage />} />
+            <Route
+              path="*"
+              element={
+                <Page title="There is nothing here">
+                  The address leads nowhere. Choose from the rail above.
+                </Page>
+              }
+            />
+          </Routes>
+        </Suspense>
+      </Fallen>
     </UndoProvider>
   );
 }

@@ -130,7 +130,9 @@ class PastService {
     }
 
     private static String sentence(PastPiece piece) {
-        String weighings = "%d weighings".formatted(piece.weighings().size());
+        String weighings = piece.weighings().size() == 1
+                ? "1 weighing"
+                : "%d weighings".formatted(piece.weighings().size());
         return piece.story()
                 .map(told -> "%s, %s on %s, %s on %s, %s of steak, %s."
                         .formatted(

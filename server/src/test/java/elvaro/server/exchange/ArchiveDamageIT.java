@@ -158,7 +158,7 @@ class ArchiveDamageIT {
         return tree;
     }
 
-    /** Small on the way, hundreds of megabytes when it is unpacked. */
+    /** Small on the way, many megabytes when it is unpacked. */
     private byte[] bomb() throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         ZipOutputStream zip = new ZipOutputStream(new Sealed.Stream(bytes));
@@ -167,7 +167,7 @@ class ArchiveDamageIT {
         byte[] blank = new byte[1 << 20];
         Arrays.fill(blank, (byte) ' ');
         zip.write('{');
-        for (int megabyte = 0; megabyte < 16 + random.nextInt(16); megabyte++) {
+        for (int megabyte = 0; megabyte < 6 + random.nextInt(10); megabyte++) {
             zip.write(blank);
         }
         zip.closeEntry();

@@ -1,25 +1,31 @@
 import Button from '@mui/material/Button';
+import { useRef } from 'react';
 
 interface Props {
   label: string;
   /** Of the file that is asked for, for whoever does not see the button. */
   name: string;
   accept: string;
-  busy: boolean;
+  busy?: boolean;
   onFile: (file: File) => void;
 }
 
 /** Asks for a file; the same one may be chosen again. */
-export function FileButton({ label, name, accept, busy, onFile }: Props) {
+export function FileButton({ label, name, accept, busy = false, onFile }: Props) {
+  const input = useRef<HTMLInputElement>(null);
   return (
-    <Button variant="outlined" component="label" disabled={busy}>
-      {label}
+    <>
+      <Button variant="outlined" disabled={busy} onClick={() => input.current?.click()}>
+        {label}
+      </Button>
       <input
+        ref={input}
         type="file"
         accept={accept}
         aria-label={name}
         disabled={busy}
-        style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }}
+        tabIndex={-1}
+        style={{ position: 'absolute', opacity: 0, width: 1, height: 1, pointerEvents: 'none' }}
         onChange={(event) => {
           const file = event.target.files?.[0];
           event.target.value = '';
@@ -28,6 +34,6 @@ export function FileButton({ label, name, accept, busy, onFile }: Props) {
           }
         }}
       />
-    </Button>
+    </>
   );
 }
