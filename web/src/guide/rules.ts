@@ -190,6 +190,10 @@ export const gameWorking: [string, string][] = [
 /** What all finished pieces say together. */
 export const compareWorking: [string, string][] = [
   [
+    'Weights of before',
+    'A table kept before Elvaro counts like what was weighed here: 4,5 kg, 9.9 lb and 9 lb 14 oz are understood, and a day by the order the table has. What lies on no pile must be said to be something, or the piece does not come in.',
+  ],
+  [
     'At the same days and size',
     'A linear model by least squares: the group, the days hung and the logarithm of the green weight. The largest group is what the others are held against. Of the cost the logarithm is taken, so that an effect is a ratio. The table can be read and carried away; R’s lm prints the same.',
   ],

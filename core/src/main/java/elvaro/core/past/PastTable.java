@@ -31,6 +31,9 @@ public final class PastTable {
     private static final double UNTOLD_SHARE = 0.03;
 
     private static final int LONGEST_DAYS = 400;
+    private static final int LONGEST_SUPPLIER = 80;
+    private static final int LONGEST_GRADE = 60;
+    private static final int LEAST_GRAMS = 50;
     private static final Map<PastField, Stream> PILES = new EnumMap<>(Map.of(
             PastField.STEAK, Stream.STEAK,
             PastField.USABLE_TRIM, Stream.USABLE_TRIM,
@@ -187,23 +190,16 @@ public final class PastTable {
         if (faults.size() == before) {
             mustBeThere(first, hungOn, green, pulledOn, aged, piles.get(Stream.STEAK));
         }
+        String supplier = text(of, PastField.SUPPLIER, LONGEST_SUPPLIER);
+        String grade = text(of, PastField.GRADE, LONGEST_GRADE);
+        if (green != null && green < LEAST_GRAMS) {
+            fault(first, PastField.GREEN, "A piece weighs at least %s.".formatted(weight(LEAST_GRAMS)));
+        }
         if (faults.size() > before || cut == null) {
             return Optional.empty();
         }
         return Optional.of(whole(
-                first,
-                weighings,
-                new Told(
-                        cut,
-                        text(of, PastField.SUPPLIER),
-                        text(of, PastField.GRADE),
-                        price,
-                        method,
-                        hungOn,
-                        green,
-                        pulledOn,
-                        aged,
-                        piles)));
+                first, weighings, new Told(cut, supplier, grade, price, method, hungOn, green, pulledOn, aged, piles)));
     }
 
     private void mustBeThere(
@@ -310,6 +306,14 @@ public final class PastTable {
 
     private String text(List<Integer> of, PastField field) {
         return only(of, field, this::cell).orElse("");
+    }
+
+    private String text(List<Integer> of, PastField field, int longest) {
+        String text = text(of, field);
+        if (text.length() > longest) {
+            fault(of.get(0), field, "It is longer than %d characters.".formatted(longest));
+        }
+        return text;
     }
 
     private String cell(int index, PastField field) {

@@ -125,4 +125,31 @@ class PastTableTest {
                         "10 PULLED_ON",
                         "12 HUNG_ON");
     }
+
+    @Test
+    void what_a_lot_cannot_hold_is_said_of_its_cell() {
+        List<String> heads =
+                List.of("Tag", "Hung on", "Green weight", "Pulled on", "Final weight", "Steaks", "Supplier");
+        Manner manner = new Manner(
+                7,
+                PastField.guess(heads),
+                Unit.GRAM,
+                Order.DAY_FIRST,
+                Optional.of(CutCatalogue.get("strip")),
+                Method.OPEN_AIR,
+                Optional.of(Stream.DISCARD));
+        Read read = PastTable.read(
+                List.of(
+                        List.of("small", "1.1.2026", "40", "1.2.2026", "35", "30", ""),
+                        List.of("wordy", "1.1.2026", "4000", "1.2.2026", "3500", "3000", "x".repeat(81)),
+                        List.of("fine", "1.1.2026", "4000", "1.2.2026", "3500", "3000", "x".repeat(80))),
+                manner,
+                Map.of(),
+                TODAY);
+        assertThat(read.pieces()).singleElement().matches(piece -> piece.row() == 10);
+        assertThat(read.faults().stream()
+                        .map(fault -> fault.row() + " " + fault.field().orElseThrow()))
+                .as("the head stands in row 7")
+                .containsExactly("8 GREEN", "9 SUPPLIER");
+    }
 }

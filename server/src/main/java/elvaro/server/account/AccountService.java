@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
@@ -30,6 +31,9 @@ public class AccountService {
     private final CurrentWorkshop current;
     private final PasswordEncoder encoder;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
+
+    /** A hash nothing is known to match; made once, since it takes long and an archive may have many names. */
+    private volatile @Nullable String nobodysPassword;
 
     AccountService(
             AccountRepository accounts,
@@ -86,12 +90,10 @@ public class AccountService {
 
     /** Adds somebody who wrote things down elsewhere: a name for the log, which opens nothing. */
     public void remember(UUID id, String name) {
-        Account account = new Account(
-                id,
-                id.toString(),
-                name,
-                Role.BENCH_HAND,
-                encoder.encode(UUID.randomUUID().toString()));
+        if (nobodysPassword == null) {
+            nobodysPassword = encoder.encode(UUID.randomUUID().toString());
+        }
+        Account account = new Account(id, id.toString(), name, Role.BENCH_HAND, nobodysPassword);
         account.change(name, Role.BENCH_HAND, false);
         accounts.save(account);
         accounts.flush(); // what they wrote is put in with plain SQL

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -43,7 +44,7 @@ final class Settling {
         this.same = same;
         NUMBERED.forEach(table -> offsets.put(table, same ? 0 : highest(table)));
         chambers.addAll(database.queryForList(
-                "select name from chamber where workshop_id = ?", String.class, workshop.toString()));
+                "select lower(name) from chamber where workshop_id = ?", String.class, workshop.toString()));
         packRules.addAll(database.queryForList(
                 "select concat(content, ' ', wrap, ' ', keeping) from pack_rule where workshop_id = ?",
                 String.class,
@@ -125,7 +126,7 @@ final class Settling {
         int index = table.indexOf("name");
         String wanted = (String) row[index];
         String name = wanted;
-        for (int second = 2; !chambers.add(name); second++) {
+        for (int second = 2; !chambers.add(name.toLowerCase(Locale.ROOT)); second++) {
             String ending = " (%d)".formatted(second);
             name = wanted.substring(0, Math.min(wanted.length(), LONGEST_CHAMBER_NAME - ending.length())) + ending;
         }

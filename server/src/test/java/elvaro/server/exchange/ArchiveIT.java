@@ -157,6 +157,8 @@ class ArchiveIT {
     void a_house_in_use_is_told_what_would_change_and_nothing_of_its_own_does(Someone there, Someone here)
             throws IOException {
         there.client().packed();
+        there.client().chamber("Cold room", 100_000);
+        here.client().chamber("cold room", 100_000);
         there.benchHand();
         byte[] archive = Carried.from(there.client());
         here.client().packed();
@@ -166,6 +168,7 @@ class ArchiveIT {
         assertThat(tried.get("changes").toString())
                 .contains("Lots and the tags of their pieces get numbers from 2 on")
                 .contains("Packs get numbers from 2 on")
+                .contains("There is a chamber Cold room here; the one that comes is called Cold room (2).")
                 .contains("Idris Vale comes along as a name")
                 .contains("What Owner wrote there counts as written by Owner here");
         assertThat(here.client().get("/api/lots").body()).hasSize(1);
