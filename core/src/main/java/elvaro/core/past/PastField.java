@@ -16,7 +16,7 @@ public enum PastField {
     HUNG_ON("Hung on", "hung|hang|start|begin|day 0|in on|date in"),
     GREEN("Green weight", "green|fresh|initial|starting|start weight|weight in|day 0 weight"),
     DAY("Day of weighing", "date|day|weighed on|when"),
-    WEIGHT("Weight", "weight|weighed|grams|kg|lbs?"),
+    WEIGHT("Weight", "weight|weighed(?! on)|grams|kg|lbs?"),
     PULLED_ON("Pulled on", "pull|end|out on|date out|finish"),
     AGED("Aged weight", "aged|final|end weight|weight out|pulled weight"),
     STEAK("Steaks", "steak|portion|roast"),

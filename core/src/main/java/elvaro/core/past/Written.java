@@ -127,7 +127,7 @@ public final class Written {
     }
 
     private static LocalDate day(String[] parts, Order order) {
-        if (parts[0].length() == 4) {
+        if (parts[0].length() == 4 && Character.isDigit(parts[0].charAt(0))) {
             return LocalDate.of(Integer.parseInt(parts[0]), month(parts[1]), Integer.parseInt(parts[2]));
         }
         boolean monthFirst = Character.isLetter(parts[0].charAt(0))

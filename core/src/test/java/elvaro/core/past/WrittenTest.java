@@ -59,6 +59,7 @@ class WrittenTest {
             3 Feb 2026          | MONTH_FIRST | 2026-02-03
             3-Feb-26            | MONTH_FIRST | 2026-02-03
             February 3, 2026    | DAY_FIRST   | 2026-02-03
+            June 3, 2026        | DAY_FIRST   | 2026-06-03
             29.2.2028           | DAY_FIRST   | 2028-02-29
             """)
     void a_day_is_understood_by_the_order_of_the_table(String written, Order order, LocalDate day) {
