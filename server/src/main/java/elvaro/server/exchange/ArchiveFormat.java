@@ -6,6 +6,7 @@ import jakarta.persistence.EntityManagerFactory;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -73,7 +74,7 @@ class ArchiveFormat {
     }
 
     private static Map<String, String> told() {
-        Map<String, String> told = new java.util.LinkedHashMap<>();
+        Map<String, String> told = new LinkedHashMap<>();
         told.put("chamber", "Where meat hangs or lies.");
         told.put("recipe", "A recipe of the shop's own.");
         told.put("pack_rule", "How many days a kind of pack keeps here.");

@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.function.LongConsumer;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -81,7 +82,7 @@ class ArchiveReader {
                 }
                 return read;
             });
-            return java.util.Objects.requireNonNull(taken);
+            return Objects.requireNonNull(taken);
         }
     }
 

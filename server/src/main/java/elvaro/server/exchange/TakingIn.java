@@ -14,6 +14,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.LongConsumer;
@@ -146,7 +147,7 @@ final class TakingIn implements ArchiveSource.Taker {
             chamber = there;
         }
         readings.add(new AirArchive.Past(
-                (Instant) java.util.Objects.requireNonNull(row[table.indexOf("taken_at")]),
+                (Instant) Objects.requireNonNull(row[table.indexOf("taken_at")]),
                 figure(row[table.indexOf("celsius")]),
                 figure(row[table.indexOf("humidity_percent")]),
                 figure(row[table.indexOf("metres_per_second")])));

@@ -41,6 +41,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -173,11 +174,10 @@ class PastService {
         int number = 0;
         for (PastPiece piece : read.pieces()) {
             if (piece.story().isPresent()) {
-                bring(pieceId(id, number), piece, piece.story().get(), java.util.Objects.requireNonNull(chamber), zone);
+                bring(pieceId(id, number), piece, piece.story().get(), Objects.requireNonNull(chamber), zone);
                 number++;
             } else {
-                Hanged hanged =
-                        java.util.Objects.requireNonNull(here.get(piece.name().toUpperCase(Locale.ROOT)));
+                Hanged hanged = Objects.requireNonNull(here.get(piece.name().toUpperCase(Locale.ROOT)));
                 piece.weighings().stream()
                         .filter(each -> !hanged.knows(each.day(), each.grams()))
                         .forEach(each -> archive.more(

@@ -107,8 +107,7 @@ class TablesIT {
     /** Tags and weights, which no program writes in its own way. */
     private static List<String> columns(List<String> csv) {
         List<String> names = List.of(csv.get(0).split(","));
-        return csv.stream()
-                .skip(1)
+        return csv.subList(1, csv.size()).stream()
                 .map(line -> line.split(",(?=(?:[^\"]*\"[^\"]*\")*[^\"]*$)", -1))
                 .map(cells -> cells[names.indexOf("tag")] + " " + cells[names.indexOf("green_g")] + " "
                         + cells[names.indexOf("steak_g")])
