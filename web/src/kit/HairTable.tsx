@@ -12,7 +12,7 @@ interface Props {
 /** A table of hairlines, read from the left. */
 export function HairTable({ label, children, sx = {} }: Props) {
   return (
-    <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label={label}>
+    <Box sx={{ overflowX: 'auto', maxWidth: '100%' }} tabIndex={0} role="region" aria-label={label}>
       <Box
         component="table"
         sx={[
