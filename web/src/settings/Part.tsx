@@ -5,7 +5,11 @@ import type { ReactNode } from 'react';
 /** One part of the settings: what it is about, and its content. */
 export function Part({ title, about, children }: { title: string; about?: string; children: ReactNode }) {
   return (
-    <Box component="section" aria-label={title} sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'minmax(0, 1fr)' }}>
+    <Box
+      component="section"
+      aria-label={title}
+      sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'minmax(0, 1fr)' }}
+    >
       <Box>
         <Typography variant="h2">{title}</Typography>
         {about && <Typography sx={{ color: 'text.secondary' }}>{about}</Typography>}
