@@ -101,6 +101,9 @@ class SignInIT {
                 .query(String.class)
                 .single();
         assertThat(hash).startsWith("{bcrypt}$2").doesNotContain(RunningApp.PASSWORD);
+        assertThat(new SecurityConfig().passwordEncoder().encode(RunningApp.PASSWORD))
+                .as("what the product hashes with, which the tests do not wait for")
+                .startsWith("{bcrypt}$2a$10$");
     }
 
     @Test

@@ -11,7 +11,11 @@ import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /**
@@ -21,12 +25,27 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 public class RunningApp implements ParameterResolver {
     public static final String PASSWORD = "a few plain words";
 
-    private static final ConfigurableApplicationContext CONTEXT = new SpringApplication(App.class)
-            .run(
-                    "--server.port=0",
-                    "--elvaro.demo=true",
-                    "--elvaro.demo-password=" + PASSWORD,
-                    "--elvaro.files-a-minute=100000");
+    private static final ConfigurableApplicationContext CONTEXT = start();
+
+    private static ConfigurableApplicationContext start() {
+        SpringApplication application = new SpringApplication(App.class);
+        application.addInitializers(RunningApp::hashPasswordsQuickly);
+        return application.run(
+                "--server.port=0",
+                "--elvaro.demo=true",
+                "--elvaro.demo-password=" + PASSWORD,
+                "--elvaro.files-a-minute=100000");
+    }
+
+    /** Two thirds of what the server's tests reckoned were hashes slow on purpose, for nobody who attacks. */
+    private static void hashPasswordsQuickly(ConfigurableApplicationContext context) {
+        ((GenericApplicationContext) context)
+                .registerBean(
+                        "quickPasswordEncoder",
+                        PasswordEncoder.class,
+                        () -> new DelegatingPasswordEncoder("bcrypt", Map.of("bcrypt", new BCryptPasswordEncoder(4))),
+                        definition -> definition.setPrimary(true));
+    }
 
     /** A person of a workshop, signed in over HTTP. */
     public record Someone(Client client, SignedIn person, String signInName) {
