@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,7 +20,6 @@ import java.util.Map;
 final class House {
     static final String OWNER = "maren@brackenrow.example";
     static final String PASSWORD = "bone and tallow";
-    static final String QUICK_TO_START = "-XX:TieredStopAtLevel=1";
 
     /** Tests run in several processes, each with houses of its own. */
     private static final String OF_THIS_PROCESS = "_" + ProcessHandle.current().pid();
@@ -88,10 +88,11 @@ final class House {
             int port = freePort();
             Path log = Files.createTempFile("elvaro-e2e-" + name, ".log");
             Path clock = Files.writeString(Files.createTempFile("elvaro-e2e-" + name, ".clock"), "PT0S");
-            ProcessBuilder process = new ProcessBuilder(
-                            "java", "-Xmx512m", QUICK_TO_START, Packaged.CLASSES, "-jar", Packaged.JAR.toString())
-                    .redirectErrorStream(true)
-                    .redirectOutput(log.toFile());
+            List<String> command = new ArrayList<>(List.of("java", "-Xmx512m"));
+            command.addAll(Packaged.QUICK_TO_START);
+            command.addAll(List.of("-jar", Packaged.JAR.toString()));
+            ProcessBuilder process =
+                    new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile());
             Map<String, String> environment = process.environment();
             environment.put(
                     "ELVARO_DB_URL",

@@ -74,7 +74,7 @@ class KilledIT {
                 .redirectErrorStream(true)
                 .redirectOutput(log.toFile());
         process.environment().put("ELVARO_JAR", Packaged.JAR.toString());
-        process.environment().put("JAVA_TOOL_OPTIONS", House.QUICK_TO_START + " " + Packaged.CLASSES);
+        process.environment().put("JAVA_TOOL_OPTIONS", String.join(" ", Packaged.QUICK_TO_START));
         launcher = process.start();
         House.awaitReady("http://127.0.0.1:" + httpPort, launcher, log);
     }

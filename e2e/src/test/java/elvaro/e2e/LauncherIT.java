@@ -37,7 +37,7 @@ class LauncherIT {
     @BeforeEach
     void standards() {
         environment.put("ELVARO_JAR", Packaged.JAR.toString());
-        environment.put("JAVA_TOOL_OPTIONS", House.QUICK_TO_START + " " + Packaged.CLASSES);
+        environment.put("JAVA_TOOL_OPTIONS", String.join(" ", Packaged.QUICK_TO_START));
         environment.put("PATH", tools + ":" + System.getenv("PATH"));
     }
 

@@ -6,7 +6,9 @@ import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * The packaged application, unpacked and with an archive of its classes as the launcher keeps them, since tests start
@@ -18,7 +20,16 @@ final class Packaged {
     private static final Path FOLDER = BUILT.resolve("app");
 
     static final Path JAR = FOLDER.resolve("elvaro.jar");
-    static final String CLASSES = "-XX:SharedArchiveFile=" + FOLDER.resolve("elvaro.jsa");
+
+    /** Houses are started often and live for minutes: they do without what pays over hours only. */
+    private static final List<String> FOR_MINUTES = List.of(
+            "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Dspring.data.jpa.repositories.bootstrap-mode=lazy");
+
+    private static final Path CLASSES = FOLDER.resolve("elvaro.jsa");
+
+    static final List<String> QUICK_TO_START = Stream.concat(
+                    FOR_MINUTES.stream(), Stream.of("-XX:SharedArchiveFile=" + CLASSES))
+            .toList();
 
     static {
         try (FileChannel lock = FileChannel.open(
@@ -29,19 +40,16 @@ final class Packaged {
                     Files.getLastModifiedTime(BUILT.resolve("elvaro.jar")).toString();
             if (!Files.exists(done) || !Files.readString(done).equals(stamp)) {
                 java(
-                        "-Djarmode=tools",
-                        "-jar",
-                        BUILT.resolve("elvaro.jar").toString(),
+                        List.of("-Djarmode=tools"),
+                        BUILT.resolve("elvaro.jar"),
                         "extract",
                         "--force",
                         "--destination",
                         FOLDER.toString());
-                java(
-                        CLASSES.replace("SharedArchiveFile", "ArchiveClassesAtExit"),
-                        House.QUICK_TO_START,
-                        "-Dspring.context.exit=onRefresh",
-                        "-jar",
-                        JAR.toString());
+                List<String> archive = new ArrayList<>(FOR_MINUTES);
+                archive.add("-XX:ArchiveClassesAtExit=" + CLASSES);
+                archive.add("-Dspring.context.exit=onRefresh");
+                java(archive, JAR);
                 Files.writeString(done, stamp);
             }
         } catch (IOException failure) {
@@ -51,8 +59,10 @@ final class Packaged {
 
     private Packaged() {}
 
-    private static void java(String... words) throws IOException {
+    private static void java(List<String> options, Path jar, String... words) throws IOException {
         ProcessBuilder process = new ProcessBuilder("java").redirectErrorStream(true);
+        process.command().addAll(options);
+        process.command().addAll(List.of("-jar", jar.toString()));
         process.command().addAll(List.of(words));
         process.environment().put("ELVARO_HTTP_PORT", "0");
         process.environment().compute("ELVARO_DB_URL", (name, url) -> url + "_archive?createDatabaseIfNotExist=true");
