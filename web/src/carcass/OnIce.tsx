@@ -34,6 +34,8 @@ export function OnIce({ piece }: { piece: PieceView }) {
             {units.temperature(ice.outsideCelsius)} outside. Drain it{' '}
             {ice.topUpDays === 1 ? 'every day' : `every ${ice.topUpDays} days`} and top up some{' '}
             {kilograms(ice.topUpKg)}: under, between and over, and no meat in melt water.
+            {ice.besideGrams > 0 &&
+              ` Of what comes in through the chest this is its share beside ${units.load(ice.besideGrams)} more.`}
           </Typography>
         </>
       ) : (

@@ -54,7 +54,7 @@ class AccessIT {
     void no_view_has_a_serious_violation_in_light_or_dark() {
         House house = House.demo();
         Map<String, List<String>> found = new LinkedHashMap<>();
-        try (Visitor maren = Visitor.at(house)) {
+        try (Visitor maren = Visitor.at(house).arrives()) {
             found.put("sign in", faultsInBoth(maren.page));
             maren.signedIn();
             found.put("room", faultsInBoth(maren.page));

@@ -13,7 +13,7 @@ class WholePathIT {
     @Test
     void a_shop_receives_splits_hangs_weighs_pulls_cuts_and_compares() {
         House house = House.empty();
-        try (Visitor owner = Visitor.at(house)) {
+        try (Visitor owner = Visitor.at(house).arrives()) {
             setUp(owner, house.code());
             firstPiece(owner);
             addAChamber(owner);

@@ -33,6 +33,7 @@ class WrongInputIT {
 
     @Test
     void at_the_door() {
+        maren.arrives();
         maren.fill("Sign-in name", House.OWNER);
         maren.fill("Password", "not the password");
         maren.press("Sign in");

@@ -1,13 +1,15 @@
 package elvaro.core.game;
 
 /**
- * The ice a chest takes: what leaks in through its walls each day, and once the heat of the meat. Reference section 12; heat
- * of fusion of water 334 kJ/kg (handbook value). Wall and heat capacity are engineering estimates (EST).
+ * The ice a piece in a chest takes: its share of what leaks in through the walls each day, and once the heat of its meat.
+ * Reference section 12; heat of fusion of water 334 kJ/kg (handbook value). Wall and heat capacity are engineering estimates
+ * (EST). Walls are shared by weight, so that the pieces' ice adds up to the chest's.
  *
+ * @param meatGrams the piece
  * @param onceKg melted by cooling the meat to 0 °C
  * @param perDayKg melted each day by the air outside
  */
-public record Ice(double onceKg, double perDayKg) {
+public record Ice(int meatGrams, double onceKg, double perDayKg) {
     private static final double FUSION_J_PER_KG = 334_000;
     private static final double WALL_W_PER_K = 0.5;
     private static final double MEAT_J_PER_KG_K = 3500;
@@ -20,17 +22,20 @@ public record Ice(double onceKg, double perDayKg) {
     private static final double TOP_UP_AT = 0.5;
 
     /**
-     * @param meatGrams what lies in it, above 0
+     * @param meatGrams the piece, above 0
+     * @param chestGrams all that lies in the chest, the piece among it
      * @param meatCelsius of the meat as it is laid in
      * @param outsideCelsius of the air round the chest
      */
-    public static Ice of(int meatGrams, double meatCelsius, double outsideCelsius) {
-        if (meatGrams <= 0) {
-            throw new IllegalArgumentException("Something lies on the ice");
+    public static Ice of(int meatGrams, long chestGrams, double meatCelsius, double outsideCelsius) {
+        if (meatGrams <= 0 || chestGrams < meatGrams) {
+            throw new IllegalArgumentException("The piece lies on the ice, and so in the chest");
         }
+        double share = (double) meatGrams / chestGrams;
         return new Ice(
+                meatGrams,
                 MEAT_J_PER_KG_K * meatGrams / 1000 * Math.max(0, meatCelsius) / FUSION_J_PER_KG,
-                WALL_W_PER_K * Math.max(0, outsideCelsius) * SECONDS_A_DAY / FUSION_J_PER_KG);
+                share * WALL_W_PER_K * Math.max(0, outsideCelsius) * SECONDS_A_DAY / FUSION_J_PER_KG);
     }
 
     /** All that melts over so many days, kg. */
@@ -39,18 +44,18 @@ public record Ice(double onceKg, double perDayKg) {
     }
 
     /** What is to be laid in on the first day, kg. */
-    public double laidIn(int meatGrams) {
+    public double laidInKg() {
         return Math.max(onceKg, LAID_IN_PER_MEAT * meatGrams / 1000) + onceKg;
     }
 
     /** What is poured on each time, for what melted since, kg. */
-    public double topUpKg(int meatGrams) {
-        return perDayKg * topUpDays(meatGrams);
+    public double topUpKg() {
+        return perDayKg * topUpDays();
     }
 
     /** Every how many days it is topped up and drained; once a day at the most, and at least once in three. */
-    public int topUpDays(int meatGrams) {
-        double spare = laidIn(meatGrams) * TOP_UP_AT;
+    public int topUpDays() {
+        double spare = laidInKg() * TOP_UP_AT;
         return perDayKg == 0 ? LONGEST : (int) Math.max(1, Math.min(LONGEST, Math.floor(spare / perDayKg)));
     }
 

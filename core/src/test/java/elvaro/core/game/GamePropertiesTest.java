@@ -60,17 +60,24 @@ class GamePropertiesTest {
         int grams = 500 + random.nextInt(60_000);
         double meat = random.nextDouble() * 30;
         double air = random.nextDouble() * 30;
-        Ice ice = Ice.of(grams, meat, air);
-        assertThat(Ice.of(grams, meat + 1, air).onceKg()).isGreaterThan(ice.onceKg());
-        assertThat(Ice.of(grams, meat, air + 1).perDayKg()).isGreaterThan(ice.perDayKg());
-        assertThat(Ice.of(grams + 1000, meat, air).onceKg()).isGreaterThanOrEqualTo(ice.onceKg());
+        long chest = grams + random.nextInt(60_000);
+        Ice ice = Ice.of(grams, chest, meat, air);
+        assertThat(Ice.of(grams, chest, meat + 1, air).onceKg()).isGreaterThan(ice.onceKg());
+        assertThat(Ice.of(grams, chest, meat, air + 1).perDayKg()).isGreaterThan(ice.perDayKg());
+        assertThat(Ice.of(grams + 1000, chest + 1000, meat, air).onceKg()).isGreaterThanOrEqualTo(ice.onceKg());
+        if (chest > grams) {
+            Ice beside = Ice.of((int) chest - grams, chest, meat, air);
+            assertThat(ice.perDayKg() + beside.perDayKg())
+                    .as("the walls of a chest let in as much however many pieces lie in it")
+                    .isCloseTo(Ice.of((int) chest, chest, meat, air).perDayKg(), within(1e-9));
+        }
         assertThat(ice.forDays(10) - ice.forDays(9)).isCloseTo(ice.perDayKg(), within(1e-9));
-        int days = ice.topUpDays(grams);
+        int days = ice.topUpDays();
         assertThat(days).isBetween(1, 3);
         if (days > 1) {
             assertThat(ice.perDayKg() * days)
                     .as("half of it is left when it is topped up")
-                    .isLessThanOrEqualTo(ice.laidIn(grams) / 2);
+                    .isLessThanOrEqualTo(ice.laidInKg() / 2);
         }
     }
 

@@ -31,23 +31,25 @@ class GameTest {
     /** By hand: 0.5 W/K · 20 K · 86 400 s / 334 kJ/kg = 2.587 kg a day; 3.5 kJ/kgK · 40 kg · 15 K / 334 kJ/kg = 6.287 kg. */
     @Test
     void ice_melts_by_the_heat_that_comes_in_and_by_that_of_the_meat() {
-        Ice ice = Ice.of(40_000, 15, 20);
+        Ice ice = Ice.of(40_000, 40_000, 15, 20);
         assertThat(ice.perDayKg()).isCloseTo(2.587, within(0.001));
         assertThat(ice.onceKg()).isCloseTo(6.287, within(0.001));
-        assertThat(ice.topUpDays(40_000)).isEqualTo(3);
-        assertThat(Ice.of(2_000, 10, 30).topUpDays(2_000))
+        assertThat(ice.topUpDays()).isEqualTo(3);
+        assertThat(Ice.of(2_000, 2_000, 10, 30).topUpDays())
                 .as("little ice, warm air")
                 .isEqualTo(1);
-        assertThat(Ice.of(2_000, -1, -5).forDays(10))
+        assertThat(Ice.of(2_000, 2_000, -1, -5).forDays(10))
                 .as("in frost nothing melts")
                 .isZero();
-        assertThatThrownBy(() -> Ice.of(0, 5, 5)).hasMessageContaining("lies on the ice");
+        assertThatThrownBy(() -> Ice.of(0, 0, 5, 5)).hasMessageContaining("lies on the ice");
+        assertThatThrownBy(() -> Ice.of(2_000, 1_999, 5, 5)).hasMessageContaining("in the chest");
     }
 
     /** Common practice, no source: about 100 lb of ice for one deer in a chest, two weeks. */
     @Test
     void a_deer_takes_about_a_hundred_pounds_in_two_weeks() {
-        assertThat(Ice.of(40_000, 15, 20).forDays(14) * 1000 / GRAMS_PER_POUND).isCloseTo(100, within(15.0));
+        assertThat(Ice.of(40_000, 40_000, 15, 20).forDays(14) * 1000 / GRAMS_PER_POUND)
+                .isCloseTo(100, within(15.0));
     }
 
     @ParameterizedTest

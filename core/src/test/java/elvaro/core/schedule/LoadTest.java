@@ -120,7 +120,7 @@ class LoadTest {
         assertThat(days(tasks, Due.Work.CHANGE_ICE)).containsExactly(2L, 4L, 6L, 8L);
         assertThat(days(tasks, Due.Work.TURN)).isEmpty();
         assertThat(days(tasks, Due.Work.WEIGH)).isEmpty();
-        int warm = Ice.of(2_000, 10, 30).topUpDays(2_000);
+        int warm = Ice.of(2_000, 2_000, 10, 30).topUpDays();
         assertThat(days(Task.of(new Care(Method.ON_ICE, Coating.NONE, warm), DAY, 4), Due.Work.CHANGE_ICE))
                 .containsExactly(1L, 2L, 3L);
     }

@@ -1,5 +1,6 @@
 package elvaro.server.account;
 
+import elvaro.core.working.Units;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
@@ -53,6 +54,12 @@ public class AccountService {
     @Transactional(readOnly = true)
     public Account me() {
         return get(current.person().accountId());
+    }
+
+    /** How paper is written for the signed-in person. */
+    @Transactional(readOnly = true)
+    public Units units() {
+        return me().preferences().units();
     }
 
     public Preferences prefer(Preferences preferences) {

@@ -1,5 +1,6 @@
 package elvaro.server.account;
 
+import elvaro.core.working.Units;
 import jakarta.validation.constraints.NotNull;
 
 /** How one person wants figures and screens. */
@@ -10,6 +11,19 @@ public record Preferences(
         @NotNull Theme theme) {
     static final Preferences STARTING =
             new Preferences(WeightUnit.KG, TemperatureUnit.CELSIUS, LengthUnit.MM, Theme.SYSTEM);
+
+    /** How paper is written for this person. */
+    Units units() {
+        return new Units(
+                switch (weightUnit) {
+                    case KG -> Units.Mass.KILOGRAM;
+                    case G -> Units.Mass.GRAM;
+                    case LB -> Units.Mass.POUND;
+                    case LB_OZ -> Units.Mass.POUND_AND_OUNCE;
+                },
+                temperatureUnit == TemperatureUnit.FAHRENHEIT,
+                lengthUnit == LengthUnit.INCH);
+    }
 
     /** Kilograms, grams, decimal pounds, or pounds and ounces. */
     public enum WeightUnit {

@@ -1,12 +1,13 @@
 package elvaro.server.bench;
 
-import static elvaro.core.working.Figures.kilograms;
 import static elvaro.core.working.Figures.money;
 import static elvaro.core.working.Figures.percent;
 
 import elvaro.core.ledger.Stream;
+import elvaro.core.working.Units;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Closeness;
+import elvaro.server.account.AccountService;
 import elvaro.server.bench.BenchView.CutChoice;
 import elvaro.server.bench.BenchView.KnifeView;
 import elvaro.server.piece.LedgerView;
@@ -35,14 +36,17 @@ class BenchSheet {
 
     private final BenchService service;
     private final WorkshopService workshops;
+    private final AccountService people;
 
-    BenchSheet(BenchService service, WorkshopService workshops) {
+    BenchSheet(BenchService service, WorkshopService workshops, AccountService people) {
         this.service = service;
         this.workshops = workshops;
+        this.people = people;
     }
 
     byte[] pdf(UUID pieceId) {
         BenchView bench = service.view(pieceId);
+        Units units = people.units();
         PieceCard card = bench.piece().card();
         LedgerView ledger = bench.piece().ledger();
         boolean closed = card.state() == PieceState.CUT;
@@ -56,60 +60,63 @@ class BenchSheet {
                                         .toLowerCase(Locale.ROOT),
                                 card.dayNumber(),
                                 workshops.mine().name(),
-                                today));
+                                today),
+                units);
         paper.sentence("Green %s, aged %s: %s of it is water, %s."
                 .formatted(
-                        kilograms(ledger.greenGrams()),
-                        kilograms(ledger.agedGrams()),
-                        kilograms(ledger.shrinkGrams()),
+                        units.weight(ledger.greenGrams()),
+                        units.weight(ledger.agedGrams()),
+                        units.weight(ledger.shrinkGrams()),
                         percent(ledger.shrinkFraction())));
-        piles(paper, bench, closed);
+        piles(paper, bench, closed, units);
         if (closed) {
-            found(paper, bench);
+            found(paper, bench, units);
         } else {
             paper.heading("How to cut")
                     .table(
-                            List.of("", "steak", "trim", "a kg of steak"),
-                            bench.choices().stream().map(this::choice).toList());
+                            List.of("", "steak", "trim", "a %s of steak".formatted(units.priced())),
+                            bench.choices().stream()
+                                    .map(choice -> choice(choice, units))
+                                    .toList());
         }
         return paper.heading("With care").sentence(CAUTION).pdf();
     }
 
-    private static void piles(Paper paper, BenchView bench, boolean closed) {
+    private static void piles(Paper paper, BenchView bench, boolean closed, Units units) {
         var found = bench.piece().ledger().piles();
         List<List<String>> rows = new ArrayList<>();
         Arrays.stream(Stream.values())
                 .forEach(pile -> rows.add(List.of(
                         pile.label(),
-                        kilograms(bench.expectedPiles().of(pile)),
-                        closed || found.of(pile) > 0 ? kilograms(found.of(pile)) : BLANK,
-                        causes(bench.piece().log(), pile))));
+                        units.weight(bench.expectedPiles().of(pile)),
+                        closed || found.of(pile) > 0 ? units.weight(found.of(pile)) : BLANK,
+                        causes(bench.piece().log(), pile, units))));
         rows.add(List.of(
                 "together",
-                kilograms(bench.expectedPiles().total()),
-                closed ? kilograms(found.total()) : BLANK,
-                closed ? kilograms(bench.piece().ledger().residualGrams()) + " on no pile" : BLANK));
+                units.weight(bench.expectedPiles().total()),
+                closed ? units.weight(found.total()) : BLANK,
+                closed ? units.weight(bench.piece().ledger().residualGrams()) + " on no pile" : BLANK));
         paper.heading("Piles").table(List.of("", "expected", "found", "what was said"), rows);
     }
 
-    private static String causes(List<EntryView> log, Stream pile) {
+    private static String causes(List<EntryView> log, Stream pile, Units units) {
         return String.join(
                 "; ",
                 log.stream()
                         .filter(entry -> entry.stands()
                                 && entry.stream() == pile
                                 && !entry.words().isBlank())
-                        .map(entry -> "%s %s".formatted(kilograms(entry.grams()), entry.words()))
+                        .map(entry -> "%s %s".formatted(units.weight(entry.grams()), entry.words()))
                         .toList());
     }
 
-    private List<String> choice(CutChoice choice) {
+    private List<String> choice(CutChoice choice, Units units) {
         return List.of(
                 (choice.order() == BenchOrder.SLICE_FIRST ? "slice first, " : "trim first, ")
                         + words(choice.closeness()),
-                kilograms(choice.steakGrams()),
-                kilograms(choice.trimGrams()),
-                choice.perKgSteak() == null ? BLANK : priced(choice.perKgSteak()));
+                units.weight(choice.steakGrams()),
+                units.weight(choice.trimGrams()),
+                choice.perKgSteak() == null ? BLANK : priced(units.price(choice.perKgSteak())));
     }
 
     private static String words(Closeness closeness) {
@@ -124,7 +131,7 @@ class BenchSheet {
         return money(minor) + " " + workshops.settings().currency();
     }
 
-    private void found(Paper paper, BenchView bench) {
+    private void found(Paper paper, BenchView bench, Units units) {
         LedgerView ledger = bench.piece().ledger();
         Double cost = bench.piece().cost().perKgSteak();
         paper.heading("What came of it")
@@ -133,18 +140,24 @@ class BenchSheet {
                                 percent(ledger.steakYield()),
                                 percent(ledger.usableYield()),
                                 percent(ledger.discardFraction())))
-                .sentence(cost == null ? BLANK : "A kilogram of steak cost %s.".formatted(priced(cost)));
+                .sentence(
+                        cost == null
+                                ? BLANK
+                                : "A %s of steak cost %s.".formatted(units.priced(), priced(units.price(cost))));
         KnifeView knife = bench.knife();
         if (knife != null) {
-            paper.sentence("Cut away %.1f mm deep; the crust was %.1f mm %s."
-                    .formatted(knife.cutMm(), knife.crustMm(), knife.measured() ? "as measured" : "by the drying law"));
+            paper.sentence("Cut away %s deep; the crust was %s %s."
+                    .formatted(
+                            units.thickness(knife.cutMm()),
+                            units.thickness(knife.crustMm()),
+                            knife.measured() ? "as measured" : "by the drying law"));
         }
         if (bench.cut().gramsEach() != null) {
-            paper.sentence("%d steaks of %.0f g on the mean, and %s of ends and roasts."
+            paper.sentence("%d steaks of %s on the mean, and %s of ends and roasts."
                     .formatted(
                             bench.cut().steaks(),
-                            bench.cut().gramsEach(),
-                            kilograms(bench.cut().roastGrams())));
+                            units.weight(Math.round(bench.cut().gramsEach())),
+                            units.weight(bench.cut().roastGrams())));
         }
     }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
  *
  * @param meatCelsius as it was laid in
  * @param outsideCelsius of the air round the chest
+ * @param besideGrams what else lies in the chest and has its share of its walls
  * @param onceKg melts as the meat cools
  * @param laidInKg on the first day
  * @param allKg until it is taken out
@@ -16,6 +17,7 @@ import java.util.Optional;
 public record IceView(
         double meatCelsius,
         double outsideCelsius,
+        long besideGrams,
         double onceKg,
         double perDayKg,
         double laidInKg,
@@ -24,19 +26,17 @@ public record IceView(
         double topUpKg) {
 
     /** Empty off the ice, or where nobody said how warm it is. */
-    public static Optional<IceView> of(Piece piece) {
-        int grams = piece.greenGrams();
-        return piece.ice()
+    static Optional<IceView> of(Piece piece, long chestGrams) {
+        return piece.ice(chestGrams)
                 .map(ice -> new IceView(
                         piece.meatCelsius().orElseThrow(),
                         piece.outsideCelsius().orElseThrow(),
+                        Math.max(0, chestGrams - piece.greenGrams()),
                         ice.onceKg(),
                         ice.perDayKg(),
-                        ice.laidIn(grams),
-                        Math.max(
-                                ice.laidIn(grams),
-                                ice.forDays(piece.targetDays().orElse(1))),
-                        ice.topUpDays(grams),
-                        ice.topUpKg(grams)));
+                        ice.laidInKg(),
+                        Math.max(ice.laidInKg(), ice.forDays(piece.targetDays().orElse(1))),
+                        ice.topUpDays(),
+                        ice.topUpKg()));
     }
 }

@@ -211,11 +211,19 @@ public class Piece extends EditedRow {
         return this;
     }
 
-    /** The ice it takes; empty off the ice, or where nobody said how warm it is. */
-    public Optional<Ice> ice() {
+    /**
+     * The ice it takes; empty off the ice, or where nobody said how warm it is.
+     *
+     * @param chestGrams all that lies in its chest, g
+     */
+    public Optional<Ice> ice(long chestGrams) {
         return method != Method.ON_ICE || meatCelsius == null || outsideCelsius == null
                 ? Optional.empty()
-                : Optional.of(Ice.of(greenGrams, meatCelsius.doubleValue(), outsideCelsius.doubleValue()));
+                : Optional.of(Ice.of(
+                        greenGrams,
+                        Math.max(chestGrams, greenGrams),
+                        meatCelsius.doubleValue(),
+                        outsideCelsius.doubleValue()));
     }
 
     public Optional<Double> meatCelsius() {

@@ -109,7 +109,9 @@ public class PieceService {
                 perDay,
                 LedgerView.of(worked.ledger()),
                 CostView.of(worked.landed(), worked.steak(), settings),
-                IceView.of(piece).orElse(null),
+                piece.chamber()
+                        .flatMap(chest -> IceView.of(piece, pieces.loadOf(chest.id())))
+                        .orElse(null),
                 ahead,
                 plans.of(piece.id()).map(PiecePlan::view).orElse(null),
                 weighings(worked),
@@ -254,6 +256,11 @@ public class PieceService {
                 })
                 .toList();
         return figures.of(inOrder);
+    }
+
+    /** What hangs or lies in a chamber, g. */
+    public long loadOf(UUID chamberId) {
+        return pieces.loadOf(chamberId);
     }
 
     /** Everything that hangs or waits for the bench; no costs. */

@@ -1,10 +1,11 @@
 package elvaro.server.record;
 
-import static elvaro.core.working.Figures.kilograms;
 import static elvaro.core.working.Figures.money;
 import static elvaro.core.working.Figures.percent;
 
 import elvaro.core.ledger.Ledger;
+import elvaro.core.working.Units;
+import elvaro.server.account.AccountService;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.DecisionService;
@@ -52,6 +53,7 @@ public class PeriodReport {
     private final ChamberService chambers;
     private final AirService air;
     private final DecisionService decisions;
+    private final AccountService people;
 
     PeriodReport(
             WorkshopService workshops,
@@ -61,7 +63,8 @@ public class PeriodReport {
             StockFlows stock,
             ChamberService chambers,
             AirService air,
-            DecisionService decisions) {
+            DecisionService decisions,
+            AccountService people) {
         this.workshops = workshops;
         this.lots = lots;
         this.pieces = pieces;
@@ -70,6 +73,7 @@ public class PeriodReport {
         this.chambers = chambers;
         this.air = air;
         this.decisions = decisions;
+        this.people = people;
     }
 
     /** The days reported on, by the clock of the workshop. */
@@ -93,19 +97,22 @@ public class PeriodReport {
             throw Refusal.wrong("wrong-stretch", "to", "Choose a last day after the first, at most 400 days on.");
         }
         Period period = new Period(first, last, workshops.mine().zone());
+        Units units = people.units();
         Paper paper = new Paper(
                 "%s to %s".formatted(first, last),
-                "%s. Printed %s.".formatted(workshops.mine().name(), workshops.today()));
-        received(paper, lots.received(first, last));
-        hung(paper, pieces.hung(first, last));
+                "%s. Printed %s.".formatted(workshops.mine().name(), workshops.today()),
+                units);
+        received(paper, lots.received(first, last), units);
+        hung(paper, pieces.hung(first, last), units);
         cut(
                 paper,
                 finished.all().stream()
                         .filter(each -> !each.pulledOn().isBefore(first)
                                 && !each.pulledOn().isAfter(last))
                         .sorted(Comparator.comparing(Finished::pulledOn))
-                        .toList());
-        stock(paper, period);
+                        .toList(),
+                units);
+        stock(paper, period, units);
         chambers.all().forEach(chamber -> air(paper, chamber, period));
         paper.heading("Questioned and kept");
         var kept = decisions.between(period.from(), period.before());
@@ -117,7 +124,7 @@ public class PeriodReport {
                 .pdf();
     }
 
-    private void received(Paper paper, List<Lot> received) {
+    private void received(Paper paper, List<Lot> received, Units units) {
         paper.heading("Received")
                 .sentence(
                         received.isEmpty()
@@ -125,7 +132,7 @@ public class PeriodReport {
                                 : "%s, %s."
                                         .formatted(
                                                 counted(received.size(), "lot"),
-                                                kilograms(sum(received, Lot::receivedGrams))));
+                                                units.weight(sum(received, Lot::receivedGrams))));
         if (!received.isEmpty()) {
             paper.table(
                     List.of(
@@ -133,21 +140,23 @@ public class PeriodReport {
                             "on",
                             "of",
                             "weight",
-                            "a kg, " + workshops.settings().currency(),
+                            "a %s, %s"
+                                    .formatted(
+                                            units.priced(), workshops.settings().currency()),
                             "on arrival"),
                     received.stream()
                             .map(lot -> List.of(
                                     "%d %s".formatted(lot.number(), lot.cut().name()),
                                     lot.receivedOn().toString(),
                                     lot.supplier(),
-                                    kilograms(lot.receivedGrams()),
-                                    money(lot.priceMinorPerKg()),
-                                    lot.arrivalCelsius() == null ? "" : "%.1f °C".formatted(lot.arrivalCelsius())))
+                                    units.weight(lot.receivedGrams()),
+                                    money(units.price(lot.priceMinorPerKg())),
+                                    lot.arrivalCelsius() == null ? "" : units.temperature(lot.arrivalCelsius())))
                             .toList());
         }
     }
 
-    private static void hung(Paper paper, List<Piece> hung) {
+    private static void hung(Paper paper, List<Piece> hung, Units units) {
         paper.heading("Hung")
                 .sentence(
                         hung.isEmpty()
@@ -155,7 +164,7 @@ public class PeriodReport {
                                 : "%s, %s."
                                         .formatted(
                                                 counted(hung.size(), "piece"),
-                                                kilograms(sum(hung, Piece::greenGrams))));
+                                                units.weight(sum(hung, Piece::greenGrams))));
         if (!hung.isEmpty()) {
             paper.table(
                     List.of("piece", "on", "in", "green", "for days"),
@@ -164,13 +173,13 @@ public class PeriodReport {
                                     "%s %s".formatted(piece.tag(), piece.cut().name()),
                                     piece.hungOn().map(LocalDate::toString).orElse(""),
                                     piece.chamber().map(Chamber::name).orElse(""),
-                                    kilograms(piece.greenGrams()),
+                                    units.weight(piece.greenGrams()),
                                     piece.targetDays().map(String::valueOf).orElse("")))
                             .toList());
         }
     }
 
-    private void cut(Paper paper, List<Finished> cut) {
+    private void cut(Paper paper, List<Finished> cut, Units units) {
         paper.heading("Pulled and cut");
         if (cut.isEmpty()) {
             paper.sentence("Nothing.");
@@ -182,23 +191,34 @@ public class PeriodReport {
         paper.sentence("%s: of %s hung, %s dried away (%s) and %s became steaks and roasts (%s)."
                         .formatted(
                                 counted(cut.size(), "piece"),
-                                kilograms(green),
-                                kilograms(green - aged),
+                                units.weight(green),
+                                units.weight(green - aged),
                                 percent((green - aged) / (double) green),
-                                kilograms(steak),
+                                units.weight(steak),
                                 percent(steak / (double) green)))
                 .sentence("Usable trim %s, fat %s, bone %s, discarded %s."
                         .formatted(
-                                kilograms(sum(cut, each -> each.ledger().piles().usableTrim())),
-                                kilograms(sum(cut, each -> each.ledger().piles().fat())),
-                                kilograms(sum(cut, each -> each.ledger().piles().bone())),
-                                kilograms(sum(cut, each -> each.ledger().piles().discard()))))
+                                units.weight(
+                                        sum(cut, each -> each.ledger().piles().usableTrim())),
+                                units.weight(
+                                        sum(cut, each -> each.ledger().piles().fat())),
+                                units.weight(
+                                        sum(cut, each -> each.ledger().piles().bone())),
+                                units.weight(
+                                        sum(cut, each -> each.ledger().piles().discard()))))
                 .table(
-                        List.of("piece", "pulled", "days", "green", "shrink", "steak", "a kg of steak"),
-                        cut.stream().map(this::row).toList());
+                        List.of(
+                                "piece",
+                                "pulled",
+                                "days",
+                                "green",
+                                "shrink",
+                                "steak",
+                                "a %s of steak".formatted(units.priced())),
+                        cut.stream().map(piece -> row(piece, units)).toList());
     }
 
-    private List<String> row(Finished piece) {
+    private List<String> row(Finished piece, Units units) {
         Ledger ledger = piece.ledger();
         return List.of(
                 "%s %s, %s"
@@ -208,23 +228,24 @@ public class PeriodReport {
                                 piece.line().method().label().toLowerCase(java.util.Locale.ROOT)),
                 piece.pulledOn().toString(),
                 String.valueOf(piece.days()),
-                kilograms(ledger.green()),
+                units.weight(ledger.green()),
                 percent(ledger.shrinkFraction()),
                 percent(ledger.steakYield()),
                 piece.steak()
                         .perKilogram()
-                        .map(cost -> money(cost) + " " + workshops.settings().currency())
+                        .map(cost -> money(units.price(cost)) + " "
+                                + workshops.settings().currency())
                         .orElse(""));
     }
 
-    private void stock(Paper paper, Period period) {
+    private void stock(Paper paper, Period period, Units units) {
         paper.heading("Packed, and gone");
         List<String> said = new ArrayList<>();
         stock.packed(period.first(), period.last())
                 .forEach(flow -> said.add("Packed: %s, %s, %s."
-                        .formatted(flow.content(), counted(flow.packs(), "pack"), kilograms(flow.grams()))));
+                        .formatted(flow.content(), counted(flow.packs(), "pack"), units.weight(flow.grams()))));
         stock.went(period.from(), period.before())
-                .forEach(flow -> said.add("Gone: %s, %s.".formatted(flow.way(), kilograms(flow.grams()))));
+                .forEach(flow -> said.add("Gone: %s, %s.".formatted(flow.way(), units.weight(flow.grams()))));
         said.forEach(paper::sentence);
         paper.sentence(said.isEmpty() ? "Nothing." : "");
     }
@@ -235,7 +256,7 @@ public class PeriodReport {
             return;
         }
         paper.heading("Air of " + chamber.name())
-                .sentence("Measured on %s. Temperature %.1f °C on the mean, from %.1f to %.1f; set to %s °C."
+                .sentence("Measured on %s. Temperature %.1f °C on the mean, from %.1f °C to %.1f °C; set to %s °C."
                         .formatted(
                                 counted(days.size(), "day"),
                                 days.stream()

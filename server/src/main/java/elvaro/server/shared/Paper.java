@@ -10,6 +10,7 @@ import com.lowagie.text.Rectangle;
 import com.lowagie.text.pdf.PdfPCell;
 import com.lowagie.text.pdf.PdfPTable;
 import com.lowagie.text.pdf.PdfWriter;
+import elvaro.core.working.Units;
 import java.awt.Color;
 import java.io.ByteArrayOutputStream;
 import java.util.Arrays;
@@ -18,7 +19,7 @@ import java.util.List;
 /**
  * A sheet of A4 as it is printed: a title, sentences, tables of hairlines. Written from top to bottom, read once.
  *
- * <pre>{@code new Paper("Bench, 25A", "Strip loin").heading("Piles").table(head, rows).pdf()}</pre>
+ * <pre>{@code new Paper("Bench, 25A", "Strip loin", units).heading("Piles").table(head, rows).pdf()}</pre>
  */
 public final class Paper {
     private static final float MARGIN = 48;
@@ -33,11 +34,16 @@ public final class Paper {
     private static final Font STRONG = new Font(PaperFont.BOLD.base(), 10, Font.NORMAL, INK);
     private static final Font PLAIN = new Font(PaperFont.PLAIN.base(), 10, Font.NORMAL, INK);
 
+    private final Units units;
     private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     private final Document document = new Document(PageSize.A4, MARGIN, MARGIN, MARGIN, MARGIN);
 
-    /** @param under stands below the title, may be empty */
-    public Paper(String title, String under) {
+    /**
+     * @param under stands below the title, may be empty
+     * @param units of the person who prints it, in which every sentence is written
+     */
+    public Paper(String title, String under, Units units) {
+        this.units = units;
         PdfWriter.getInstance(document, bytes);
         document.addTitle(title);
         document.open();
@@ -56,7 +62,7 @@ public final class Paper {
     /** Left out where there is nothing to say. */
     public Paper sentence(String words) {
         if (!words.isBlank()) {
-            Paragraph paragraph = new Paragraph(words, PLAIN);
+            Paragraph paragraph = new Paragraph(units.sentence(words), PLAIN);
             paragraph.setSpacingBefore(3);
             document.add(paragraph);
         }

@@ -1,8 +1,9 @@
 package elvaro.server.stock;
 
-import static elvaro.core.working.Figures.kilograms;
 import static elvaro.core.working.Figures.money;
 
+import elvaro.core.working.Units;
+import elvaro.server.account.AccountService;
 import elvaro.server.piece.PieceCard;
 import elvaro.server.piece.PieceService;
 import elvaro.server.settings.WorkshopService;
@@ -27,26 +28,29 @@ class Labels {
     private final StockReading stock;
     private final PieceService pieces;
     private final WorkshopService workshops;
+    private final AccountService people;
 
-    Labels(StockReading stock, PieceService pieces, WorkshopService workshops) {
+    Labels(StockReading stock, PieceService pieces, WorkshopService workshops, AccountService people) {
         this.stock = stock;
         this.pieces = pieces;
         this.workshops = workshops;
+        this.people = people;
     }
 
     /** @param address of the application, as phones reach it */
     byte[] ofPacks(Collection<UUID> ids, LabelSize size, String address) {
+        Units units = people.units();
         return LabelSheet.pdf(
-                stock.all(ids).stream().map(pack -> label(pack, address)).toList(), size);
+                stock.all(ids).stream().map(pack -> label(pack, address, units)).toList(), size);
     }
 
-    private Label label(PackView pack, String address) {
+    private Label label(PackView pack, String address, Units units) {
         List<String> lines = new ArrayList<>();
         lines.add(
                 pack.makingId() != null
                         ? pack.tag()
                         : "%s, %s".formatted(pack.cutName(), pack.contentLabel().toLowerCase(Locale.ROOT)));
-        lines.add(kilograms(pack.leftGrams()) + price(pack));
+        lines.add(units.weight(pack.leftGrams()) + price(pack, units));
         if (pack.agedDays() != null) {
             lines.add("aged %d days, piece %s".formatted(pack.agedDays(), pack.tag()));
         }
@@ -61,15 +65,16 @@ class Labels {
         return new Label("No. " + pack.number(), lines, address + "/packs/" + pack.id());
     }
 
-    private String price(PackView pack) {
+    private String price(PackView pack, Units units) {
         if (pack.pricePerKg() == null) {
             return "";
         }
         String currency = workshops.settings().currency();
-        return ", %s %s/kg, %s %s"
+        return ", %s %s/%s, %s %s"
                 .formatted(
-                        money(pack.pricePerKg()),
+                        money(units.price(pack.pricePerKg())),
                         currency,
+                        units.priced(),
                         money(pack.pricePerKg() * pack.leftGrams() / 1000),
                         currency);
     }
@@ -80,7 +85,7 @@ class Labels {
                 pieces.card(pieces.figures(List.of(pieces.find(pieceId).id())).get(0));
         List<String> lines = new ArrayList<>();
         lines.add(card.cutName());
-        lines.add(kilograms(card.greenGrams()) + " green");
+        lines.add(people.units().weight(card.greenGrams()) + " green");
         if (card.hungOn() != null && card.targetDays() != null) {
             lines.add("hung %s, %d days".formatted(day(card.hungOn()), card.targetDays()));
             lines.add("pull " + day(card.hungOn().plusDays(card.targetDays())));

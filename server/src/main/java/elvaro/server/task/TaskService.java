@@ -2,6 +2,7 @@ package elvaro.server.task;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.core.game.Ice;
 import elvaro.core.inspection.FollowUp;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.schedule.Agenda;
@@ -103,6 +104,7 @@ public class TaskService {
     @Transactional(readOnly = true)
     public List<PieceDue> due(List<Hanging> hanging, LocalDate today, ZoneId zone) {
         Map<UUID, List<Decision>> decisions = decisions();
+        Chests chests = Chests.in(hanging);
         Map<UUID, List<FollowUp>> followUps = looks.followUps(hanging, zone);
         Stream<PieceDue> steps = treated.open(hanging, zone).stream()
                 .filter(step -> !step.on().isAfter(today))
@@ -112,20 +114,20 @@ public class TaskService {
                         step.words()));
         Stream<PieceDue> planned = hanging.stream().flatMap(each -> {
             boolean hangs = each.piece().state() == PieceState.HANGING;
-            List<Due> byPlan = hangs ? agenda(each, decisions, zone).due(today) : List.of();
+            List<Due> byPlan = hangs ? agenda(each, chests, decisions, zone).due(today) : List.of();
             List<FollowUp> made = followUps.getOrDefault(each.piece().id(), List.of());
             return Stream.concat(byPlan.stream(), madeByLooks(made, byPlan, today, zone))
-                    .map(due -> new PieceDue(each, due, exactly(due.work(), each.piece())));
+                    .map(due -> new PieceDue(each, due, exactly(due.work(), each.piece(), chests)));
         });
         return Stream.concat(planned, steps).toList();
     }
 
     /** How much ice; the other works say it all by themselves. */
-    private static @Nullable String exactly(Work work, Piece piece) {
+    private static @Nullable String exactly(Work work, Piece piece, Chests chests) {
         return work != Work.CHANGE_ICE
                 ? null
-                : piece.ice()
-                        .map(ice -> "drain, add %.0f kg of ice".formatted(ice.topUpKg(piece.greenGrams())))
+                : chests.ice(piece)
+                        .map(ice -> "drain, add %.0f kg of ice".formatted(ice.topUpKg()))
                         .orElse("drain; how warm is it?");
     }
 
@@ -150,6 +152,7 @@ public class TaskService {
         Map<UUID, List<Decision>> decisions = decisions();
         List<TaskView> tasks = new ArrayList<>();
         List<Hanging> room = pieces.inTheRoom(zone);
+        Chests chests = Chests.in(room);
         looks.followUps(room, zone)
                 .forEach((piece, made) -> room.stream()
                         .filter(each -> each.piece().id().equals(piece))
@@ -161,12 +164,12 @@ public class TaskService {
             if (hanging.piece().state() != PieceState.HANGING) {
                 continue;
             }
-            Agenda agenda = agenda(hanging, decisions, zone);
+            Agenda agenda = agenda(hanging, chests, decisions, zone);
             agenda.due(today)
                     .forEach(due -> agenda.named(
                                     planned(due.work()), due.plannedOn().orElseThrow())
-                            .ifPresent(item -> tasks.add(view(item, hanging))));
-            agenda.between(today.plusDays(1), to).forEach(item -> tasks.add(view(item, hanging)));
+                            .ifPresent(item -> tasks.add(view(item, hanging, chests))));
+            agenda.between(today.plusDays(1), to).forEach(item -> tasks.add(view(item, hanging, chests)));
         }
         plans.open().stream().filter(plan -> !plan.hangOn().isAfter(to)).forEach(plan -> tasks.add(view(plan)));
         air.undecided().forEach(event -> tasks.add(view(event, zone)));
@@ -179,7 +182,7 @@ public class TaskService {
         return work == Work.PULL_OVERDUE ? Work.PULL : work;
     }
 
-    private static TaskView view(Item item, Hanging hanging) {
+    private static TaskView view(Item item, Hanging hanging, Chests chests) {
         PieceCard card = hanging.card();
         return new TaskView(
                 item.work(),
@@ -190,7 +193,7 @@ public class TaskService {
                 card.tag(),
                 card.cutName(),
                 card.chamberName(),
-                exactly(item.work(), hanging.piece()));
+                exactly(item.work(), hanging.piece(), chests));
     }
 
     private static TaskView view(FollowUp made, PieceCard card, LocalDate on) {
@@ -250,7 +253,9 @@ public class TaskService {
             return;
         }
         Hanging hanging = pieces.hanging(form.pieceId());
-        Agenda agenda = agenda(hanging, decisions(), workshops.mine().zone());
+        UUID chamber = hanging.piece().chamber().orElseThrow().id();
+        Chests chests = new Chests(Map.of(chamber, pieces.loadOf(chamber)));
+        Agenda agenda = agenda(hanging, chests, decisions(), workshops.mine().zone());
         Work work = planned(form.work());
         if (agenda.named(work, form.plannedOn()).isEmpty()) {
             throw Refusal.conflict("no-task", "The plan of this piece has no such task any more. Look again.");
@@ -296,7 +301,7 @@ public class TaskService {
         pieces.retarget(piece.id(), piece.version(), (int) ChronoUnit.DAYS.between(hungOn, to));
     }
 
-    private static Agenda agenda(Hanging hanging, Map<UUID, List<Decision>> decisions, ZoneId zone) {
+    private static Agenda agenda(Hanging hanging, Chests chests, Map<UUID, List<Decision>> decisions, ZoneId zone) {
         Piece piece = hanging.piece();
         Map<Work, LocalDate> lastDone = new EnumMap<>(Work.class);
         LOGGED.forEach((work, kind) -> hanging.log()
@@ -310,9 +315,7 @@ public class TaskService {
                 new Care(
                         piece.method().orElseThrow(),
                         piece.coating(),
-                        piece.ice()
-                                .map(ice -> ice.topUpDays(piece.greenGrams()))
-                                .orElse(Care.USUAL_ICE_DAYS)),
+                        chests.ice(piece).map(Ice::topUpDays).orElse(Care.USUAL_ICE_DAYS)),
                 piece.hungOn().orElseThrow(),
                 piece.targetDays().orElseThrow(),
                 decisions.getOrDefault(piece.id(), List.of()),

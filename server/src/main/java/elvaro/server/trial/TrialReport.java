@@ -1,10 +1,11 @@
 package elvaro.server.trial;
 
-import static elvaro.core.working.Figures.kilograms;
 import static elvaro.core.working.Figures.money;
 import static elvaro.core.working.Figures.percent;
 
 import elvaro.core.trial.Conclusion;
+import elvaro.core.working.Units;
+import elvaro.server.account.AccountService;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Paper;
 import elvaro.server.trial.TrialView.ArmPieceView;
@@ -22,14 +23,17 @@ import org.springframework.stereotype.Component;
 class TrialReport {
     private final TrialReading reading;
     private final WorkshopService workshops;
+    private final AccountService people;
 
-    TrialReport(TrialReading reading, WorkshopService workshops) {
+    TrialReport(TrialReading reading, WorkshopService workshops, AccountService people) {
         this.reading = reading;
         this.workshops = workshops;
+        this.people = people;
     }
 
     byte[] pdf(UUID id) {
         TrialView trial = reading.view(id);
+        Units units = people.units();
         Paper paper = new Paper(
                 trial.question(),
                 "%s, compared by %s since %s. Printed %s. %s"
@@ -38,16 +42,17 @@ class TrialReport {
                                 trial.factorLabel(),
                                 trial.startedOn(),
                                 workshops.today(),
-                                trial.ended() ? "" : "It still runs."));
+                                trial.ended() ? "" : "It still runs."),
+                units);
         conclusions(paper, trial);
         paper.heading("The arms")
                 .table(
                         List.of("arm", "what is done", "pieces"),
                         trial.arms().stream()
-                                .map(arm -> List.of(name(arm), arm.setUp(), tags(arm)))
+                                .map(arm -> List.of(name(arm), units.sentence(arm.setUp()), tags(arm)))
                                 .toList());
-        means(paper, trial);
-        pieces(paper, trial);
+        means(paper, trial, units);
+        pieces(paper, trial, units);
         sentences(paper, "How fast it dries", trial.drying());
         sentences(
                 paper,
@@ -78,18 +83,27 @@ class TrialReport {
         }
     }
 
-    private void means(Paper paper, TrialView trial) {
+    private void means(Paper paper, TrialView trial, Units units) {
         List<List<String>> rows = trial.arms().stream()
                 .filter(arm -> arm.means() != null)
-                .map(arm -> row(name(arm), Objects.requireNonNull(arm.means())))
+                .map(arm -> row(name(arm), Objects.requireNonNull(arm.means()), units))
                 .toList();
         if (!rows.isEmpty()) {
             paper.heading("What came of it, on the mean")
-                    .table(List.of("arm", "shrink", "trim", "discard", "steak", "usable", "a kg of steak"), rows);
+                    .table(
+                            List.of(
+                                    "arm",
+                                    "shrink",
+                                    "trim",
+                                    "discard",
+                                    "steak",
+                                    "usable",
+                                    "a %s of steak".formatted(units.priced())),
+                            rows);
         }
     }
 
-    private List<String> row(String name, MeansView means) {
+    private List<String> row(String name, MeansView means, Units units) {
         return List.of(
                 name,
                 percent(means.shrink()),
@@ -99,29 +113,30 @@ class TrialReport {
                 percent(means.usableYield()),
                 means.perKgSteak() == null
                         ? ""
-                        : money(means.perKgSteak()) + " " + workshops.settings().currency());
+                        : money(units.price(means.perKgSteak())) + " "
+                                + workshops.settings().currency());
     }
 
-    private static void pieces(Paper paper, TrialView trial) {
+    private static void pieces(Paper paper, TrialView trial, Units units) {
         paper.heading("Piece by piece")
                 .table(
                         List.of("piece", "arm", "green", "aged", "steak", "trim, fat, bone", "discard"),
                         trial.arms().stream()
-                                .flatMap(arm -> arm.pieces().stream().map(piece -> row(arm, piece)))
+                                .flatMap(arm -> arm.pieces().stream().map(piece -> row(arm, piece, units)))
                                 .toList());
     }
 
-    private static List<String> row(ArmView arm, ArmPieceView piece) {
+    private static List<String> row(ArmView arm, ArmPieceView piece, Units units) {
         var ledger = piece.ledger();
         var piles = ledger.piles();
         return List.of(
                 piece.card().tag(),
                 arm.name(),
-                kilograms(ledger.greenGrams()),
-                kilograms(ledger.agedGrams()),
-                kilograms(piles.steak()),
-                kilograms(piles.usableTrim() + piles.fat() + piles.bone()),
-                kilograms(piles.discard()));
+                units.weight(ledger.greenGrams()),
+                units.weight(ledger.agedGrams()),
+                units.weight(piles.steak()),
+                units.weight(piles.usableTrim() + piles.fat() + piles.bone()),
+                units.weight(piles.discard()));
     }
 
     private static String name(ArmView arm) {

@@ -70,6 +70,23 @@ class CarcassCareIT {
                 .toList();
     }
 
+    @Test
+    void two_in_one_chest_share_what_comes_in_through_its_walls(Someone owner) {
+        Client client = owner.client();
+        Map<String, Object> body = deer(client, 40_000);
+        body.putAll(Map.of("method", "ON_ICE", "answers", IN_A_LARDER, "meatCelsius", 15, "outsideCelsius", 44));
+        String first = receive(client, body);
+        assertThat(iceDays(client, first)).containsExactly(3L, 6L, 9L);
+        double alone = piece(client, first).at("/ice/perDayKg").asDouble();
+        body.put("grams", 20_000);
+        String beside = receive(client, body);
+        assertThat(piece(client, first).at("/ice/besideGrams").asInt()).isEqualTo(20_000);
+        assertThat(piece(client, first).at("/ice/perDayKg").asDouble()).isCloseTo(alone * 2 / 3, within(1e-9));
+        assertThat(piece(client, beside).at("/ice/perDayKg").asDouble()).isCloseTo(alone / 3, within(1e-9));
+        client.must(client.write(beside, entry("PULLED", 20_000)));
+        assertThat(piece(client, first).at("/ice/perDayKg").asDouble()).isEqualTo(alone);
+    }
+
     /** By hand: 0.5 W/K at 20 °C are 2.59 kg a day; 40 kg from 15 °C once 6.29 kg; topped up with 3 days' melt. */
     @Test
     void ice_and_its_days_follow_from_the_warmth_of_meat_and_air_and_again_when_the_weather_turns(Someone owner) {

@@ -149,8 +149,20 @@ class RecordIT {
                 .contains("1 piece: of 4.000 kg hung, 0.300 kg dried away (7.5 %) and 3.000 kg became steaks")
                 .contains("Packed: Steaks, 1 pack, 3.000 kg.")
                 .contains("Air of Cold room")
-                .contains("Above 5 °C")
+                .contains("Above 5.0 °C")
                 .contains("the law of the place");
+        client.must(client.put(
+                "/api/me/preferences",
+                Map.of("weightUnit", "LB_OZ", "temperatureUnit", "FAHRENHEIT", "lengthUnit", "INCH", "theme", "DARK")));
+        assertThat(PaperRead.words(
+                                client,
+                                "/api/record/report.pdf?from=%s&to=%s".formatted(today.minusDays(30), today),
+                                folder)
+                        .replaceAll("\\s+", " "))
+                .as("in the units of whoever prints it")
+                .contains("1 piece: of 8 lb 13.1 oz hung, 0 lb 10.6 oz dried away (7.5 %) and 6 lb 9.8 oz became")
+                .contains("a lb, EUR")
+                .contains("Above 41.0 °F, up to 45.5 °F");
         assertThat(client.get("/api/record/report.pdf?from=2026-02-01&to=2026-01-01")
                         .status())
                 .isEqualTo(422);

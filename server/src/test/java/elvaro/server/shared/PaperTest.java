@@ -3,6 +3,7 @@ package elvaro.server.shared;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import elvaro.core.working.Units;
 import elvaro.server.support.PaperRead;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,6 +14,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** A sheet as poppler reads it back. */
 class PaperTest {
+    private static final Units METRIC = new Units(Units.Mass.KILOGRAM, false, false);
+
     @TempDir
     Path folder;
 
@@ -23,7 +26,7 @@ class PaperTest {
 
     @Test
     void what_is_written_stands_on_the_sheet_in_its_order() throws Exception {
-        String words = read(new Paper("Bench, 25A", "Strip loin")
+        String words = read(new Paper("Bench, 25A", "Strip loin", METRIC)
                 .heading("Piles")
                 .sentence("Every gram is on a pile.")
                 .table(List.of("", "found"), List.of(List.of("steaks", "2.5 kg"), List.of("bone", ""))));
@@ -37,7 +40,7 @@ class PaperTest {
     @Test
     void letters_of_all_of_europe_are_there() throws Exception {
         String letters = "Łódź, šunka, Ærø, Ωμέγα, мясо, ñandú, ß, €";
-        assertThat(read(new Paper(letters, ""))).contains(letters);
+        assertThat(read(new Paper(letters, "", METRIC))).contains(letters);
     }
 
     @Test
@@ -47,7 +50,9 @@ class PaperTest {
                 .toList();
         Path pdf = Files.write(
                 folder.resolve("long.pdf"),
-                new Paper("Many", "").table(List.of("piece", "green"), rows).pdf());
+                new Paper("Many", "", METRIC)
+                        .table(List.of("piece", "green"), rows)
+                        .pdf());
         assertThat(PaperRead.run("pdfinfo", pdf.toString())).containsPattern("Pages:\\s+[3-9]");
         String words = PaperRead.run("pdftotext", "-layout", pdf.toString(), "-");
         assertThat(words).contains("piece 0", "piece 79");
@@ -56,8 +61,8 @@ class PaperTest {
 
     @Test
     void nothing_to_say_takes_no_room_and_a_crooked_table_is_refused() throws Exception {
-        assertThat(read(new Paper("Title", " ").sentence("")).strip()).isEqualTo("Title");
-        assertThatThrownBy(() -> new Paper("Title", "").table(List.of("a", "b"), List.of(List.of("one"))))
+        assertThat(read(new Paper("Title", " ", METRIC).sentence("")).strip()).isEqualTo("Title");
+        assertThatThrownBy(() -> new Paper("Title", "", METRIC).table(List.of("a", "b"), List.of(List.of("one"))))
                 .isInstanceOf(IllegalArgumentException.class);
     }
 }
