@@ -27,7 +27,8 @@ export function OnIce({ piece }: { piece: PieceView }) {
       {ice ? (
         <>
           <Typography sx={{ fontWeight: 640, fontSize: '1.15rem' }}>
-            {kilograms(ice.laidInKg)} of ice to lay in, {kilograms(ice.allKg)} in all
+            {kilograms(ice.laidInKg)} of ice to lay in
+            {ice.allKg > ice.laidInKg && `, ${kilograms(ice.allKg)} in all with what is topped up`}
           </Typography>
           <Typography>
             {kilograms(ice.onceKg)} melt as the meat cools, then {kilograms(ice.perDayKg)} a day at{' '}

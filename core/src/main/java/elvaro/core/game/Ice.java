@@ -38,9 +38,9 @@ public record Ice(int meatGrams, double onceKg, double perDayKg) {
                 share * WALL_W_PER_K * Math.max(0, outsideCelsius) * SECONDS_A_DAY / FUSION_J_PER_KG);
     }
 
-    /** All that melts over so many days, kg. */
-    public double forDays(int days) {
-        return onceKg + perDayKg * days;
+    /** All that is bought, what is topped up before the last day among it, kg. */
+    public double inAllKg(int days) {
+        return laidInKg() + topUpKg() * Math.floorDiv(Math.max(1, days) - 1, topUpDays());
     }
 
     /** What is to be laid in on the first day, kg. */

@@ -38,17 +38,22 @@ class GameTest {
         assertThat(Ice.of(2_000, 2_000, 10, 30).topUpDays())
                 .as("little ice, warm air")
                 .isEqualTo(1);
-        assertThat(Ice.of(2_000, 2_000, -1, -5).forDays(10))
+        assertThat(ice.inAllKg(14))
+                .as("40 kg and 6.287 kg laid in, 7.76 kg on days 3, 6, 9 and 12")
+                .isCloseTo(77.33, within(0.01));
+        assertThat(ice.inAllKg(3)).as("none on the last day").isEqualTo(ice.laidInKg());
+        assertThat(Ice.of(2_000, 2_000, -1, -5).inAllKg(10))
                 .as("in frost nothing melts")
-                .isZero();
+                .isEqualTo(2);
         assertThatThrownBy(() -> Ice.of(0, 0, 5, 5)).hasMessageContaining("lies on the ice");
         assertThatThrownBy(() -> Ice.of(2_000, 1_999, 5, 5)).hasMessageContaining("in the chest");
     }
 
     /** Common practice, no source: about 100 lb of ice for one deer in a chest, two weeks. */
     @Test
-    void a_deer_takes_about_a_hundred_pounds_in_two_weeks() {
-        assertThat(Ice.of(40_000, 40_000, 15, 20).forDays(14) * 1000 / GRAMS_PER_POUND)
+    void a_deer_melts_about_a_hundred_pounds_in_two_weeks() {
+        Ice ice = Ice.of(40_000, 40_000, 15, 20);
+        assertThat((ice.onceKg() + 14 * ice.perDayKg()) * 1000 / GRAMS_PER_POUND)
                 .isCloseTo(100, within(15.0));
     }
 

@@ -10,7 +10,7 @@ import java.util.Optional;
  * @param besideGrams what else lies in the chest and has its share of its walls
  * @param onceKg melts as the meat cools
  * @param laidInKg on the first day
- * @param allKg until it is taken out
+ * @param allKg until it is taken out, what is topped up among it
  * @param topUpDays every how many days it is topped up and drained
  * @param topUpKg each time
  */
@@ -35,7 +35,7 @@ public record IceView(
                         ice.onceKg(),
                         ice.perDayKg(),
                         ice.laidInKg(),
-                        Math.max(ice.laidInKg(), ice.forDays(piece.targetDays().orElse(1))),
+                        ice.inAllKg(piece.targetDays().orElse(1)),
                         ice.topUpDays(),
                         ice.topUpKg()));
     }
