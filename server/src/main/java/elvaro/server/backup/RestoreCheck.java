@@ -68,7 +68,7 @@ class RestoreCheck {
     private record Key(String table, String columns, String to, String toColumns) {}
 
     /** Rows that point at nothing, by what the schema says points where. */
-    private List<String> strays() {
+    List<String> strays() {
         List<Key> keys = database.sql("select table_name, group_concat(column_name order by ordinal_position) columns,"
                         + " referenced_table_name, group_concat(referenced_column_name order by ordinal_position) to_columns"
                         + " from information_schema.key_column_usage where table_schema = database()"

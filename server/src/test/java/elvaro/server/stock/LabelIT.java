@@ -112,6 +112,16 @@ class LabelIT {
                 .contains("vacuum, frozen, packed")
                 .contains("ground meat: cook through")
                 .contains("Test shop");
+        client.must(client.put(
+                "/api/me/preferences",
+                Map.of("weightUnit", "LB", "temperatureUnit", "CELSIUS", "lengthUnit", "MM", "theme", "LIGHT")));
+        assertThat(PaperRead.run(
+                        "pdftotext",
+                        "-layout",
+                        pdf(client, labels(packs, LabelSize.THERMAL_100_50)).toString(),
+                        "-"))
+                .as("by the pound, for the same money")
+                .contains("2.72 lb, %.2f EUR/lb, %.2f EUR".formatted(perKg * 0.45359237, perKg * 1.234));
     }
 
     @Test
