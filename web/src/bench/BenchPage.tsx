@@ -8,6 +8,7 @@ import { useBench, useCarcasses } from '../api/queries';
 import { Caution } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
+import { agedWords } from '../kit/words';
 import { Workings } from '../kit/Workings';
 import { EntryDialog } from '../piece/EntryDialog';
 import { Packs } from '../stock/Packs';
@@ -46,7 +47,7 @@ function Block({ bench }: { bench: Bench }) {
         <>
           <Typography sx={{ color: 'text.secondary', flex: 1 }}>
             <Link to={`/pieces/${card.id}`} style={{ color: 'inherit' }}>
-              {card.cutName}, {card.methodLabel?.toLowerCase()}, {card.dayNumber} days
+              {[card.cutName, ...agedWords(card)].join(', ')}
             </Link>
           </Typography>
           <Button

@@ -11,14 +11,14 @@ import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { useUnits } from '../kit/units';
+import { agedWords } from '../kit/words';
 import { Evidence } from './Evidence';
 import { LedgerColumns } from './LedgerColumns';
 import { WhereItWent } from './WhereItWent';
 
 const MOST = 8;
 
-const describe = (piece: PieceCard) =>
-  [piece.tag, piece.cutName, piece.methodLabel?.toLowerCase(), `${piece.dayNumber} days`].join(', ');
+const describe = (piece: PieceCard) => [piece.tag, piece.cutName, ...agedWords(piece)].join(', ');
 
 /** Which piece gave most, and why. */
 export default function ComparePage() {

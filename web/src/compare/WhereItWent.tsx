@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { useUnits } from '../kit/units';
 import { WeightBar } from '../kit/WeightBar';
+import { agedWords } from '../kit/words';
 import { StreamKey } from './StreamKey';
 
 /** Each piece as a bar on one scale, divided into where its green weight went. */
@@ -31,7 +32,7 @@ export function WhereItWent({ columns }: { columns: Schema['ColumnView'][] }) {
                 variant="caption"
                 sx={{ color: 'text.secondary', display: { xs: 'none', sm: 'block' }, lineHeight: 1.25 }}
               >
-                {card.methodLabel?.toLowerCase()}, {card.dayNumber} days
+                {agedWords(card).join(', ')}
               </Typography>
             </Box>
             <WeightBar

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Schema } from '../api/client';
 import { stretches } from './streams';
-import { dueWords } from './words';
+import { agedWords, dueWords } from './words';
 
 const ledger = {
   greenGrams: 8000,
@@ -54,4 +54,11 @@ test('ice that is late says how much of it, and since when', () => {
   const due = { work: 'CHANGE_ICE', days: 2, words: 'drain, add 8 kg of ice' } as Schema['DueView'];
   expect(dueWords(due)).toBe('drain, add 8 kg of ice, 2 days late');
   expect(dueWords({ ...due, days: 0 })).toBe('drain, add 8 kg of ice');
+});
+
+test('how a piece aged is said of those that hung', () => {
+  const card = { methodLabel: 'Open air', dayNumber: 1 } as Schema['PieceCard'];
+  expect(agedWords(card)).toEqual(['open air', '1 day']);
+  expect(agedWords({ ...card, dayNumber: 28 })).toEqual(['open air', '28 days']);
+  expect(agedWords({ ...card, dayNumber: undefined })).toEqual([]);
 });

@@ -1,4 +1,5 @@
 import type { Schema } from '../api/client';
+import { days } from './units';
 
 export type Work = Schema['DueView']['work'];
 
@@ -124,3 +125,7 @@ export const chamberWords: Record<Schema['ChamberForm']['kind'], string> = {
   SHED: 'Shed',
   ICE_CHEST: 'Ice chest',
 };
+
+/** How a piece aged and for how long; nothing of what was set aside fresh or cut off an animal. */
+export const agedWords = ({ dayNumber, methodLabel }: Schema['PieceCard']): string[] =>
+  dayNumber == null ? [] : [...(methodLabel ? [methodLabel.toLowerCase()] : []), days(dayNumber)];

@@ -21,7 +21,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -53,25 +52,22 @@ class BenchSheet {
         LocalDate today = workshops.today();
         Paper paper = new Paper(
                 "Bench, " + card.tag(),
-                "%s, %s, %s days. %s, %s"
-                        .formatted(
-                                card.cutName(),
-                                Objects.requireNonNullElse(card.methodLabel(), "")
-                                        .toLowerCase(Locale.ROOT),
-                                card.dayNumber(),
-                                workshops.mine().name(),
-                                today),
+                "%s%s. %s, %s"
+                        .formatted(card.cutName(), hung(card), workshops.mine().name(), today),
                 units);
-        paper.sentence("Green %s, aged %s: %s of it is water, %s."
-                .formatted(
-                        units.weight(ledger.greenGrams()),
-                        units.weight(ledger.agedGrams()),
-                        units.weight(ledger.shrinkGrams()),
-                        percent(ledger.shrinkFraction())));
+        paper.sentence(
+                ledger.shrinkGrams() == 0
+                        ? "%s to cut.".formatted(units.weight(ledger.agedGrams()))
+                        : "Green %s, aged %s: %s of it is water, %s."
+                                .formatted(
+                                        units.weight(ledger.greenGrams()),
+                                        units.weight(ledger.agedGrams()),
+                                        units.weight(ledger.shrinkGrams()),
+                                        percent(ledger.shrinkFraction())));
         piles(paper, bench, closed, units);
         if (closed) {
             found(paper, bench, units);
-        } else {
+        } else if (!bench.choices().isEmpty()) {
             paper.heading("How to cut")
                     .table(
                             List.of("", "steak", "trim", "a %s of steak".formatted(units.priced())),
@@ -80,6 +76,13 @@ class BenchSheet {
                                     .toList());
         }
         return paper.heading("With care").sentence(CAUTION).pdf();
+    }
+
+    /** How it aged; nothing for what was set aside fresh or cut off an animal. */
+    private static String hung(PieceCard card) {
+        return card.dayNumber() == null || card.methodLabel() == null
+                ? BLANK
+                : ", %s, %d days".formatted(card.methodLabel().toLowerCase(Locale.ROOT), card.dayNumber());
     }
 
     private static void piles(Paper paper, BenchView bench, boolean closed, Units units) {

@@ -3,6 +3,7 @@ package elvaro.server.bench;
 import static elvaro.server.support.Bodies.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.PaperRead;
 import elvaro.server.support.RunningApp;
@@ -10,6 +11,7 @@ import elvaro.server.support.RunningApp.Someone;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -37,6 +39,22 @@ class BenchSheetIT {
     }
 
     @Test
+    void a_part_of_an_animal_says_nothing_of_days_it_never_hung(Someone owner) throws Exception {
+        Client client = owner.client();
+        String deer = UUID.randomUUID().toString();
+        client.must(
+                client.put("/api/carcasses/" + deer, Bodies.carcassBody(client.chamber("Larder", 300_000), 40_000)));
+        client.must(client.write(deer, entry("PULLED", 39_500)));
+        String haunch = UUID.randomUUID().toString();
+        client.must(
+                client.put("/api/carcasses/%s/parts/%s".formatted(deer, haunch), Bodies.partBody("LEFT_HAUNCH", 5200)));
+        String words = PaperRead.words(client, "/api/bench/%s/sheet".formatted(haunch), folder);
+        assertThat(words)
+                .contains("Haunch of venison. Test shop", "5.200 kg to cut.")
+                .doesNotContain("null", "days");
+    }
+
+    @Test
     void once_closed_it_says_what_was_found_why_a_part_was_thrown_away_and_in_every_letter(Someone owner)
             throws Exception {
         Client client = owner.client();
@@ -44,8 +62,8 @@ class BenchSheetIT {
         client.must(client.write(piece, entry("PULLED", 3500)));
         client.must(client.write(piece, pile("STEAK", 2800, "")));
         client.must(client.write(piece, pile("DISCARD", 700, "řeka, жир")));
-        client.must(client.put(
-                "/api/bench/%s/close/%s".formatted(piece, java.util.UUID.randomUUID()), Map.of("answers", Map.of())));
+        client.must(
+                client.put("/api/bench/%s/close/%s".formatted(piece, UUID.randomUUID()), Map.of("answers", Map.of())));
         String words = PaperRead.words(client, "/api/bench/%s/sheet".formatted(piece), folder);
         assertThat(line(words, "discard")).contains("0.700 kg", "0.700 kg řeka, жир");
         assertThat(words).contains("Steak yield 70.0 %", "0.000 kg on no pile");
