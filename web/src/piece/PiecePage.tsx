@@ -248,7 +248,7 @@ function Actions({ piece, onDo, onTreat, onHang }: ActionsProps) {
         </Button>
       )}
       {hanging && <Target piece={piece} />}
-      {card.state !== 'FRESH' && card.state !== 'WAITING' && (
+      {card.dayNumber != null && (
         <Button component={Link} to={`/pieces/${card.id}/prepare`}>
           Preparation
         </Button>

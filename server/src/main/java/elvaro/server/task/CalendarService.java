@@ -71,12 +71,7 @@ public class CalendarService {
         if (task.planId() != null) {
             name = task.planId().toString();
         } else if (task.pieceId() != null) {
-            // Steps of a treatment have no other name than their words.
-            String named = task.words() == null
-                    ? String.valueOf(task.plannedOn())
-                    : UUID.nameUUIDFromBytes((task.on() + task.words()).getBytes(StandardCharsets.UTF_8))
-                            .toString();
-            name = "%s-%s-%s".formatted(task.pieceId(), task.work(), named);
+            name = "%s-%s-%s".formatted(task.pieceId(), task.work(), named(task));
         } else {
             // Two events of one chamber and day are told apart by what they are.
             String event = "%s %s %s %s".formatted(task.tag(), task.work(), task.on(), task.cutName());
@@ -84,5 +79,14 @@ public class CalendarService {
                     .toString();
         }
         return name.toLowerCase(Locale.ROOT) + "@elvaro";
+    }
+
+    /** By the day the plan has it, whatever it says; steps of a treatment have no other name than their words. */
+    private static String named(TaskView task) {
+        if (task.plannedOn() != null || task.words() == null) {
+            return String.valueOf(task.plannedOn() == null ? task.on() : task.plannedOn());
+        }
+        return UUID.nameUUIDFromBytes((task.on() + task.words()).getBytes(StandardCharsets.UTF_8))
+                .toString();
     }
 }

@@ -58,6 +58,13 @@ class CarcassCareIT {
         return client.must(client.get("/api/pieces/" + piece)).body();
     }
 
+    private static List<String> inCalendar(Client client) {
+        return client.text("/api/calendar.ics")
+                .lines()
+                .filter(line -> line.startsWith("UID:"))
+                .toList();
+    }
+
     private static List<Long> iceDays(Client client, String piece) {
         return client.get("/api/tasks?days=30")
                 .body()
@@ -78,8 +85,10 @@ class CarcassCareIT {
         String first = receive(client, body);
         assertThat(iceDays(client, first)).containsExactly(3L, 6L, 9L);
         double alone = piece(client, first).at("/ice/perDayKg").asDouble();
+        List<String> written = inCalendar(client);
         body.put("grams", 20_000);
         String beside = receive(client, body);
+        assertThat(inCalendar(client)).as("less ice is the same appointment").containsAll(written);
         assertThat(piece(client, first).at("/ice/besideGrams").asInt()).isEqualTo(20_000);
         assertThat(piece(client, first).at("/ice/perDayKg").asDouble()).isCloseTo(alone * 2 / 3, within(1e-9));
         assertThat(piece(client, beside).at("/ice/perDayKg").asDouble()).isCloseTo(alone / 3, within(1e-9));
