@@ -24,6 +24,10 @@ test('a sentence of the server is put into the reader’s own units', () => {
   );
 });
 
+test.each(['2.5 g', '1.2.3 mm', '. mm', '2..3 °C'])('%s that somebody typed stays as it is', (typed) => {
+  expect(abroad.sentence(`Kept: ${typed}.`)).toBe(`Kept: ${typed}.`);
+});
+
 test('temperatures, depths and prices come back as they were typed', () => {
   for (let tenths = 280; tenths < 500; tenths += 3) {
     const celsius = abroad.readTemperature(String(tenths / 10)) ?? Number.NaN;

@@ -84,15 +84,20 @@ export function buildUnits(unit: WeightUnit, fahrenheit: boolean, inches: boolea
       const read = readNumber(text);
       return read === null || read < 0 ? null : Math.round(read * 100);
     },
-    /** Sentences from the server speak in grams and degrees Celsius; this puts them into the person's units. */
+    /**
+     * Sentences from the server speak in grams and degrees Celsius; this puts them into the person's units. What people
+     * typed into them and is no number of ours stays as it is.
+     */
     sentence: (text: string) =>
       text
         .replace(/\b\d{4}-\d{2}-\d{2}\b/g, (iso) => date(iso))
-        .replace(/(-?\d+) g\b/g, (_, grams: string) => weight(Number(grams)))
-        .replace(/([\d.]+) mm\b/g, (_, mm: string) =>
+        .replace(/(?<![\d.])(-?\d{1,9}) g\b/g, (_, grams: string) => weight(Number(grams)))
+        .replace(/(?<![\d.])(-?\d{1,9}(?:\.\d{1,9})?) mm\b/g, (_, mm: string) =>
           inches ? `${(Number(mm) / MM_PER_INCH).toFixed(1)} in` : `${mm} mm`,
         )
-        .replace(/(-?[\d.]+) °C/g, (_, celsius: string) => temperature(Number(celsius))),
+        .replace(/(?<![\d.])(-?\d{1,9}(?:\.\d{1,9})?) °C/g, (_, celsius: string) =>
+          temperature(Number(celsius)),
+        ),
   };
 }
 

@@ -17,9 +17,14 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches) {
     private static final double GRAMS_PER_OUNCE = GRAMS_PER_POUND / 16;
     private static final int TENTHS_PER_POUND = 160;
     private static final double MM_PER_INCH = 25.4;
-    private static final Pattern GRAMS = Pattern.compile("(-?\\d+) g\\b");
-    private static final Pattern MM = Pattern.compile("([\\d.]+) mm\\b");
-    private static final Pattern CELSIUS = Pattern.compile("(-?[\\d.]+) °C");
+
+    /** Sentences hold words of people too: what is no number of ours stays as it was typed. */
+    private static final String WHOLE = "(?<![\\d.])(-?\\d{1,9})";
+
+    private static final String DECIMAL = "(?<![\\d.])(-?\\d{1,9}(?:\\.\\d{1,9})?)";
+    private static final Pattern GRAMS = Pattern.compile(WHOLE + " g\\b");
+    private static final Pattern MM = Pattern.compile(DECIMAL + " mm\\b");
+    private static final Pattern CELSIUS = Pattern.compile(DECIMAL + " °C");
 
     /** What a weight is written in; pounds in decimals, or with ounces. */
     public enum Mass {

@@ -6,6 +6,7 @@ import elvaro.core.working.Units.Mass;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class UnitsTest {
     /** Worked by hand with the pound of 453.59237 g; the screen's own test has the same figures. */
@@ -21,6 +22,13 @@ class UnitsTest {
     })
     void a_weight_is_written_as_its_reader_weighs(Mass mass, long grams, String written) {
         assertThat(new Units(mass, false, false).weight(grams)).isEqualTo(written);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"2.5 g", "99999999999999999999 g", "1.2.3 mm", ". mm", "2..3 °C", "... °C"})
+    void what_people_typed_and_is_no_number_stays_as_it_is(String typed) {
+        assertThat(new Units(Mass.POUND, true, true).sentence("Kept: " + typed + "."))
+                .isEqualTo("Kept: " + typed + ".");
     }
 
     @Test
