@@ -8,7 +8,7 @@ import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.KnifeWork;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceView.EntryView;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -29,9 +29,9 @@ class BenchLessons {
     /** Half the width of an 80 % band, in standard deviations of the normal distribution. */
     private static final double EIGHTY_PERCENT = 1.2816;
 
-    private final PieceService pieces;
+    private final PieceQueries pieces;
 
-    BenchLessons(PieceService pieces) {
+    BenchLessons(PieceQueries pieces) {
         this.pieces = pieces;
     }
 

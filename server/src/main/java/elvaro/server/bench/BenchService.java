@@ -1,5 +1,6 @@
 package elvaro.server.bench;
 
+import elvaro.server.piece.PieceWriter;
 import elvaro.core.inspection.FollowUp;
 import elvaro.core.ledger.Balance;
 import elvaro.core.ledger.LogFact.Kind;
@@ -16,7 +17,7 @@ import elvaro.server.piece.EntryForm;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.LogService;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.PieceView;
 import elvaro.server.settings.WorkshopService;
@@ -34,12 +35,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class BenchService {
+    private final PieceWriter writer;
     private final LogService log;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final DecisionService decisions;
     private final WorkshopService workshops;
 
-    BenchService(LogService log, PieceService pieces, DecisionService decisions, WorkshopService workshops) {
+    BenchService(PieceWriter writer, LogService log, PieceQueries pieces, DecisionService decisions, WorkshopService workshops) {
+        this.writer = writer;
         this.log = log;
         this.pieces = pieces;
         this.decisions = decisions;
@@ -97,7 +100,7 @@ public class BenchService {
 
     /** How it is cut, and the crust that was measured. A rule laid on after closing still counts. */
     public void cutting(UUID pieceId, CuttingForm form) {
-        Piece piece = log.lock(pieceId);
+        Piece piece = writer.lock(pieceId);
         mustBeDown(piece);
         boolean closed = piece.state() == PieceState.CUT;
         boolean another = form.order() != piece.benchOrder().orElse(null) || form.closeness() != piece.closeness();
@@ -105,9 +108,9 @@ public class BenchService {
             throw Refusal.conflict("wrong-state", "The bench is not open for this piece.");
         }
         if (form.order() != null) {
-            piece.cutBy(form.order());
+            writer.cutBy(piece, form.order());
         }
-        piece.trimmed(form.closeness(), form.crustTenthsMm());
+        writer.trim(piece, form.closeness(), form.crustTenthsMm());
     }
 
     /**
@@ -116,7 +119,7 @@ public class BenchService {
      * @param reason what was wrong with it
      */
     public void discardRest(UUID pieceId, UUID entryId, String reason) {
-        Piece piece = log.lock(pieceId);
+        Piece piece = writer.lock(pieceId);
         if (log.isRetry(pieceId, entryId, Kind.CLOSED, 0, null)) {
             return;
         }
@@ -137,7 +140,7 @@ public class BenchService {
      * @throws Refusal if no pile was weighed, or the piles do not add up and nobody said why
      */
     public void close(UUID pieceId, UUID entryId, Map<String, String> answers) {
-        Piece piece = log.lock(pieceId);
+        Piece piece = writer.lock(pieceId);
         if (log.isRetry(pieceId, entryId, Kind.CLOSED, 0, null)) {
             return;
         }
@@ -162,7 +165,7 @@ public class BenchService {
 
     /** Opens a closed bench again, so that a pile can be corrected; the reason is kept. */
     public void reopen(UUID pieceId, UUID entryId, String reason) {
-        Piece piece = log.lock(pieceId);
+        Piece piece = writer.lock(pieceId);
         if (!log.isRetry(pieceId, entryId, Kind.REOPENED, 0, null)) {
             log.turn(piece, entryId, Kind.REOPENED, reason);
         }

@@ -17,7 +17,7 @@ import elvaro.server.lot.Lot;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
@@ -35,12 +35,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 class CarcassReading {
     private final CarcassRepository carcasses;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final WorkshopService workshops;
     private final CoolingService cooling;
 
     CarcassReading(
-            CarcassRepository carcasses, PieceService pieces, WorkshopService workshops, CoolingService cooling) {
+            CarcassRepository carcasses, PieceQueries pieces, WorkshopService workshops, CoolingService cooling) {
         this.carcasses = carcasses;
         this.pieces = pieces;
         this.workshops = workshops;

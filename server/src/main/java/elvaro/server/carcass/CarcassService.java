@@ -1,5 +1,6 @@
 package elvaro.server.carcass;
 
+import elvaro.server.piece.PieceWriter;
 import static elvaro.core.working.Figures.weight;
 
 import elvaro.core.drying.Coating;
@@ -51,6 +52,7 @@ class CarcassService {
 
     private static final Duration CLOCK_SLACK = Duration.ofMinutes(5);
 
+    private final PieceWriter writer;
     private final CarcassRepository carcasses;
     private final CarcassReading reading;
     private final LotService lots;
@@ -62,7 +64,7 @@ class CarcassService {
     private final EntityManager entities;
     private final Clock clock;
 
-    CarcassService(
+    CarcassService(PieceWriter writer, 
             CarcassRepository carcasses,
             CarcassReading reading,
             LotService lots,
@@ -73,6 +75,7 @@ class CarcassService {
             WorkshopService workshops,
             EntityManager entities,
             Clock clock) {
+        this.writer = writer;
         this.carcasses = carcasses;
         this.reading = reading;
         this.lots = lots;
@@ -100,11 +103,11 @@ class CarcassService {
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions);
         LocalDate today = workshops.today();
         Lot lot = lots.receive(lotForm(id, form, today));
-        lot.hold(form.test().holds().orElse(null));
+        lots.hold(id, form.test().holds().orElse(null));
         hanging.split(lot.id(), new SplitForm(List.of(whole(id, form, today)), form.answers()));
         entities.flush(); // The carcass points at its piece by id alone.
         if (form.meatCelsius() != null && form.outsideCelsius() != null) {
-            log.lock(id).onIce(form.meatCelsius(), form.outsideCelsius());
+            writer.layOnIce(writer.lock(id), form.meatCelsius(), form.outsideCelsius());
         }
         entities.persist(new Carcass(id, lot.id(), form));
         decisions.keep(lot.id(), id, settled);
@@ -202,7 +205,7 @@ class CarcassService {
     void tested(UUID id, int version, DiseaseTest result) {
         Carcass carcass = find(id);
         carcass.tested(version, result);
-        lots.lock(carcass.lotId()).hold(result.holds().orElse(null));
+        lots.hold(carcass.lotId(), result.holds().orElse(null));
         entities.flush();
     }
 
@@ -232,7 +235,7 @@ class CarcassService {
     void cutOff(UUID id, UUID pieceId, CutOffForm form) {
         workshops.lock(); // Places are counted, and letters go up one by one.
         Carcass carcass = find(id);
-        Piece whole = log.lock(id);
+        Piece whole = writer.lock(id);
         List<CarcassPart> before = carcasses.parts(id);
         if (before.stream().anyMatch(part -> part.id().equals(pieceId))) {
             return;
@@ -301,7 +304,7 @@ class CarcassService {
      */
     void close(UUID id, UUID entryId, Map<String, String> answers) {
         Carcass carcass = find(id);
-        Piece whole = log.lock(id);
+        Piece whole = writer.lock(id);
         if (log.isRetry(id, entryId, Kind.CLOSED, 0, null)) {
             return;
         }

@@ -5,7 +5,7 @@ import elvaro.server.piece.CostView;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.LedgerView;
 import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
@@ -23,10 +23,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class CompareService {
     private static final int MOST = 8;
 
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final WorkshopService workshops;
 
-    CompareService(PieceService pieces, WorkshopService workshops) {
+    CompareService(PieceQueries pieces, WorkshopService workshops) {
         this.pieces = pieces;
         this.workshops = workshops;
     }

@@ -28,10 +28,11 @@ import elvaro.server.piece.EntryForm;
 import elvaro.server.piece.LogEntry;
 import elvaro.server.piece.LogService;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceArchive;
+import elvaro.server.piece.PieceDraft;
+import elvaro.server.piece.PieceHistory;
 import elvaro.server.piece.PiecePlans;
 import elvaro.server.piece.PieceRole;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.Place;
 import elvaro.server.plan.PlanForm;
@@ -74,11 +75,11 @@ class DemoLoader implements ApplicationRunner {
     private final AccountService accounts;
     private final ChamberService chambers;
     private final LotService lots;
-    private final PieceArchive archive;
+    private final PieceHistory archive;
     private final PiecePlans plans;
     private final PlanService purchases;
     private final TaskService tasks;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final LogService log;
     private final LookService looks;
     private final Weather weather;
@@ -98,11 +99,11 @@ class DemoLoader implements ApplicationRunner {
             AccountService accounts,
             ChamberService chambers,
             LotService lots,
-            PieceArchive archive,
+            PieceHistory archive,
             PiecePlans plans,
             PlanService purchases,
             TaskService tasks,
-            PieceService pieces,
+            PieceQueries pieces,
             LogService log,
             LookService looks,
             Weather weather,
@@ -317,7 +318,7 @@ class DemoLoader implements ApplicationRunner {
         UUID id = Scenario.id(random);
         String tag = lot.number() + String.valueOf((char) ('A' + index));
         if (hung.role() == PieceRole.FRESH) {
-            archive.add(Piece.fresh(id, lot, tag, green), PieceState.FRESH, List.of());
+            archive.add(PieceDraft.fresh(id, lot, tag, green), PieceState.FRESH, List.of());
             return;
         }
         Room room = Scenario.ROOMS.stream()
@@ -326,10 +327,11 @@ class DemoLoader implements ApplicationRunner {
                 .orElseThrow();
         Chamber chamber = chambers.find(rooms.get(hung.room())).orElseThrow();
         int place = hung.reached() == Reached.HANGING ? hanging.merge(hung.room(), 1, Integer::sum) - 1 : 0;
-        Piece piece = Piece.hang(id, lot, tag, hung.role(), green, hung.method(), hungOn, hung.days())
-                .in(chamber, new Place(place / room.places() + 1, place % room.places() + 1))
-                .costing(hung.method().usualConsumablesMinor())
-                .under(hung.coating(), null);
+        PieceDraft draft = PieceDraft.hung(id, lot, tag, hung.role(), green, hung.method(), hungOn, hung.days())
+                .hangIn(chamber, new Place(place / room.places() + 1, place % room.places() + 1))
+                .spend(hung.method().usualConsumablesMinor())
+                .cover(hung.coating(), null);
+        Piece piece = draft.piece();
         ZoneId zone = workshops.mine().zone();
         List<LogEntry> log = new Story(
                         bought,
@@ -345,7 +347,7 @@ class DemoLoader implements ApplicationRunner {
         List<LogEntry> soFar = log.stream()
                 .filter(entry -> !entry.happenedAt().isAfter(clock.instant()))
                 .toList();
-        archive.add(piece, PieceState.valueOf(hung.reached().name()), soFar);
+        archive.add(draft, PieceState.valueOf(hung.reached().name()), soFar);
         plans.keep(List.of(piece), piece.hungAt(zone).orElseThrow());
     }
 }

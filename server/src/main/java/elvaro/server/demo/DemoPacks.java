@@ -3,8 +3,8 @@ package elvaro.server.demo;
 import elvaro.core.ledger.Piles;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceArchive;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceHistory;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.stock.Content;
@@ -37,12 +37,12 @@ class DemoPacks {
     private static final int FRESH_TO_AGED = 19;
     private static final int GRIND_PACK_GRAMS = 2500;
 
-    private final PieceArchive archive;
-    private final PieceService pieces;
+    private final PieceHistory archive;
+    private final PieceQueries pieces;
     private final StockArchive stock;
     private final WorkshopService workshops;
 
-    DemoPacks(PieceArchive archive, PieceService pieces, StockArchive stock, WorkshopService workshops) {
+    DemoPacks(PieceHistory archive, PieceQueries pieces, StockArchive stock, WorkshopService workshops) {
         this.archive = archive;
         this.pieces = pieces;
         this.stock = stock;

@@ -3,7 +3,7 @@ package elvaro.server.demo;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.TastingKind;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceArchive;
+import elvaro.server.piece.PieceHistory;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Ids;
 import elvaro.server.tasting.TastingArchive;
@@ -119,12 +119,12 @@ class DemoTastings {
                             new Dish("Five sessions", "6B", "Five sessions", 4.9, 55.5, List.of("smoky, harsh"))),
                     false));
 
-    private final PieceArchive pieces;
+    private final PieceHistory pieces;
     private final TastingArchive tastings;
     private final WorkshopService workshops;
     private final Clock clock;
 
-    DemoTastings(PieceArchive pieces, TastingArchive tastings, WorkshopService workshops, Clock clock) {
+    DemoTastings(PieceHistory pieces, TastingArchive tastings, WorkshopService workshops, Clock clock) {
         this.pieces = pieces;
         this.tastings = tastings;
         this.workshops = workshops;

@@ -11,7 +11,7 @@ import elvaro.core.treatment.Kind;
 import elvaro.core.treatment.Measure;
 import elvaro.core.trial.Factor;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceArchive;
+import elvaro.server.piece.PieceHistory;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Ids;
 import elvaro.server.treatment.Given;
@@ -176,12 +176,12 @@ class DemoTrials {
                             new Arm("Hung", true, List.of("32A"), null),
                             new Arm("On ice", false, List.of("32B"), null))));
 
-    private final PieceArchive pieces;
+    private final PieceHistory pieces;
     private final TreatmentArchive treatments;
     private final TrialArchive trials;
     private final WorkshopService workshops;
 
-    DemoTrials(PieceArchive pieces, TreatmentArchive treatments, TrialArchive trials, WorkshopService workshops) {
+    DemoTrials(PieceHistory pieces, TreatmentArchive treatments, TrialArchive trials, WorkshopService workshops) {
         this.pieces = pieces;
         this.treatments = treatments;
         this.trials = trials;

@@ -1,5 +1,6 @@
 package elvaro.server.look;
 
+import elvaro.server.piece.PieceWriter;
 import elvaro.core.inspection.Circumstances;
 import elvaro.core.inspection.FollowUp;
 import elvaro.core.inspection.Rule;
@@ -13,8 +14,8 @@ import elvaro.server.look.LookRepository.PhotoRow;
 import elvaro.server.piece.EntryForm;
 import elvaro.server.piece.LogService;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceService;
-import elvaro.server.piece.PieceService.Hanging;
+import elvaro.server.piece.PieceQueries;
+import elvaro.server.piece.PieceQueries.Hanging;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.PieceView.EntryView;
 import elvaro.server.settings.WorkshopService;
@@ -47,22 +48,24 @@ public class LookService {
     private static final int MOST_PHOTOS = 6;
     private static final Set<Work> AT_THE_BENCH = EnumSet.of(Work.REST, Work.LOOK);
 
+    private final PieceWriter writer;
     private final LookRepository looks;
     private final LogService log;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final EntityManager entities;
     private final Clock clock;
 
-    LookService(
+    LookService(PieceWriter writer, 
             LookRepository looks,
             LogService log,
-            PieceService pieces,
+            PieceQueries pieces,
             WorkshopService workshops,
             CurrentWorkshop current,
             EntityManager entities,
             Clock clock) {
+        this.writer = writer;
         this.looks = looks;
         this.log = log;
         this.pieces = pieces;
@@ -78,7 +81,7 @@ public class LookService {
      * @throws Refusal if the piece does not hang, or what was seen contradicts itself
      */
     public void keep(UUID pieceId, UUID entryId, LookForm form) {
-        Piece piece = log.lock(pieceId); // A retry finds what the first one kept.
+        Piece piece = writer.lock(pieceId); // A retry finds what the first one kept.
         if (looks.findById(entryId).isPresent()) {
             return;
         }
@@ -172,7 +175,7 @@ public class LookService {
      * @param answers to questions the weight raised
      */
     public void discard(UUID pieceId, UUID entryId, int grams, String words, Map<String, String> answers) {
-        log.lock(pieceId);
+        writer.lock(pieceId);
         if (log.isRetry(pieceId, entryId, Kind.PULLED, grams, null)) {
             return;
         }
@@ -182,7 +185,7 @@ public class LookService {
                 pieceId,
                 Ids.after(entryId, "pile"),
                 new EntryForm(Kind.PILE, net, Stream.DISCARD, words, null, null, Map.of()));
-        log.turn(log.lock(pieceId), Ids.after(entryId, "closed"), Kind.CLOSED, words);
+        log.turn(writer.lock(pieceId), Ids.after(entryId, "closed"), Kind.CLOSED, words);
     }
 
     /**

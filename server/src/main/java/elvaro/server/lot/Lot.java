@@ -63,7 +63,7 @@ public class Lot extends EditedRow {
     }
 
     /** Holds it back from packing and sharing, for a reason in words; none lets it go. */
-    public void hold(@Nullable String because) {
+    void hold(@Nullable String because) {
         held = because;
     }
 

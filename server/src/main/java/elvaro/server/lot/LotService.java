@@ -11,6 +11,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -36,6 +37,11 @@ public class LotService {
     /** The lot, with nobody else changing it until the caller's transaction ends. */
     public Lot lock(UUID id) {
         return lots.lock(id).orElseThrow(() -> Refusal.notFound("lot"));
+    }
+
+    /** Keeps everything of a lot from being packed, sold or tasted, or lets it go on. */
+    public void hold(UUID id, @Nullable String because) {
+        lock(id).hold(because);
     }
 
     @Transactional(readOnly = true)

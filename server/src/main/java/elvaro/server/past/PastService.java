@@ -21,8 +21,9 @@ import elvaro.server.past.PastView.CellFault;
 import elvaro.server.past.PastView.StoryLine;
 import elvaro.server.piece.LogEntry;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceArchive;
-import elvaro.server.piece.PieceArchive.Hanged;
+import elvaro.server.piece.PieceDraft;
+import elvaro.server.piece.PieceHistory;
+import elvaro.server.piece.PieceHistory.Hanged;
 import elvaro.server.piece.PieceRole;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.Place;
@@ -60,7 +61,7 @@ class PastService {
     private static final LocalTime PULLED = LocalTime.of(17, 0);
     private static final LocalTime CUT = LocalTime.of(18, 0);
 
-    private final PieceArchive archive;
+    private final PieceHistory archive;
     private final LotService lots;
     private final ChamberService chambers;
     private final WorkshopService workshops;
@@ -68,7 +69,7 @@ class PastService {
     private final Clock clock;
 
     PastService(
-            PieceArchive archive,
+            PieceHistory archive,
             LotService lots,
             ChamberService chambers,
             WorkshopService workshops,
@@ -209,7 +210,7 @@ class PastService {
                 "%s: %s".formatted(WORDS, piece.name()),
                 answered(new Arrival(told.cut(), told.greenGrams(), Optional.empty(), Optional.empty()).questions())));
         int days = (int) ChronoUnit.DAYS.between(told.hungOn(), told.pulledOn());
-        Piece hung = Piece.hang(
+        PieceDraft hung = PieceDraft.hung(
                         id,
                         lot,
                         lot.number() + "A",
@@ -218,7 +219,7 @@ class PastService {
                         told.method(),
                         told.hungOn(),
                         days)
-                .in(chamber, new Place(1, 1));
+                .hangIn(chamber, new Place(1, 1));
         List<LogEntry> log = new ArrayList<>();
         piece.weighings().stream()
                 .filter(each -> !(each.day().equals(told.hungOn()) && each.grams() == told.greenGrams()))

@@ -16,7 +16,7 @@ public record FactRow(
         Instant happenedAt,
         int grams,
         @Nullable Stream stream) {
-    LogFact fact() {
+    public LogFact fact() {
         return new LogFact(id, correctsId, kind, happenedAt, grams, stream);
     }
 }

@@ -10,7 +10,7 @@ import elvaro.core.ledger.PieceLog;
 import elvaro.core.yield.Section;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.piece.Forecasts.Forecaster;
-import elvaro.server.piece.PieceRepository.StayRow;
+import elvaro.server.piece.PieceReader.StayRow;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import java.time.Clock;
@@ -35,13 +35,13 @@ public class FiguresService {
     /** The longest target there is; bounds the search for companions. */
     private static final int LONGEST_STAY_DAYS = 400;
 
-    private final PieceRepository pieces;
-    private final Logs logs;
+    private final PieceReader pieces;
+    private final PieceLogs logs;
     private final Forecasts forecasts;
     private final WorkshopService workshops;
     private final Clock clock;
 
-    FiguresService(PieceRepository pieces, Logs logs, Forecasts forecasts, WorkshopService workshops, Clock clock) {
+    FiguresService(PieceReader pieces, PieceLogs logs, Forecasts forecasts, WorkshopService workshops, Clock clock) {
         this.pieces = pieces;
         this.logs = logs;
         this.forecasts = forecasts;

@@ -14,8 +14,8 @@ import elvaro.core.ledger.PieceLog;
 import elvaro.core.trial.Facts;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
-import elvaro.server.piece.LogRepository.CloserRow;
-import elvaro.server.piece.PieceRepository.FinishedLine;
+import elvaro.server.piece.LogReader.CloserRow;
+import elvaro.server.piece.FinishedLine;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import java.time.Instant;
@@ -35,7 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Every finished piece that hung by itself, with what its log and its chamber say of it. Made for tens of thousands: rows are
- * read as values, and what a log said is kept in memory under its version, as {@link Logs} does.
+ * read as values, and what a log said is kept in memory under its version, as {@link PieceLogs} does.
  */
 @Service
 @Transactional(readOnly = true)
@@ -51,16 +51,16 @@ public class FinishedPieces {
 
     private final Cache<Key, Told> kept =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
-    private final PieceRepository pieces;
-    private final LogRepository entries;
-    private final Logs logs;
+    private final PieceReader pieces;
+    private final LogReader entries;
+    private final PieceLogs logs;
     private final ChamberService chambers;
     private final WorkshopService workshops;
 
     FinishedPieces(
-            PieceRepository pieces,
-            LogRepository entries,
-            Logs logs,
+            PieceReader pieces,
+            LogReader entries,
+            PieceLogs logs,
             ChamberService chambers,
             WorkshopService workshops) {
         this.pieces = pieces;
@@ -166,7 +166,7 @@ public class FinishedPieces {
 
     /** What shares or shared the chambers and is not cut, by chamber. */
     private Map<UUID, List<Stay>> stillThere(ZoneId zone) {
-        List<Piece> there = pieces.in(EnumSet.of(PieceState.HANGING, PieceState.PULLED, PieceState.PARTED)).stream()
+        List<Piece> there = pieces.inState(EnumSet.of(PieceState.HANGING, PieceState.PULLED, PieceState.PARTED)).stream()
                 .filter(piece -> piece.hungOn().isPresent() && piece.chamber().isPresent())
                 .toList();
         Map<UUID, PieceLog> read = logs.of(there);

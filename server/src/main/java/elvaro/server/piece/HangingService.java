@@ -42,8 +42,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class HangingService {
-    private final PieceRepository pieces;
-    private final LogService log;
+    private final PieceReader pieces;
+    private final PieceWriter writer;
+    private final LogWriter log;
     private final LotService lots;
     private final ChamberService chambers;
     private final DecisionService decisions;
@@ -53,8 +54,9 @@ public class HangingService {
     private final Clock clock;
 
     HangingService(
-            PieceRepository pieces,
-            LogService log,
+            PieceReader pieces,
+            PieceWriter writer,
+            LogWriter log,
             LotService lots,
             ChamberService chambers,
             DecisionService decisions,
@@ -63,6 +65,7 @@ public class HangingService {
             PiecePlans plans,
             Clock clock) {
         this.pieces = pieces;
+        this.writer = writer;
         this.log = log;
         this.lots = lots;
         this.chambers = chambers;
@@ -94,18 +97,18 @@ public class HangingService {
                     "pieces",
                     "The pieces weigh %s more than the lot. Weigh them again.".formatted(weight(-split.cuttingLoss())));
         }
-        Map<UUID, Chamber> where = new LinkedHashMap<>();
+        Map<UUID, Occupancy> where = new LinkedHashMap<>();
         form.pieces().stream().filter(piece -> !piece.fresh()).forEach(piece -> {
             if (piece.hangsLater()) {
                 mustSayHow(piece);
                 return;
             }
             Chamber chamber = check(piece, lot);
-            where.put(chamber.id(), chamber);
+            where.computeIfAbsent(chamber.id(), id -> new Occupancy(chamber, pieces.hangingIn(id)));
         });
         List<Question> questions = new ArrayList<>();
         split.question().ifPresent(questions::add);
-        where.values().forEach(chamber -> questions.addAll(questions(chamber, form)));
+        where.values().forEach(occupancy -> questions.addAll(questions(occupancy, form)));
         form.pieces().stream()
                 .filter(piece -> piece.method() != null)
                 .flatMap(piece -> Clash.ofCoat(piece.coating(), piece.method()).stream())
@@ -148,99 +151,27 @@ public class HangingService {
                 .orElseThrow(() -> Refusal.wrong("missing", "chamberId", "Choose the chamber it hangs in."));
     }
 
-    private List<Question> questions(Chamber chamber, SplitForm form) {
+    private static List<Question> questions(Occupancy occupancy, SplitForm form) {
         List<NewPiece> coming = form.pieces().stream()
-                .filter(piece -> chamber.id().equals(piece.chamberId()))
+                .filter(piece -> occupancy.chamber().id().equals(piece.chamberId()))
                 .toList();
-        long load = pieces.hangingIn(chamber.id()).stream()
-                        .mapToLong(Piece::greenGrams)
-                        .sum()
-                + coming.stream().mapToLong(NewPiece::greenGrams).sum();
-        return questions(
-                chamber,
-                load,
+        return occupancy.questions(
+                coming.stream().mapToLong(NewPiece::greenGrams).sum(),
                 coming.stream()
                         .flatMap(piece -> Stream.ofNullable(piece.method()))
                         .toList());
     }
 
-    /**
-     * What is odd about hanging more in a chamber.
-     *
-     * @param load in grams, with what comes
-     * @param methods of what comes
-     */
-    static List<Question> questions(Chamber chamber, long load, List<Method> methods) {
-        List<Question> questions = new ArrayList<>();
-        if (load > chamber.limitGrams()) {
-            questions.add(Question.reason(
-                    "overload",
-                    "chamberId",
-                    "%s would carry %s and is made for %s. Air must reach every face."
-                            .formatted(chamber.name(), weight(load), weight(chamber.limitGrams()))));
-        }
-        boolean ice = chamber.kind() == ChamberKind.ICE_CHEST;
-        if (methods.stream().anyMatch(method -> (method == Method.ON_ICE) != ice)) {
-            questions.add(Question.confirm(
-                    "method-chamber",
-                    "method",
-                    ice
-                            ? "%s holds ice. Is the method right?".formatted(chamber.name())
-                            : "%s holds no ice. Is the method right?".formatted(chamber.name())));
-        }
-        return questions;
-    }
-
-    private void make(Lot lot, SplitForm form, Map<UUID, Chamber> where) {
-        Map<UUID, Set<Place>> taken = new LinkedHashMap<>();
-        where.keySet()
-                .forEach(id -> taken.put(
-                        id,
-                        pieces.hangingIn(id).stream()
-                                .flatMap(piece -> piece.place().stream())
-                                .collect(Collectors.toCollection(HashSet::new))));
+    private void make(Lot lot, SplitForm form, Map<UUID, Occupancy> where) {
         List<Piece> hung = new ArrayList<>();
         for (int index = 0; index < form.pieces().size(); index++) {
             NewPiece asked = form.pieces().get(index);
             String tag = lot.number() + String.valueOf((char) ('A' + index));
-            if (asked.fresh()) {
-                pieces.save(Piece.fresh(asked.id(), lot, tag, asked.greenGrams()));
-                continue;
+            Piece piece = writer.add(draft(lot, tag, asked, where));
+            if (piece.state() == PieceState.HANGING) {
+                hung.add(piece);
             }
-            if (asked.hangsLater()) {
-                pieces.save(Piece.waiting(
-                                asked.id(),
-                                lot,
-                                tag,
-                                asked.role(),
-                                asked.greenGrams(),
-                                asked.method(),
-                                asked.targetDays())
-                        .costing(asked.consumablesMinor())
-                        .under(Coating.NONE, asked.contactPercent())
-                        .measuring(asked.lengthMm(), asked.widthMm(), asked.heightMm()));
-                continue;
-            }
-            Chamber chamber = where.get(asked.chamberId());
-            Place place = Place.firstFree(chamber, taken.get(chamber.id()));
-            taken.get(chamber.id()).add(place);
-            LocalDate hungOn = asked.hungOn();
-            Piece piece = pieces.save(Piece.hang(
-                            asked.id(),
-                            lot,
-                            tag,
-                            asked.role(),
-                            asked.greenGrams(),
-                            asked.method(),
-                            hungOn,
-                            asked.targetDays())
-                    .in(chamber, place)
-                    .costing(asked.consumablesMinor())
-                    .under(asked.coating(), asked.contactPercent())
-                    .measuring(asked.lengthMm(), asked.widthMm(), asked.heightMm()));
-            hung.add(piece);
         }
-        // This reads, and so writes the pieces first; their coats' entries point at them.
         plans.keep(hung, clock.instant().truncatedTo(ChronoUnit.MICROS));
         for (Piece piece : hung) {
             int coatGrams = form.pieces().stream()
@@ -253,6 +184,39 @@ public class HangingService {
         }
     }
 
+    private static PieceDraft draft(Lot lot, String tag, NewPiece asked, Map<UUID, Occupancy> where) {
+        if (asked.fresh()) {
+            return PieceDraft.fresh(asked.id(), lot, tag, asked.greenGrams());
+        }
+        if (asked.hangsLater()) {
+            return PieceDraft.waiting(
+                            asked.id(),
+                            lot,
+                            tag,
+                            asked.role(),
+                            asked.greenGrams(),
+                            asked.method(),
+                            asked.targetDays())
+                    .spend(asked.consumablesMinor())
+                    .cover(Coating.NONE, asked.contactPercent())
+                    .measure(asked.lengthMm(), asked.widthMm(), asked.heightMm());
+        }
+        Occupancy occupancy = where.get(asked.chamberId());
+        return PieceDraft.hung(
+                        asked.id(),
+                        lot,
+                        tag,
+                        asked.role(),
+                        asked.greenGrams(),
+                        asked.method(),
+                        asked.hungOn(),
+                        asked.targetDays())
+                .hangIn(occupancy.chamber(), occupancy.takePlace())
+                .spend(asked.consumablesMinor())
+                .cover(asked.coating(), asked.contactPercent())
+                .measure(asked.lengthMm(), asked.widthMm(), asked.heightMm());
+    }
+
     /** The coat's entry has an id made from the piece's, so that it is the same one however often it is sent. */
     private void coat(Piece piece, int grams, LocalDate hungOn) {
         UUID id = Ids.after(piece.id(), " coat");
@@ -261,7 +225,6 @@ public class HangingService {
                 ? now
                 : hungOn.atTime(12, 0).atZone(workshops.mine().zone()).toInstant();
         LogFact fact = new LogFact(id, null, Kind.COAT_ON, at, grams, null);
-        log.persist(
-                piece, new LogEntry(piece.id(), fact, "", now, current.person().accountId()));
+        log.append(piece, new LogEntry(piece.id(), fact, "", now, current.person().accountId()));
     }
 }

@@ -12,9 +12,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 class HideService {
+    private final PieceWriter writer;
     private final LogService log;
 
-    HideService(LogService log) {
+    HideService(PieceWriter writer, LogService log) {
+        this.writer = writer;
         this.log = log;
     }
 
@@ -24,7 +26,7 @@ class HideService {
      * @throws Refusal if it hangs no longer, has no hide on, or is lighter than that
      */
     void takeOff(UUID pieceId, UUID entryId, int grams) {
-        Piece piece = log.lock(pieceId);
+        Piece piece = writer.lock(pieceId);
         if (log.isRetry(pieceId, entryId, Kind.CUT_AWAY, grams, null)) {
             return;
         }
@@ -38,6 +40,6 @@ class HideService {
                 pieceId,
                 entryId,
                 new EntryForm(Kind.CUT_AWAY, grams, null, "Its hide, taken off", null, null, Map.of()));
-        piece.coated(Coating.NONE);
+        writer.coat(piece, Coating.NONE);
     }
 }

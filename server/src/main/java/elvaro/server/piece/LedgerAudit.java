@@ -21,12 +21,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class LedgerAudit {
     private static final int READ_AT_ONCE = 500;
 
-    private final PieceRepository pieces;
-    private final LogRepository entries;
+    private final PieceReader pieces;
+    private final LogReader entries;
     private final WorkshopService workshops;
     private final EntityManager entities;
 
-    LedgerAudit(PieceRepository pieces, LogRepository entries, WorkshopService workshops, EntityManager entities) {
+    LedgerAudit(PieceReader pieces, LogReader entries, WorkshopService workshops, EntityManager entities) {
         this.pieces = pieces;
         this.entries = entries;
         this.entities = entities;
@@ -39,7 +39,7 @@ public class LedgerAudit {
     public Found all() {
         List<String> open = new ArrayList<>();
         List<UUID> finished =
-                pieces.in(EnumSet.of(PieceState.CUT)).stream().map(Piece::id).toList();
+                pieces.inState(EnumSet.of(PieceState.CUT)).stream().map(Piece::id).toList();
         for (int from = 0; from < finished.size(); from += READ_AT_ONCE) {
             open(finished.subList(from, Math.min(finished.size(), from + READ_AT_ONCE)), open);
         }

@@ -80,7 +80,7 @@ public class LogEntry extends WorkshopRow {
         return steaks;
     }
 
-    LogFact fact() {
+    public LogFact fact() {
         return new LogFact(id(), correctsId, kind, happenedAt, grams, stream);
     }
 

@@ -38,31 +38,34 @@ public class LogService {
     /** A device's clock may run ahead by this much. */
     private static final Duration CLOCK_SLACK = Duration.ofMinutes(5);
 
-    private final PieceRepository pieces;
-    private final LogRepository entries;
+    private final PieceReader pieces;
+    private final PieceWriter writer;
+    private final LogReader entries;
+    private final LogWriter log;
     private final DecisionService decisions;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final SurpriseCheck surprise;
-    private final EntityManager entities;
     private final Clock clock;
 
     LogService(
-            PieceRepository pieces,
-            LogRepository entries,
+            PieceReader pieces,
+            PieceWriter writer,
+            LogReader entries,
+            LogWriter log,
             DecisionService decisions,
             WorkshopService workshops,
             CurrentWorkshop current,
             SurpriseCheck surprise,
-            EntityManager entities,
             Clock clock) {
         this.pieces = pieces;
+        this.writer = writer;
         this.entries = entries;
+        this.log = log;
         this.decisions = decisions;
         this.workshops = workshops;
         this.current = current;
         this.surprise = surprise;
-        this.entities = entities;
         this.clock = clock;
     }
 
@@ -105,7 +108,7 @@ public class LogService {
 
     /** The same for those who keep more about an entry under its id. */
     public void writeFor(UUID pieceId, UUID entryId, EntryForm form) {
-        Piece piece = lock(pieceId);
+        Piece piece = writer.lock(pieceId);
         if (isRetry(pieceId, entryId, form.kind(), form.grams(), form.stream())) {
             return;
         }
@@ -115,7 +118,7 @@ public class LogService {
             throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
         }
         if (corrected != null && piece.cameOff() && form.kind() == Kind.PULLED && form.grams() > 0) {
-            piece.weighedAnew(form.grams()); // What it came off with is all it ever weighed.
+            writer.weighAnew(piece, form.grams()); // What it came off with is all it ever weighed.
         }
         Request request = new Request(piece, entryId, form, logWithout(piece, all, corrected), corrected);
         LogFact fact = fact(request);
@@ -126,7 +129,7 @@ public class LogService {
         }
         mustBeOnTheWhole(request, fact);
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(request, fact));
-        persist(
+        log.append(
                 piece,
                 new LogEntry(
                                 pieceId,
@@ -134,9 +137,9 @@ public class LogService {
                                 form.words().strip(),
                                 now(),
                                 current.person().accountId())
-                        .holding(form.steaks()));
+                        .holding(form.steaks()),
+                stateAfter(request));
         decisions.keep(piece.lot().id(), pieceId, settled);
-        move(request);
     }
 
     /** What came off a whole animal as parts lies on none of its own piles. */
@@ -170,30 +173,13 @@ public class LogService {
         return surprise.at(request.piece(), request.log(), fact).stream().toList();
     }
 
-    /** The piece, with nobody else writing to its log until the caller's transaction ends. */
-    public Piece lock(UUID pieceId) {
-        return pieces.lock(pieceId).orElseThrow(() -> Refusal.notFound("piece"));
-    }
-
     /**
      * Closes or opens the bench; the caller has checked that it may.
      *
      * @param piece locked
      */
     public void turn(Piece piece, UUID entryId, Kind kind, String reason) {
-        if (!piece.state().takes(kind)) {
-            throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
-        }
-        LogFact fact = new LogFact(entryId, null, kind, now(), 0, null);
-        persist(
-                piece,
-                new LogEntry(
-                        piece.id(),
-                        fact,
-                        reason.strip(),
-                        fact.at(),
-                        current.person().accountId()));
-        piece.becomes(kind == Kind.CLOSED ? PieceState.CUT : PieceState.PULLED);
+        turn(piece, entryId, kind, reason, kind == Kind.CLOSED ? PieceState.CUT : PieceState.PULLED);
     }
 
     /**
@@ -202,8 +188,23 @@ public class LogService {
      * @param piece locked
      */
     public void part(Piece piece, UUID entryId, String reason) {
-        turn(piece, entryId, Kind.CLOSED, reason);
-        piece.becomes(PieceState.PARTED);
+        turn(piece, entryId, Kind.CLOSED, reason, PieceState.PARTED);
+    }
+
+    private void turn(Piece piece, UUID entryId, Kind kind, String reason, PieceState next) {
+        if (!piece.state().takes(kind)) {
+            throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
+        }
+        LogFact fact = new LogFact(entryId, null, kind, now(), 0, null);
+        log.append(
+                piece,
+                new LogEntry(
+                        piece.id(),
+                        fact,
+                        reason.strip(),
+                        fact.at(),
+                        current.person().accountId()),
+                next);
     }
 
     /**
@@ -228,11 +229,6 @@ public class LogService {
         return "Your first try did arrive: %s stands in the log. The new value is not saved. Save again to add it, or"
                         .formatted(what)
                 + " leave it and correct the entry.";
-    }
-
-    void persist(Piece piece, LogEntry entry) {
-        entities.persist(entry);
-        piece.logGrows();
     }
 
     private LogEntry correctable(Piece piece, List<LogEntry> all, EntryForm form) {
@@ -316,15 +312,15 @@ public class LogService {
         return asked.truncatedTo(ChronoUnit.MICROS);
     }
 
-    private static void move(Request request) {
+    private static PieceState stateAfter(Request request) {
         Kind kind = request.form().kind();
         if (kind == Kind.PULLED) {
-            request.piece().becomes(PieceState.PULLED);
-        } else if (kind == Kind.TAKEN_BACK
-                && request.corrected() != null
-                && request.corrected().kind() == Kind.PULLED) {
-            request.piece().becomes(PieceState.HANGING);
+            return PieceState.PULLED;
         }
+        boolean undoesThePull = kind == Kind.TAKEN_BACK
+                && request.corrected() != null
+                && request.corrected().kind() == Kind.PULLED;
+        return undoesThePull ? PieceState.HANGING : request.piece().state();
     }
 
     private static String refusalFor(PieceState state) {

@@ -23,12 +23,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/lots")
 class LotController {
+    private final PieceCommands commands;
     private final LotService lots;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final HangingService hanging;
     private final LotStory story;
 
-    LotController(LotService lots, PieceService pieces, HangingService hanging, LotStory story) {
+    LotController(PieceCommands commands, LotService lots, PieceQueries pieces, HangingService hanging, LotStory story) {
+        this.commands = commands;
         this.lots = lots;
         this.pieces = pieces;
         this.hanging = hanging;
@@ -76,7 +78,7 @@ class LotController {
         if (!form.id().equals(id)) {
             throw Refusal.wrong("invalid", "id", "The lot in the address is not the one in the request.");
         }
-        return LotStory.form(pieces.changeLot(form));
+        return LotStory.form(commands.changeLot(form));
     }
 
     @GetMapping("/{id}/split")

@@ -20,10 +20,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class LotStory {
     private final LotService lots;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final DecisionService decisions;
 
-    LotStory(LotService lots, PieceService pieces, DecisionService decisions) {
+    LotStory(LotService lots, PieceQueries pieces, DecisionService decisions) {
         this.lots = lots;
         this.pieces = pieces;
         this.decisions = decisions;

@@ -22,26 +22,26 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class MoveService {
-    private final PieceRepository pieces;
+    private final PieceReader pieces;
+    private final PieceWriter writer;
     private final LogService log;
     private final ChamberService chambers;
     private final DecisionService decisions;
     private final WorkshopService workshops;
-    private final EntityManager entities;
 
     MoveService(
-            PieceRepository pieces,
+            PieceReader pieces,
+            PieceWriter writer,
             LogService log,
             ChamberService chambers,
             DecisionService decisions,
-            WorkshopService workshops,
-            EntityManager entities) {
+            WorkshopService workshops) {
         this.pieces = pieces;
+        this.writer = writer;
         this.log = log;
         this.chambers = chambers;
         this.decisions = decisions;
         this.workshops = workshops;
-        this.entities = entities;
     }
 
     /**
@@ -51,7 +51,7 @@ public class MoveService {
      */
     public void move(UUID pieceId, UUID entryId, UUID chamberId, String words, Map<String, String> answers) {
         workshops.lock(); // Places and loads of the chambers are counted below.
-        Piece piece = log.lock(pieceId);
+        Piece piece = writer.lock(pieceId);
         if (log.isRetry(pieceId, entryId, Kind.MOVED, 0, null)) {
             return;
         }
@@ -64,18 +64,14 @@ public class MoveService {
         if (from.id().equals(chamberId)) {
             throw Refusal.conflict("there-already", "It hangs in %s already.".formatted(to.name()));
         }
-        List<Piece> there = pieces.hangingIn(chamberId);
-        long load = there.stream().mapToLong(Piece::greenGrams).sum() + piece.greenGrams();
-        List<Question> questions =
-                HangingService.questions(to, load, List.of(piece.method().orElseThrow()));
+        Occupancy occupancy = new Occupancy(to, pieces.hangingIn(chamberId));
+        List<Question> questions = occupancy.questions(
+                piece.greenGrams(), List.of(piece.method().orElseThrow()));
         List<Answers.Settled> settled = Answers.of(answers).settle(questions);
         String said =
                 "%s to %s. %s".formatted(from.name(), to.name(), words.strip()).strip();
         log.writeFor(pieceId, entryId, new EntryForm(Kind.MOVED, 0, null, said, null, null, Map.of()));
-        entities.persist(new PieceMove(entryId, pieceId, from, to));
-        Set<Place> taken =
-                there.stream().flatMap(each -> each.place().stream()).collect(Collectors.toCollection(HashSet::new));
-        piece.in(to, Place.firstFree(to, taken));
+        writer.move(piece, entryId, to, occupancy.takePlace());
         decisions.keep(piece.lot().id(), pieceId, settled);
     }
 }

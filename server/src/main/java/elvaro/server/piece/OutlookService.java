@@ -23,12 +23,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class OutlookService {
-    private final PieceRepository pieces;
+    private final PieceReader pieces;
     private final ShopLearning shop;
     private final WorkshopService workshops;
     private final Clock clock;
 
-    OutlookService(PieceRepository pieces, ShopLearning shop, WorkshopService workshops, Clock clock) {
+    OutlookService(PieceReader pieces, ShopLearning shop, WorkshopService workshops, Clock clock) {
         this.pieces = pieces;
         this.shop = shop;
         this.workshops = workshops;

@@ -29,23 +29,26 @@ import org.springframework.transaction.annotation.Transactional;
 public class PartingService {
     private static final int LETTERS = 26;
 
-    private final PieceRepository pieces;
+    private final PieceReader pieces;
     private final ChamberService chambers;
-    private final LogService log;
+    private final PieceWriter writer;
+    private final LogWriter log;
     private final PiecePlans plans;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final Clock clock;
 
     PartingService(
-            PieceRepository pieces,
+            PieceReader pieces,
             ChamberService chambers,
-            LogService log,
+            PieceWriter writer,
+            LogWriter log,
             PiecePlans plans,
             WorkshopService workshops,
             CurrentWorkshop current,
             Clock clock) {
         this.pieces = pieces;
+        this.writer = writer;
         this.chambers = chambers;
         this.log = log;
         this.plans = plans;
@@ -72,37 +75,28 @@ public class PartingService {
 
     /** To the bench as it is. */
     public void toTheBench(Piece whole, Off off) {
-        Piece piece = pieces.save(Piece.off(
+        Piece piece = writer.add(PieceDraft.takenOff(
                         off.id(),
                         whole.lot(),
                         tag(whole),
                         off.grams(),
                         whole.method().orElse(Method.OPEN_AIR))
                 .cutAs(off.cut(), off.boneIn()));
-        pieces.flush(); // Its entry points at it by id alone.
         LogFact pull = new LogFact(Ids.after(off.id(), "off"), null, Kind.PULLED, now(), off.grams(), null);
-        log.persist(
+        log.append(
                 piece,
                 new LogEntry(piece.id(), pull, "", pull.at(), current.person().accountId()));
     }
 
     /** What is odd about hanging it there. */
     public List<Question> questions(Further further, int grams) {
-        Chamber chamber = chamber(further);
-        long load = grams
-                + pieces.hangingIn(chamber.id()).stream()
-                        .mapToLong(Piece::greenGrams)
-                        .sum();
-        return HangingService.questions(chamber, load, List.of(further.method()));
+        return occupancy(further).questions(grams, List.of(further.method()));
     }
 
     /** Hangs it further, from today on. */
     public void hang(Piece whole, Off off, Further further) {
-        Chamber chamber = chamber(further);
-        Set<Place> taken = pieces.hangingIn(chamber.id()).stream()
-                .flatMap(piece -> piece.place().stream())
-                .collect(Collectors.toSet());
-        Piece piece = pieces.save(Piece.hang(
+        Occupancy occupancy = occupancy(further);
+        Piece piece = writer.add(PieceDraft.hung(
                         off.id(),
                         whole.lot(),
                         tag(whole),
@@ -112,17 +106,18 @@ public class PartingService {
                         workshops.today(),
                         further.days())
                 .cutAs(off.cut(), off.boneIn())
-                .in(chamber, Place.firstFree(chamber, taken))
-                .under(whole.coating() == Coating.HIDE ? Coating.HIDE : Coating.NONE, null));
+                .hangIn(occupancy.chamber(), occupancy.takePlace())
+                .cover(whole.coating() == Coating.HIDE ? Coating.HIDE : Coating.NONE, null));
         if (further.meatCelsius() != null && further.outsideCelsius() != null) {
-            piece.onIce(further.meatCelsius(), further.outsideCelsius());
+            writer.layOnIce(piece, further.meatCelsius(), further.outsideCelsius());
         }
         plans.keep(List.of(piece), now());
     }
 
-    private Chamber chamber(Further further) {
-        return chambers.find(further.chamberId())
+    private Occupancy occupancy(Further further) {
+        Chamber chamber = chambers.find(further.chamberId())
                 .orElseThrow(() -> Refusal.wrong("missing", "chamberId", "Choose the chamber it hangs in."));
+        return new Occupancy(chamber, pieces.hangingIn(chamber.id()));
     }
 
     private String tag(Piece whole) {

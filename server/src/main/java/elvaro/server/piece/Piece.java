@@ -99,14 +99,14 @@ public class Piece extends EditedRow {
 
     private BigDecimal outsideCelsius;
 
-    /** Counts the entries written into the log: {@link Logs} caches what it read under it. */
+    /** Counts the entries written into the log: {@link PieceLogs} caches what it read under it. */
     @NotAudited
     @OptimisticLock(excluded = true)
     private int logVersion;
 
     protected Piece() {}
 
-    private Piece(UUID id, Lot lot, String tag, PieceRole role, PieceState state, int greenGrams) {
+    Piece(UUID id, Lot lot, String tag, PieceRole role, PieceState state, int greenGrams) {
         super(id);
         if (greenGrams <= 0) {
             throw new IllegalArgumentException("A piece weighs more than 0 g");
@@ -118,21 +118,8 @@ public class Piece extends EditedRow {
         this.greenGrams = greenGrams;
     }
 
-    /** A piece set aside fresh, for comparison. */
-    public static Piece fresh(UUID id, Lot lot, String tag, int greenGrams) {
-        return new Piece(id, lot, tag, PieceRole.FRESH, PieceState.FRESH, greenGrams);
-    }
-
-    /** A piece to which something is done for days, and which then hangs by a method for a number of days. */
-    public static Piece waiting(UUID id, Lot lot, String tag, PieceRole role, int grams, Method method, int days) {
-        Piece piece = new Piece(id, lot, tag, role, PieceState.WAITING, grams);
-        piece.method = method;
-        piece.targetDays = days;
-        return piece;
-    }
-
     /** Hangs a piece that waited; what it weighed before it was treated stays known. */
-    void hangs(int grams, LocalDate on, int days) {
+    void hang(int grams, LocalDate on, int days) {
         if (state != PieceState.WAITING || grams <= 0) {
             throw new IllegalStateException("Only a piece that waits is hung, and it weighs something");
         }
@@ -148,32 +135,21 @@ public class Piece extends EditedRow {
         return cutGrams == null ? greenGrams : cutGrams;
     }
 
-    /** A piece hung on a day, by a method, for a number of days. */
-    public static Piece hang(
-            UUID id, Lot lot, String tag, PieceRole role, int greenGrams, Method method, LocalDate hungOn, int days) {
-        Piece piece = new Piece(id, lot, tag, role, PieceState.HANGING, greenGrams);
-        piece.method = method;
-        piece.hungOn = hungOn;
-        piece.targetDays = days;
-        return piece;
-    }
-
     /** A part of a carcass, which is another cut than its lot. */
-    public Piece cutAs(String code, boolean withBone) {
+    void cutAs(String code, boolean withBone) {
         cutCode = code;
         boneIn = withBone;
-        return this;
     }
 
-    /** A part that goes to the bench as it comes off, so many grams. It hung with the whole, and is no measure of drying. */
-    public static Piece off(UUID id, Lot lot, String tag, int grams, Method hungBy) {
-        Piece piece = new Piece(id, lot, tag, PieceRole.PLAIN, PieceState.PULLED, grams);
-        piece.method = hungBy;
-        return piece;
+    /** By what method, from which day on and for how many days it hangs; absent where it does not hang by itself. */
+    void agedBy(Method how, @Nullable LocalDate on, @Nullable Integer days) {
+        method = how;
+        hungOn = on;
+        targetDays = days;
     }
 
     /** A part that came off a whole, and never hung by itself, was put on the scale once more. */
-    void weighedAnew(int grams) {
+    void weighAnew(int grams) {
         if (!cameOff() || grams <= 0) {
             throw new IllegalStateException("Only what came off is weighed anew");
         }
@@ -181,7 +157,7 @@ public class Piece extends EditedRow {
     }
 
     /** Whether it went from a whole animal straight to the bench. */
-    boolean cameOff() {
+    public boolean cameOff() {
         return isPart() && hungOn == null;
     }
 
@@ -197,18 +173,16 @@ public class Piece extends EditedRow {
         return boneIn == null ? lot.boneIn() : boneIn;
     }
 
-    public Piece in(Chamber where, Place place) {
+    void hangIn(Chamber where, Place place) {
         chamber = where;
         rail = place.rail();
         slot = place.slot();
-        return this;
     }
 
     /** Laid on ice so warm, in so warm a place; said again when the weather turns. */
-    public Piece onIce(double meat, double outside) {
+    void layOnIce(double meat, double outside) {
         meatCelsius = BigDecimal.valueOf(meat);
         outsideCelsius = BigDecimal.valueOf(outside);
-        return this;
     }
 
     /**
@@ -234,35 +208,32 @@ public class Piece extends EditedRow {
         return Optional.ofNullable(outsideCelsius).map(BigDecimal::doubleValue);
     }
 
-    public Piece costing(int minor) {
-        consumablesMinor = minor;
-        return this;
+    void spend(int minor) {
+        consumablesMinor += minor;
     }
 
     /** What is on it, and how much of its membrane touches meat, if somebody looked. */
-    public Piece under(Coating coat, @Nullable Integer membraneContactPercent) {
+    void cover(Coating coat, @Nullable Integer membraneContactPercent) {
         coating = coat;
         contactPercent = membraneContactPercent;
-        return this;
     }
 
     /** Given a coat, or rid of it, while it hangs. */
-    public void coated(Coating coat) {
+    void coat(Coating coat) {
         coating = coat;
     }
 
     /** Its length, width and height by tape measure. */
-    public Piece measuring(@Nullable Integer length, @Nullable Integer width, @Nullable Integer height) {
+    void measure(@Nullable Integer length, @Nullable Integer width, @Nullable Integer height) {
         lengthMm = length;
         widthMm = width;
         heightMm = height;
-        return this;
     }
 
     /** The piece as the drying sees it; empty for one set aside fresh, or that does not hang yet. */
     public Optional<Hanging> hanging() {
         return method().filter(how -> hungOn != null)
-                .map(how -> Hangings.of(
+                .map(how -> HangingFactory.of(
                         cut(),
                         greenGrams,
                         boneIn(),
@@ -289,25 +260,25 @@ public class Piece extends EditedRow {
         targetDays = days;
     }
 
-    void logGrows() {
+    void growLog() {
         logVersion++;
     }
 
-    int logVersion() {
+    public int logVersion() {
         return logVersion;
     }
 
-    void becomes(PieceState next) {
+    void become(PieceState next) {
         state = next;
     }
 
     /** How it is cut; decided at the bench, or by the question of a trial. */
-    public void cutBy(BenchOrder order) {
+    void cutBy(BenchOrder order) {
         benchOrder = order;
     }
 
     /** How close the knife goes, and the crust it found, if somebody measured it. */
-    public void trimmed(Closeness how, @Nullable Integer crust) {
+    void trim(Closeness how, @Nullable Integer crust) {
         closeness = how;
         crustTenthsMm = crust;
     }

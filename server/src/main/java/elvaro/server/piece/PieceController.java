@@ -22,20 +22,22 @@ import org.springframework.web.bind.annotation.RestController;
 
 @RestController
 class PieceController {
-    private final PieceService pieces;
+    private final PieceCommands commands;
+    private final PieceQueries pieces;
     private final LogService log;
     private final MoveService moves;
     private final StayService stays;
     private final WaitingService waiting;
     private final HideService hides;
 
-    PieceController(
-            PieceService pieces,
+    PieceController(PieceCommands commands, 
+            PieceQueries pieces,
             LogService log,
             MoveService moves,
             StayService stays,
             WaitingService waiting,
             HideService hides) {
+        this.commands = commands;
         this.pieces = pieces;
         this.log = log;
         this.moves = moves;
@@ -125,14 +127,14 @@ class PieceController {
 
     @PutMapping("/api/pieces/{id}/target")
     PieceView retarget(@PathVariable UUID id, @RequestBody @Valid Target target) {
-        pieces.retarget(id, target.version(), target.targetDays());
+        commands.retarget(id, target.version(), target.targetDays());
         return pieces.view(id);
     }
 
     /** Says how warm the meat on ice was, and how warm it is round the chest now: its ice follows from both. */
     @PutMapping("/api/pieces/{id}/ice")
     PieceView iced(@PathVariable UUID id, @RequestBody @Valid OnIce form) {
-        pieces.iced(id, form.version(), form.meatCelsius(), form.outsideCelsius());
+        commands.iced(id, form.version(), form.meatCelsius(), form.outsideCelsius());
         return pieces.view(id);
     }
 

@@ -15,7 +15,7 @@ import org.jspecify.annotations.NullUnmarked;
 @Immutable
 @Table(name = "piece_move")
 @NullUnmarked
-class PieceMove extends WorkshopRow {
+public class PieceMove extends WorkshopRow {
     private UUID pieceId;
 
     @ManyToOne(optional = false)
@@ -35,11 +35,11 @@ class PieceMove extends WorkshopRow {
         this.to = to;
     }
 
-    Chamber from() {
+    public Chamber from() {
         return from;
     }
 
-    Chamber to() {
+    public Chamber to() {
         return to;
     }
 }

@@ -1,137 +1,14 @@
 package elvaro.server.piece;
 
-import elvaro.core.cut.Cut;
-import elvaro.core.cut.CutCatalogue;
-import elvaro.core.drying.Method;
-import elvaro.core.yield.BenchOrder;
 import jakarta.persistence.LockModeType;
-import java.time.Instant;
-import java.time.LocalDate;
-import java.util.Collection;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
-interface PieceRepository extends Repository<Piece, UUID> {
-    /** A stay in a chamber; the pull is empty while the piece hangs. */
-    record StayRow(
-            UUID pieceId,
-            UUID chamberId,
-            int greenGrams,
-            LocalDate hungOn,
-            @Nullable Instant pulledAt) {}
-
-    /** A finished piece, with the versions of all that is learnt from it. */
-    record FinishedRow(UUID id, int logVersion, int version, int lotVersion, int chamberVersion) {}
-
-    /**
-     * A finished piece, read for its figures only.
-     *
-     * @param partCut of a part of an animal; else it is its lot's
-     * @param partBone the same
-     */
-    record FinishedLine(
-            UUID id,
-            int logVersion,
-            String tag,
-            int lotNumber,
-            String lotCut,
-            @Nullable String partCut,
-            boolean lotBone,
-            @Nullable Boolean partBone,
-            String grade,
-            String supplier,
-            int fatCoverMm,
-            int priceMinorPerKg,
-            Method method,
-            @Nullable BenchOrder benchOrder,
-            UUID chamberId,
-            LocalDate hungOn,
-            int greenGrams,
-            int consumablesMinor) {
-        Cut cut() {
-            return CutCatalogue.get(partCut == null ? lotCut : partCut);
-        }
-
-        boolean boneIn() {
-            return partBone == null ? lotBone : partBone;
-        }
-    }
-
-    /** All that hung by themselves, the last hung first. */
-    @Query(
-            "select new elvaro.server.piece.PieceRepository$FinishedLine(p.id, p.logVersion, p.tag, l.number, l.cutCode, p.cutCode,"
-                    + " l.boneIn, p.boneIn, l.grade, l.supplier, l.fatCoverMm, l.priceMinorPerKg, p.method, p.benchOrder, p.chamber.id,"
-                    + " p.hungOn, p.greenGrams, p.consumablesMinor) from Piece p join p.lot l"
-                    + " where p.state = elvaro.server.piece.PieceState.CUT and p.hungOn is not null and p.chamber is not null"
-                    + " order by p.hungOn desc, p.tag")
-    List<FinishedLine> finishedLines();
-
-    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.id = :id")
-    Optional<Piece> find(UUID id);
-
+interface PieceRepository extends Repository<Piece, UUID>, PieceReader {
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select p from Piece p where p.id = :id")
     Optional<Piece> lock(UUID id);
-
-    void flush();
-
-    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.id in :ids")
-    List<Piece> findAll(Collection<UUID> ids);
-
-    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.lot.id = :lotId order by p.tag")
-    List<Piece> ofLot(UUID lotId);
-
-    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.state in :states"
-            + " order by p.hungOn, p.tag")
-    List<Piece> in(Collection<PieceState> states);
-
-    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.state = :state"
-            + " order by p.hungOn desc, p.tag limit 200")
-    List<Piece> newestIn(PieceState state);
-
-    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber"
-            + " where lower(p.tag) like :start order by p.tag limit 12")
-    List<Piece> tagged(String start);
-
-    @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.hungOn between :first and :last"
-            + " order by p.hungOn, p.tag")
-    List<Piece> hung(LocalDate first, LocalDate last);
-
-    @Query("select p from Piece p where p.chamber.id = :chamberId and p.state = elvaro.server.piece.PieceState.HANGING")
-    List<Piece> hangingIn(UUID chamberId);
-
-    /** What hangs or hung in a chamber, moved pieces too. */
-    @Query(
-            "select p from Piece p join fetch p.lot join fetch p.chamber where p.hungOn < :hungBefore and (p.chamber.id = :chamberId"
-                    + " or exists (select 1 from PieceMove m where m.pieceId = p.id and m.from.id = :chamberId)"
-                    + " or exists (select 1 from PieceMove m where m.pieceId = p.id and m.to.id = :chamberId)) order by p.hungOn, p.tag")
-    List<Piece> everIn(UUID chamberId, LocalDate hungBefore);
-
-    @Query("select coalesce(sum(p.greenGrams), 0) from Piece p where p.chamber.id = :chamberId"
-            + " and p.state = elvaro.server.piece.PieceState.HANGING")
-    long loadOf(UUID chamberId);
-
-    /** Who shared the chambers; nothing hangs longer than 400 days, which bounds the search. */
-    @Query("select new elvaro.server.piece.PieceRepository$StayRow(p.id, p.chamber.id, p.greenGrams, p.hungOn,"
-            + " (select max(e.happenedAt) from LogEntry e where e.pieceId = p.id and e.kind = elvaro.core.ledger.LogFact$Kind.PULLED"
-            + " and not exists (select 1 from LogEntry c where c.correctsId = e.id and not exists"
-            + " (select 1 from LogEntry t where t.correctsId = c.id and t.kind = elvaro.core.ledger.LogFact$Kind.TAKEN_BACK))))"
-            + " from Piece p where p.chamber.id in :chamberIds and p.hungOn >= :earliest and p.hungOn <= :latest")
-    List<StayRow> stays(Collection<UUID> chamberIds, LocalDate earliest, LocalDate latest);
-
-    @Query("select l.id from Lot l where not exists (select 1 from Piece p where p.lot = l)")
-    List<UUID> uncutLots();
-
-    /** The last finished pieces, at most 200: what a shop did years ago teaches little about its chambers now. */
-    @Query("select new elvaro.server.piece.PieceRepository$FinishedRow(p.id, p.logVersion, p.version, p.lot.version,"
-            + " p.chamber.version) from Piece p where p.state = elvaro.server.piece.PieceState.CUT"
-            + " order by p.hungOn desc, p.tag limit 200")
-    List<FinishedRow> finished();
-
-    Piece save(Piece piece);
 }

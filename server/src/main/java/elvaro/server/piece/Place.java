@@ -13,7 +13,7 @@ import java.util.stream.IntStream;
 public record Place(int rail, int slot) {
 
     /** The first place not taken; when all are, one more on the last rail, for a chamber takes what people put in it. */
-    static Place firstFree(Chamber chamber, Set<Place> taken) {
+    public static Place firstFree(Chamber chamber, Set<Place> taken) {
         return IntStream.rangeClosed(1, chamber.rails())
                 .boxed()
                 .flatMap(rail ->

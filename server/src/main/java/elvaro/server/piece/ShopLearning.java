@@ -13,7 +13,7 @@ import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.yield.KnifeWork;
 import elvaro.server.chamber.Chamber;
-import elvaro.server.piece.PieceRepository.FinishedRow;
+import elvaro.server.piece.PieceReader.FinishedRow;
 import elvaro.server.reading.RecordedAir;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
@@ -53,16 +53,16 @@ class ShopLearning {
             Caffeine.newBuilder().maximumSize(MOST_PIECES_KEPT).build();
     private final Cache<Key, Map<Where, Taught>> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
-    private final PieceRepository pieces;
-    private final Logs logs;
+    private final PieceReader pieces;
+    private final PieceLogs logs;
     private final RecordedAir air;
     private final Moves moves;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
 
     ShopLearning(
-            PieceRepository pieces,
-            Logs logs,
+            PieceReader pieces,
+            PieceLogs logs,
             RecordedAir air,
             Moves moves,
             WorkshopService workshops,

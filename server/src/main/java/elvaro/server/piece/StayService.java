@@ -24,8 +24,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class StayService {
-    private final PieceRepository pieces;
-    private final Logs logs;
+    private final PieceReader pieces;
+    private final PieceLogs logs;
     private final Moves moves;
     private final ChamberService chambers;
     private final WorkshopService workshops;
@@ -33,8 +33,8 @@ public class StayService {
     private final Clock clock;
 
     StayService(
-            PieceRepository pieces,
-            Logs logs,
+            PieceReader pieces,
+            PieceLogs logs,
             Moves moves,
             ChamberService chambers,
             WorkshopService workshops,

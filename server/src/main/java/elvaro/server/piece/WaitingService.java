@@ -29,7 +29,8 @@ public class WaitingService {
     /** A soak that adds or takes more than this share of the weight is asked about (EST). */
     private static final double ODD_CHANGE = 0.1;
 
-    private final PieceRepository pieces;
+    private final PieceReader pieces;
+    private final PieceWriter writer;
     private final LogService log;
     private final ChamberService chambers;
     private final DecisionService decisions;
@@ -38,7 +39,8 @@ public class WaitingService {
     private final Clock clock;
 
     WaitingService(
-            PieceRepository pieces,
+            PieceReader pieces,
+            PieceWriter writer,
             LogService log,
             ChamberService chambers,
             DecisionService decisions,
@@ -46,6 +48,7 @@ public class WaitingService {
             PiecePlans plans,
             Clock clock) {
         this.pieces = pieces;
+        this.writer = writer;
         this.log = log;
         this.chambers = chambers;
         this.decisions = decisions;
@@ -61,7 +64,7 @@ public class WaitingService {
      */
     public void hang(UUID pieceId, UUID entryId, HangNow form) {
         workshops.lock(); // Places and loads of the chambers are counted below.
-        Piece piece = log.lock(pieceId);
+        Piece piece = writer.lock(pieceId);
         if (log.isRetry(pieceId, entryId, Kind.HUNG, 0, null)) {
             return;
         }
@@ -70,23 +73,20 @@ public class WaitingService {
         }
         Chamber chamber = chambers.find(form.chamberId())
                 .orElseThrow(() -> Refusal.wrong("missing", "chamberId", "Choose the chamber it hangs in."));
-        List<Piece> there = pieces.hangingIn(chamber.id());
-        List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(piece, form, chamber, there));
+        Occupancy occupancy = new Occupancy(chamber, pieces.hangingIn(chamber.id()));
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(piece, form, occupancy));
         String words =
                 "%s as it was cut, %s as it hangs".formatted(weight(piece.greenGrams()), weight(form.greenGrams()));
         log.writeFor(pieceId, entryId, new EntryForm(Kind.HUNG, 0, null, words, null, null, Map.of()));
-        Set<Place> taken = there.stream().flatMap(each -> each.place().stream()).collect(Collectors.toSet());
-        piece.hangs(form.greenGrams(), workshops.today(), form.targetDays());
-        piece.in(chamber, Place.firstFree(chamber, taken));
-        pieces.save(piece);
+        writer.hang(
+                piece, form.greenGrams(), workshops.today(), form.targetDays(), chamber, occupancy.takePlace());
         plans.keep(List.of(piece), clock.instant().truncatedTo(ChronoUnit.MICROS));
         decisions.keep(piece.lot().id(), pieceId, settled);
     }
 
-    private static List<Question> questions(Piece piece, HangNow form, Chamber chamber, List<Piece> there) {
-        long load = there.stream().mapToLong(Piece::greenGrams).sum() + form.greenGrams();
-        List<Question> questions = new ArrayList<>(
-                HangingService.questions(chamber, load, piece.method().stream().toList()));
+    private static List<Question> questions(Piece piece, HangNow form, Occupancy occupancy) {
+        List<Question> questions = occupancy.questions(
+                form.greenGrams(), piece.method().stream().toList());
         double change = (double) (form.greenGrams() - piece.greenGrams()) / piece.greenGrams();
         if (Math.abs(change) > ODD_CHANGE) {
             questions.add(Question.confirm(

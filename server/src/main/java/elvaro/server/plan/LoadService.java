@@ -7,7 +7,7 @@ import elvaro.core.schedule.Load;
 import elvaro.core.schedule.Load.Stay;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.settings.WorkshopService;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -29,11 +29,11 @@ public class LoadService {
     private static final int DAYS_AHEAD = 400;
 
     private final ChamberService chambers;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final PlanRepository plans;
     private final WorkshopService workshops;
 
-    LoadService(ChamberService chambers, PieceService pieces, PlanRepository plans, WorkshopService workshops) {
+    LoadService(ChamberService chambers, PieceQueries pieces, PlanRepository plans, WorkshopService workshops) {
         this.chambers = chambers;
         this.pieces = pieces;
         this.plans = plans;

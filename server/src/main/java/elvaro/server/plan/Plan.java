@@ -6,7 +6,7 @@ import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
 import elvaro.server.chamber.Chamber;
-import elvaro.server.piece.Hangings;
+import elvaro.server.piece.HangingFactory;
 import elvaro.server.shared.EditedRow;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.Entity;
@@ -127,7 +127,7 @@ public class Plan extends EditedRow {
     }
 
     Hanging hanging() {
-        return Hangings.of(cut(), greenGrams, boneIn, fatCoverMm, method, coating, contactPercent, null);
+        return HangingFactory.of(cut(), greenGrams, boneIn, fatCoverMm, method, coating, contactPercent, null);
     }
 
     PlanState state() {

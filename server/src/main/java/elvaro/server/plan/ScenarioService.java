@@ -17,7 +17,7 @@ import elvaro.core.portion.Steaks;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.piece.DayAhead;
-import elvaro.server.piece.Hangings;
+import elvaro.server.piece.HangingFactory;
 import elvaro.server.piece.OutlookService;
 import elvaro.server.piece.OutlookService.Drawing;
 import elvaro.server.piece.OutlookService.Planned;
@@ -161,7 +161,7 @@ public class ScenarioService {
     }
 
     private static Planned planned(ScenarioForm form, Cut cut, Air air, @Nullable Chamber chamber, int grams) {
-        Hanging hanging = Hangings.of(
+        Hanging hanging = HangingFactory.of(
                 cut,
                 grams,
                 form.boneIn(),

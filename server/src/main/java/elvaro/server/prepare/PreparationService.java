@@ -1,5 +1,6 @@
 package elvaro.server.prepare;
 
+import elvaro.server.piece.PieceWriter;
 import elvaro.core.drying.Hanging;
 import elvaro.core.prepare.Need;
 import elvaro.core.prepare.Need.Sides;
@@ -7,7 +8,7 @@ import elvaro.core.prepare.Step;
 import elvaro.server.account.AccountService;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
@@ -26,18 +27,20 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class PreparationService {
-    private final PieceService pieces;
+    private final PieceWriter writer;
+    private final PieceQueries pieces;
     private final AccountService accounts;
     private final CurrentWorkshop current;
     private final EntityManager entities;
     private final Clock clock;
 
-    PreparationService(
-            PieceService pieces,
+    PreparationService(PieceWriter writer, 
+            PieceQueries pieces,
             AccountService accounts,
             CurrentWorkshop current,
             EntityManager entities,
             Clock clock) {
+        this.writer = writer;
         this.pieces = pieces;
         this.accounts = accounts;
         this.current = current;
@@ -85,7 +88,7 @@ public class PreparationService {
 
     /** Ticks a step, or takes its tick off; sent again, it is kept once. */
     public void tick(UUID id, UUID pieceId, String step, boolean done) {
-        Piece piece = pieces.lock(pieceId);
+        Piece piece = writer.lock(pieceId);
         if (entities.find(PreparationTick.class, id) != null) {
             return;
         }

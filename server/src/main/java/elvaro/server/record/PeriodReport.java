@@ -14,7 +14,7 @@ import elvaro.server.lot.LotService;
 import elvaro.server.piece.FinishedPieces;
 import elvaro.server.piece.FinishedPieces.Finished;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.reading.AirService;
 import elvaro.server.reading.AirService.DayView;
 import elvaro.server.reading.AirView.AirEventView;
@@ -47,7 +47,7 @@ public class PeriodReport {
 
     private final WorkshopService workshops;
     private final LotService lots;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final FinishedPieces finished;
     private final StockFlows stock;
     private final ChamberService chambers;
@@ -58,7 +58,7 @@ public class PeriodReport {
     PeriodReport(
             WorkshopService workshops,
             LotService lots,
-            PieceService pieces,
+            PieceQueries pieces,
             FinishedPieces finished,
             StockFlows stock,
             ChamberService chambers,

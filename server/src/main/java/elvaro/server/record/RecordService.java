@@ -7,7 +7,7 @@ import elvaro.server.look.LookService;
 import elvaro.server.look.LookView;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.PieceView.EntryView;
 import elvaro.server.piece.StayService;
@@ -42,7 +42,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class RecordService {
     private static final int LONGEST_DAYS = 400;
 
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final StayService hung;
     private final LookService looks;
     private final DecisionService decisions;
@@ -51,7 +51,7 @@ public class RecordService {
     private final WorkshopService workshops;
 
     RecordService(
-            PieceService pieces,
+            PieceQueries pieces,
             StayService hung,
             LookService looks,
             DecisionService decisions,

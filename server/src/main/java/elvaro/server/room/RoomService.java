@@ -11,8 +11,8 @@ import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
 import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceService;
-import elvaro.server.piece.PieceService.Hanging;
+import elvaro.server.piece.PieceQueries;
+import elvaro.server.piece.PieceQueries.Hanging;
 import elvaro.server.piece.PieceState;
 import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
@@ -56,7 +56,7 @@ public class RoomService {
             .maximumSize(MOST_KEPT)
             .expireAfterAccess(Duration.ofMinutes(1))
             .build();
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final TaskService tasks;
     private final PlanService plans;
     private final ChamberService chambers;
@@ -69,7 +69,7 @@ public class RoomService {
     private final Clock clock;
 
     RoomService(
-            PieceService pieces,
+            PieceQueries pieces,
             TaskService tasks,
             PlanService plans,
             ChamberService chambers,

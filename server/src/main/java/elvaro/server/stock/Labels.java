@@ -5,7 +5,7 @@ import static elvaro.core.working.Figures.money;
 import elvaro.core.working.Units;
 import elvaro.server.account.AccountService;
 import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.stock.LabelSheet.Label;
 import elvaro.server.stock.StockView.PackView;
@@ -26,11 +26,11 @@ class Labels {
             DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM).withLocale(Locale.UK);
 
     private final StockReading stock;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final WorkshopService workshops;
     private final AccountService people;
 
-    Labels(StockReading stock, PieceService pieces, WorkshopService workshops, AccountService people) {
+    Labels(StockReading stock, PieceQueries pieces, WorkshopService workshops, AccountService people) {
         this.stock = stock;
         this.pieces = pieces;
         this.workshops = workshops;

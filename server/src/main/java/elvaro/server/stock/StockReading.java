@@ -5,7 +5,7 @@ import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import elvaro.server.stock.StockView.OriginView;
@@ -38,7 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 class StockReading {
     private final PackRepository packs;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final LotService lots;
     private final AccountService accounts;
     private final WorkshopService workshops;
@@ -46,7 +46,7 @@ class StockReading {
 
     StockReading(
             PackRepository packs,
-            PieceService pieces,
+            PieceQueries pieces,
             LotService lots,
             AccountService accounts,
             WorkshopService workshops,

@@ -4,7 +4,7 @@ import static elvaro.core.working.Figures.weight;
 
 import elvaro.core.ledger.Piles;
 import elvaro.server.piece.Figures;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
@@ -31,7 +31,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class StockService {
     private final PackRepository packs;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final EntityManager entities;
@@ -40,7 +40,7 @@ class StockService {
 
     StockService(
             PackRepository packs,
-            PieceService pieces,
+            PieceQueries pieces,
             WorkshopService workshops,
             CurrentWorkshop current,
             EntityManager entities,

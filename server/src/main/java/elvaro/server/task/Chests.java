@@ -2,7 +2,7 @@ package elvaro.server.task;
 
 import elvaro.core.game.Ice;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceService.Hanging;
+import elvaro.server.piece.PieceQueries.Hanging;
 import elvaro.server.piece.PieceState;
 import java.util.List;
 import java.util.Map;

@@ -1,5 +1,7 @@
 package elvaro.server.task;
 
+import elvaro.server.piece.PieceCommands;
+import elvaro.server.piece.PieceWriter;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.game.Ice;
@@ -15,8 +17,8 @@ import elvaro.core.schedule.Due.Work;
 import elvaro.server.look.LookService;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceService;
-import elvaro.server.piece.PieceService.Hanging;
+import elvaro.server.piece.PieceQueries;
+import elvaro.server.piece.PieceQueries.Hanging;
 import elvaro.server.piece.PieceState;
 import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
@@ -61,7 +63,9 @@ public class TaskService {
 
     private final Cache<Known, Map<UUID, List<Decision>>> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
-    private final PieceService pieces;
+    private final PieceCommands commands;
+    private final PieceWriter writer;
+    private final PieceQueries pieces;
     private final LookService looks;
     private final Treated treated;
     private final PlanService plans;
@@ -71,8 +75,8 @@ public class TaskService {
     private final EntityManager entities;
     private final Clock clock;
 
-    TaskService(
-            PieceService pieces,
+    TaskService(PieceCommands commands, PieceWriter writer, 
+            PieceQueries pieces,
             LookService looks,
             Treated treated,
             PlanService plans,
@@ -81,6 +85,8 @@ public class TaskService {
             CurrentWorkshop current,
             EntityManager entities,
             Clock clock) {
+        this.commands = commands;
+        this.writer = writer;
         this.pieces = pieces;
         this.looks = looks;
         this.treated = treated;
@@ -248,7 +254,7 @@ public class TaskService {
      * @throws Refusal if the plan has no such task, or the decision does not suit it
      */
     public void decide(UUID id, DecisionForm form) {
-        pieces.lock(form.pieceId()); // Its tag may not change under us, and a retry finds what the first one kept.
+        writer.lock(form.pieceId()); // Its tag may not change under us, and a retry finds what the first one kept.
         if (entities.find(TaskDecision.class, id) != null) {
             return;
         }
@@ -298,7 +304,7 @@ public class TaskService {
         if (to == null || !to.isAfter(hungOn)) {
             throw Refusal.wrong("wrong-day", "movedTo", "A piece hangs at least a day.");
         }
-        pieces.retarget(piece.id(), piece.version(), (int) ChronoUnit.DAYS.between(hungOn, to));
+        commands.retarget(piece.id(), piece.version(), (int) ChronoUnit.DAYS.between(hungOn, to));
     }
 
     private static Agenda agenda(Hanging hanging, Chests chests, Map<UUID, List<Decision>> decisions, ZoneId zone) {

@@ -2,7 +2,7 @@ package elvaro.server.tasting;
 
 import elvaro.core.cooking.LeastCore;
 import elvaro.core.cut.Species;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
@@ -12,9 +12,9 @@ import org.springframework.stereotype.Component;
 /** What the table must be told about the core that is aimed at. */
 @Component
 class Cautions {
-    private final PieceService pieces;
+    private final PieceQueries pieces;
 
-    Cautions(PieceService pieces) {
+    Cautions(PieceQueries pieces) {
         this.pieces = pieces;
     }
 

@@ -5,7 +5,7 @@ import elvaro.core.tasting.BradleyTerry;
 import elvaro.core.tasting.TastingOutcome.Duel;
 import elvaro.core.trial.Band;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.Treated;
 import java.util.ArrayList;
@@ -32,10 +32,10 @@ class Strengths {
 
     private final TastingRepository tastings;
     private final Tables tables;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final Treated treated;
 
-    Strengths(TastingRepository tastings, Tables tables, PieceService pieces, Treated treated) {
+    Strengths(TastingRepository tastings, Tables tables, PieceQueries pieces, Treated treated) {
         this.tastings = tastings;
         this.tables = tables;
         this.pieces = pieces;

@@ -3,7 +3,7 @@ package elvaro.server.tasting;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.PanelPower;
 import elvaro.core.tasting.TastingKind;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Ids;
@@ -26,7 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class TastingService {
     private final TastingRepository tastings;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final Cautions cautions;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
@@ -36,7 +36,7 @@ class TastingService {
 
     TastingService(
             TastingRepository tastings,
-            PieceService pieces,
+            PieceQueries pieces,
             Cautions cautions,
             WorkshopService workshops,
             CurrentWorkshop current,

@@ -9,8 +9,8 @@ import elvaro.core.treatment.Measure;
 import elvaro.core.treatment.Recipe;
 import elvaro.core.treatment.Step;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceService;
-import elvaro.server.piece.PieceService.Hanging;
+import elvaro.server.piece.PieceQueries;
+import elvaro.server.piece.PieceQueries.Hanging;
 import elvaro.server.piece.PieceView.EntryView;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.treatment.TreatmentRepository.KindRow;
@@ -50,10 +50,10 @@ public class Treated {
             .collect(Collectors.toSet());
 
     private final TreatmentRepository rows;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final WorkshopService workshops;
 
-    Treated(TreatmentRepository rows, PieceService pieces, WorkshopService workshops) {
+    Treated(TreatmentRepository rows, PieceQueries pieces, WorkshopService workshops) {
         this.rows = rows;
         this.pieces = pieces;
         this.workshops = workshops;

@@ -6,7 +6,7 @@ import elvaro.core.treatment.Course.Planned;
 import elvaro.core.treatment.Step;
 import elvaro.server.piece.LogEntry;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceArchive;
+import elvaro.server.piece.PieceHistory;
 import elvaro.server.shared.Ids;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
@@ -26,10 +26,10 @@ public class TreatmentArchive {
     private static final LocalTime MORNING = LocalTime.of(9, 15);
 
     private final Treated treated;
-    private final PieceArchive pieces;
+    private final PieceHistory pieces;
     private final EntityManager entities;
 
-    TreatmentArchive(Treated treated, PieceArchive pieces, EntityManager entities) {
+    TreatmentArchive(Treated treated, PieceHistory pieces, EntityManager entities) {
         this.treated = treated;
         this.pieces = pieces;
         this.entities = entities;

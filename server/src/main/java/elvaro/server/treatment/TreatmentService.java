@@ -1,5 +1,6 @@
 package elvaro.server.treatment;
 
+import elvaro.server.piece.PieceWriter;
 import static elvaro.core.working.Figures.whole;
 
 import elvaro.core.drying.Coating;
@@ -14,7 +15,7 @@ import elvaro.server.lot.DecisionService;
 import elvaro.server.piece.EntryForm;
 import elvaro.server.piece.LogService;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
@@ -38,24 +39,26 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class TreatmentService {
+    private final PieceWriter writer;
     private final TreatmentRepository rows;
     private final RecipeService recipes;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final LogService log;
     private final DecisionService decisions;
     private final WorkshopService workshops;
     private final Treated treated;
     private final EntityManager entities;
 
-    TreatmentService(
+    TreatmentService(PieceWriter writer, 
             TreatmentRepository rows,
             RecipeService recipes,
-            PieceService pieces,
+            PieceQueries pieces,
             LogService log,
             DecisionService decisions,
             WorkshopService workshops,
             Treated treated,
             EntityManager entities) {
+        this.writer = writer;
         this.rows = rows;
         this.recipes = recipes;
         this.pieces = pieces;
@@ -72,7 +75,7 @@ public class TreatmentService {
      * @throws Refusal if the piece does not take it, a clash stops it, or a question is open
      */
     public void give(UUID pieceId, UUID entryId, TreatmentForm form) {
-        Piece piece = log.lock(pieceId); // A retry finds what the first one kept.
+        Piece piece = writer.lock(pieceId); // A retry finds what the first one kept.
         if (rows.findById(entryId).isPresent()) {
             return;
         }
@@ -85,9 +88,9 @@ public class TreatmentService {
                 : recipes.find(given.recipeId()).recipe().parts();
         int cost = cost(piece, given, form, parts);
         rows.save(new Treatment(entryId, pieceId, given, beganOn, cost, parts));
-        piece.costing(piece.consumablesMinor() + cost);
+        writer.spend(piece, cost);
         if (!beyondThePull(piece) && heavier(given.kind().coating(), piece.coating())) {
-            piece.coated(given.kind().coating());
+            writer.coat(piece, given.kind().coating());
         }
         if (form.coatGrams() > 0) {
             log.writeFor(pieceId, coatOf(entryId), entry(Kind.COAT_ON, form.coatGrams(), ""));
@@ -237,7 +240,7 @@ public class TreatmentService {
      * @throws Refusal if it was taken back already
      */
     public void takeBack(UUID pieceId, UUID treatmentId, UUID entryId, String words) {
-        Piece piece = log.lock(pieceId);
+        Piece piece = writer.lock(pieceId);
         Treatment taken = find(pieceId, treatmentId);
         if (log.isRetry(pieceId, entryId, Kind.TAKEN_BACK, 0, null)) {
             return;
@@ -248,9 +251,10 @@ public class TreatmentService {
         if (pieces.log(pieceId).stream().anyMatch(each -> each.id().equals(coat) && each.stands())) {
             log.writeFor(pieceId, Ids.after(entryId, "coat"), back(coat, words));
         }
-        piece.costing(piece.consumablesMinor() - taken.costMinor());
+        writer.spend(piece, -taken.costMinor());
         if (!beyondThePull(piece) && piece.coating() == taken.kind().coating()) {
-            piece.coated(treated.standing(pieceId).stream()
+            writer.coat(
+                    piece, treated.standing(pieceId).stream()
                     .map(each -> each.kind().coating())
                     .reduce(Coating.NONE, (one, other) -> heavier(other, one) ? other : one));
         }
@@ -280,7 +284,7 @@ public class TreatmentService {
      * @throws Refusal if there is no such step, it was done already, or the meat is too warm for it
      */
     public void step(UUID pieceId, UUID treatmentId, UUID entryId, StepForm form) {
-        Piece piece = log.lock(pieceId);
+        Piece piece = writer.lock(pieceId);
         Treatment treatment = find(pieceId, treatmentId);
         if (entities.find(StepDone.class, entryId) != null) {
             return;

@@ -14,7 +14,7 @@ import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
@@ -34,7 +34,7 @@ import org.springframework.stereotype.Component;
 /** Trials as their design is judged: of what is planned, and of what hangs. */
 @Component
 class TrialDesigns {
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final LotService lots;
     private final ChamberService chambers;
     private final TreatmentService treatments;
@@ -42,7 +42,7 @@ class TrialDesigns {
     private final WorkshopService workshops;
 
     TrialDesigns(
-            PieceService pieces,
+            PieceQueries pieces,
             LotService lots,
             ChamberService chambers,
             TreatmentService treatments,

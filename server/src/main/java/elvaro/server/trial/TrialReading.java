@@ -8,7 +8,7 @@ import elvaro.server.piece.CostView;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.LedgerView;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.Refusal;
@@ -55,7 +55,7 @@ class TrialReading {
     private final TrialRepository trials;
     private final TrialDesigns designs;
     private final TrialVerdicts verdicts;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final LookService looks;
     private final Treated treated;
     private final NextTrial nextTrial;
@@ -66,7 +66,7 @@ class TrialReading {
             TrialRepository trials,
             TrialDesigns designs,
             TrialVerdicts verdicts,
-            PieceService pieces,
+            PieceQueries pieces,
             LookService looks,
             Treated treated,
             NextTrial nextTrial,

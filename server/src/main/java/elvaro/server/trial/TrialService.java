@@ -1,5 +1,6 @@
 package elvaro.server.trial;
 
+import elvaro.server.piece.PieceWriter;
 import elvaro.core.drying.Coating;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Draw;
@@ -8,7 +9,7 @@ import elvaro.server.lot.LotService;
 import elvaro.server.piece.Figures;
 import elvaro.server.piece.HangingService;
 import elvaro.server.piece.PieceRole;
-import elvaro.server.piece.PieceService;
+import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.SplitForm;
 import elvaro.server.piece.SplitForm.NewPiece;
 import elvaro.server.settings.WorkshopService;
@@ -35,25 +36,27 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 class TrialService {
+    private final PieceWriter writer;
     private final TrialRepository trials;
     private final TrialDesigns designs;
     private final LotService lots;
     private final HangingService hanging;
-    private final PieceService pieces;
+    private final PieceQueries pieces;
     private final TreatmentService treatments;
     private final WorkshopService workshops;
     private final EntityManager entities;
     private final SecureRandom seeds = new SecureRandom();
 
-    TrialService(
+    TrialService(PieceWriter writer, 
             TrialRepository trials,
             TrialDesigns designs,
             LotService lots,
             HangingService hanging,
-            PieceService pieces,
+            PieceQueries pieces,
             TreatmentService treatments,
             WorkshopService workshops,
             EntityManager entities) {
+        this.writer = writer;
         this.trials = trials;
         this.designs = designs;
         this.lots = lots;
@@ -156,7 +159,7 @@ class TrialService {
             ArmForm arm = form.arms().get(drawn.get(part));
             SetUp setUp = arm.setUp();
             if (setUp != null && setUp.benchOrder() != null) {
-                pieces.lock(piece).cutBy(setUp.benchOrder());
+                writer.cutBy(writer.lock(piece), setUp.benchOrder());
             }
             TreatmentForm asked = setUp == null ? null : setUp.treatment();
             if (asked != null) {

@@ -20,20 +20,21 @@ import org.springframework.transaction.annotation.Transactional;
 /** Takes in pieces whose story has been told already, rather than as it happens. */
 @Service
 @Transactional(propagation = Propagation.MANDATORY)
-public class PieceArchive {
+public class PieceHistory {
     private final EntityManager entities;
 
-    PieceArchive(EntityManager entities) {
+    PieceHistory(EntityManager entities) {
         this.entities = entities;
     }
 
     /**
-     * @param piece new
+     * @param draft of a piece that is new
      * @param state where its story has got to
      * @param log all of it; an entry that is corrected stands before the one that corrects it
      */
-    public void add(Piece piece, PieceState state, List<LogEntry> log) {
-        piece.becomes(state);
+    public void add(PieceDraft draft, PieceState state, List<LogEntry> log) {
+        Piece piece = draft.piece();
+        piece.become(state);
         entities.persist(piece);
         entities.flush(); // Its log points at it by id alone; Hibernate would not know to write it first.
         log.forEach(entities::persist);
@@ -42,7 +43,7 @@ public class PieceArchive {
     /** More of the story of a piece that was taken in. */
     public void more(Piece piece, LogEntry entry) {
         entities.persist(entry);
-        piece.logGrows();
+        piece.growLog();
         entities.flush(); // What is kept under the entry's id points at it by id alone.
     }
 

@@ -18,21 +18,21 @@ import org.springframework.stereotype.Component;
  * themselves are always read from the database, bound to the workshop.
  */
 @Component
-class Logs {
+public class PieceLogs {
     private static final int MOST_LOGS_KEPT = 5_000;
 
     private record Key(UUID pieceId, int logVersion) {}
 
     private final Cache<Key, PieceLog> kept =
             Caffeine.newBuilder().maximumSize(MOST_LOGS_KEPT).build();
-    private final LogRepository entries;
+    private final LogReader entries;
 
-    Logs(LogRepository entries) {
+    PieceLogs(LogReader entries) {
         this.entries = entries;
     }
 
     /** The log of each piece, by the piece's id. */
-    Map<UUID, PieceLog> of(List<Piece> pieces) {
+    public Map<UUID, PieceLog> of(List<Piece> pieces) {
         Map<UUID, PieceLog> logs = new HashMap<>();
         List<Piece> unread = pieces.stream()
                 .filter(piece -> {

@@ -10,8 +10,8 @@ import elvaro.core.prepare.Need.Sides;
 import org.jspecify.annotations.Nullable;
 
 /** Makes of what people enter about a piece what the drying model wants to know. */
-public final class Hangings {
-    private Hangings() {}
+public final class HangingFactory {
+    private HangingFactory() {}
 
     /**
      * @param contactPercent share of the membrane that touches meat; the usual one where nobody looked

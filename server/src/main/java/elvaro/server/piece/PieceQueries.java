@@ -35,13 +35,13 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Reading pieces, and changing what was planned for them. */
+/** Reading pieces as people see them. */
 @Service
-@Transactional
-public class PieceService {
-    private final PieceRepository pieces;
-    private final LogRepository entries;
-    private final Logs logs;
+@Transactional(readOnly = true)
+public class PieceQueries {
+    private final PieceReader pieces;
+    private final LogReader entries;
+    private final PieceLogs logs;
     private final FiguresService figures;
     private final DecisionService decisions;
     private final AccountService accounts;
@@ -52,10 +52,10 @@ public class PieceService {
     private final Forecasts forecasts;
     private final Clock clock;
 
-    PieceService(
-            PieceRepository pieces,
-            LogRepository entries,
-            Logs logs,
+    PieceQueries(
+            PieceReader pieces,
+            LogReader entries,
+            PieceLogs logs,
             FiguresService figures,
             DecisionService decisions,
             AccountService accounts,
@@ -82,7 +82,6 @@ public class PieceService {
     /** A piece with its log read, for the first screen. */
     public record Hanging(Piece piece, PieceCard card, PieceLog log) {}
 
-    @Transactional(readOnly = true)
     public PieceView view(UUID id) {
         Piece piece = find(id);
         return view(piece, figures.of(piece));
@@ -141,19 +140,16 @@ public class PieceService {
         return new WeighingView(net.entry(), net.at(), day, net.grams(), log.lostBy(net));
     }
 
-    @Transactional(readOnly = true)
     public Piece find(UUID id) {
         return pieces.find(id).orElseThrow(() -> Refusal.notFound("piece"));
     }
 
     /** Every entry of a piece, in the order things happened. */
-    @Transactional(readOnly = true)
     public List<EntryView> log(UUID pieceId) {
         return logs(List.of(pieceId)).getOrDefault(pieceId, List.of());
     }
 
     /** Every entry of each piece that has any, by piece. */
-    @Transactional(readOnly = true)
     public Map<UUID, List<EntryView>> logs(Collection<UUID> pieceIds) {
         Map<UUID, String> names = accounts.names();
         List<LogEntry> all = entries.ofPieces(pieceIds);
@@ -180,7 +176,6 @@ public class PieceService {
     }
 
     /** When a share of the green weight will be gone. */
-    @Transactional(readOnly = true)
     public ReachView reaches(UUID id, double lost) {
         Piece piece = find(id);
         Ahead ahead = figures.of(piece).ahead();
@@ -198,42 +193,18 @@ public class PieceService {
                                 .formatted(percent(lost), Forecast.LONGEST_DAYS)));
     }
 
-    /** Changes for how many days a hanging piece is meant to hang. */
-    public void retarget(UUID id, int version, int days) {
-        Piece piece = find(id);
-        piece.mustStillBe(version);
-        if (piece.state() != PieceState.HANGING) {
-            throw Refusal.conflict("wrong-state", "The piece no longer hangs; its days are over.");
-        }
-        piece.retarget(days);
-        pieces.save(piece);
-    }
-
-    /** Says how warm the meat on ice was, and how warm it is round the chest now. */
-    public void iced(UUID id, int version, double meatCelsius, double outsideCelsius) {
-        Piece piece = find(id);
-        piece.mustStillBe(version);
-        if (piece.state() != PieceState.HANGING || piece.method().orElseThrow() != Method.ON_ICE) {
-            throw Refusal.conflict("wrong-state", "It does not lie on ice.");
-        }
-        pieces.save(piece.onIce(meatCelsius, outsideCelsius));
-    }
-
-    @Transactional(readOnly = true)
     public List<PieceCard> ofLot(UUID lotId) {
         lots.get(lotId);
         return cards(pieces.ofLot(lotId));
     }
 
     /** Pieces whose tag starts so. */
-    @Transactional(readOnly = true)
     public List<PieceCard> tagged(String start) {
         String pattern = start.strip().toLowerCase(Locale.ROOT).replaceAll("[^0-9a-z]", "") + "%";
         return cards(pieces.tagged(pattern));
     }
 
     /** The cut pieces, the last hung first; at most 200. */
-    @Transactional(readOnly = true)
     public List<PieceCard> cut() {
         return cards(pieces.newestIn(PieceState.CUT));
     }
@@ -243,7 +214,6 @@ public class PieceService {
     }
 
     /** Figures of the asked pieces, in the order asked. */
-    @Transactional(readOnly = true)
     public List<Figures> figures(List<UUID> ids) {
         Map<UUID, Piece> found = pieces.findAll(ids).stream().collect(Collectors.toMap(Piece::id, piece -> piece));
         List<Piece> inOrder = ids.stream()
@@ -264,13 +234,11 @@ public class PieceService {
     }
 
     /** Everything that hangs or waits for the bench; no costs. */
-    @Transactional(readOnly = true)
     public List<Hanging> inTheRoom(ZoneId zone) {
-        return read(pieces.in(EnumSet.of(PieceState.HANGING, PieceState.PULLED)), zone);
+        return read(pieces.inState(EnumSet.of(PieceState.HANGING, PieceState.PULLED)), zone);
     }
 
     /** Of these pieces the ones that are cut, as the first screen has pieces. */
-    @Transactional(readOnly = true)
     public List<Hanging> cutOf(Collection<UUID> ids, ZoneId zone) {
         return read(
                 pieces.findAll(ids).stream()
@@ -295,25 +263,21 @@ public class PieceService {
     }
 
     /** The pieces that hang, without their figures. */
-    @Transactional(readOnly = true)
     public List<Piece> hangingNow() {
-        return pieces.in(EnumSet.of(PieceState.HANGING));
+        return pieces.inState(EnumSet.of(PieceState.HANGING));
     }
 
     /** What was hung from the first to the last day, in that order. */
-    @Transactional(readOnly = true)
     public List<Piece> hung(LocalDate first, LocalDate last) {
         return pieces.hung(first, last);
     }
 
     /** Tags of the pieces that hang, by piece; the caller may add to it. */
-    @Transactional(readOnly = true)
     public Map<UUID, String> tagsOfHanging() {
         return hangingNow().stream().collect(Collectors.toMap(Piece::id, Piece::tag));
     }
 
     /** One piece that hangs, as the first screen has it. */
-    @Transactional(readOnly = true)
     public Hanging hanging(UUID id) {
         Piece piece = find(id);
         if (piece.state() != PieceState.HANGING) {
@@ -323,19 +287,12 @@ public class PieceService {
         return new Hanging(piece, card(worked), worked.log());
     }
 
-    /** The piece, with nobody else deciding about it until the caller's transaction ends. */
-    public Piece lock(UUID id) {
-        return pieces.lock(id).orElseThrow(() -> Refusal.notFound("piece"));
-    }
-
     /** Lots that were received and not yet cut into pieces. */
-    @Transactional(readOnly = true)
     public List<UUID> uncutLots() {
         return pieces.uncutLots();
     }
 
     /** What the pieces of a lot weighed when they were cut from it. */
-    @Transactional(readOnly = true)
     public int cutFrom(UUID lotId) {
         return pieces.ofLot(lotId).stream()
                 .filter(piece -> !piece.isPart())
@@ -344,20 +301,12 @@ public class PieceService {
     }
 
     /** Whether parts of this whole animal are pieces of their own. */
-    @Transactional(readOnly = true)
     public boolean isBrokenDown(Piece whole) {
         return !whole.isPart() && pieces.ofLot(whole.lot().id()).stream().anyMatch(Piece::isPart);
     }
 
     /** What is treated for days and does not hang yet, as the first screen has pieces. */
-    @Transactional(readOnly = true)
     public List<Hanging> waiting(ZoneId zone) {
-        return read(pieces.in(EnumSet.of(PieceState.WAITING)), zone);
-    }
-
-    /** Corrects a lot, within what its pieces allow. */
-    public Lot changeLot(LotForm form) {
-        int grams = cutFrom(form.id());
-        return lots.change(form, grams);
+        return read(pieces.inState(EnumSet.of(PieceState.WAITING)), zone);
     }
 }

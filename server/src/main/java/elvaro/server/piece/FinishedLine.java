@@ -1,0 +1,52 @@
+package elvaro.server.piece;
+
+import elvaro.core.cut.Cut;
+import elvaro.core.cut.CutCatalogue;
+import elvaro.core.drying.Method;
+import elvaro.core.yield.BenchOrder;
+import jakarta.persistence.LockModeType;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+/**
+ * A finished piece, read for its figures only.
+ *
+ * @param partCut of a part of an animal; else it is its lot's
+ * @param partBone the same
+ */
+public record FinishedLine(
+        UUID id,
+        int logVersion,
+        String tag,
+        int lotNumber,
+        String lotCut,
+        @Nullable String partCut,
+        boolean lotBone,
+        @Nullable Boolean partBone,
+        String grade,
+        String supplier,
+        int fatCoverMm,
+        int priceMinorPerKg,
+        Method method,
+        @Nullable BenchOrder benchOrder,
+        UUID chamberId,
+        LocalDate hungOn,
+        int greenGrams,
+        int consumablesMinor) {
+    public Cut cut() {
+        return CutCatalogue.get(partCut == null ? lotCut : partCut);
+    }
+
+    public boolean boneIn() {
+        return partBone == null ? lotBone : partBone;
+    }
+}
+
