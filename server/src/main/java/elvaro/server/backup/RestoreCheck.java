@@ -1,6 +1,6 @@
 package elvaro.server.backup;
 
-import elvaro.server.piece.LedgerAudit;
+import elvaro.server.hanging.LedgerAudit;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;

@@ -1,6 +1,5 @@
 package elvaro.server.bench;
 
-import elvaro.server.piece.PieceWriter;
 import elvaro.core.inspection.FollowUp;
 import elvaro.core.ledger.Balance;
 import elvaro.core.ledger.LogFact.Kind;
@@ -12,14 +11,15 @@ import elvaro.core.yield.Section;
 import elvaro.server.bench.BenchController.CuttingForm;
 import elvaro.server.bench.BenchController.SteaksAsked;
 import elvaro.server.bench.Cutting.SteaksView;
+import elvaro.server.forecast.Figures;
+import elvaro.server.hanging.EntryForm;
+import elvaro.server.hanging.LogService;
+import elvaro.server.hanging.PieceQueries;
+import elvaro.server.hanging.PieceView;
 import elvaro.server.lot.DecisionService;
-import elvaro.server.piece.EntryForm;
-import elvaro.server.piece.Figures;
-import elvaro.server.piece.LogService;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
-import elvaro.server.piece.PieceView;
+import elvaro.server.piece.PieceWriter;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.Ids;
@@ -41,7 +41,12 @@ public class BenchService {
     private final DecisionService decisions;
     private final WorkshopService workshops;
 
-    BenchService(PieceWriter writer, LogService log, PieceQueries pieces, DecisionService decisions, WorkshopService workshops) {
+    BenchService(
+            PieceWriter writer,
+            LogService log,
+            PieceQueries pieces,
+            DecisionService decisions,
+            WorkshopService workshops) {
         this.writer = writer;
         this.log = log;
         this.pieces = pieces;

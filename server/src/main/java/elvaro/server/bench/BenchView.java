@@ -6,7 +6,7 @@ import elvaro.core.question.Question;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Closeness;
 import elvaro.core.yield.Section;
-import elvaro.server.piece.PieceView;
+import elvaro.server.hanging.PieceView;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

@@ -1,6 +1,5 @@
 package elvaro.server.carcass;
 
-import elvaro.server.piece.PieceWriter;
 import static elvaro.core.working.Figures.weight;
 
 import elvaro.core.drying.Coating;
@@ -12,21 +11,22 @@ import elvaro.core.game.School;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.Stream;
 import elvaro.core.question.Question;
+import elvaro.server.hanging.EntryForm;
+import elvaro.server.hanging.HangingService;
+import elvaro.server.hanging.LogService;
+import elvaro.server.hanging.PartingService;
+import elvaro.server.hanging.PartingService.Further;
+import elvaro.server.hanging.PartingService.Off;
+import elvaro.server.hanging.SplitForm;
+import elvaro.server.hanging.SplitForm.NewPiece;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotForm;
 import elvaro.server.lot.LotService;
-import elvaro.server.piece.EntryForm;
-import elvaro.server.piece.HangingService;
-import elvaro.server.piece.LogService;
-import elvaro.server.piece.PartingService;
-import elvaro.server.piece.PartingService.Further;
-import elvaro.server.piece.PartingService.Off;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceRole;
 import elvaro.server.piece.PieceState;
-import elvaro.server.piece.SplitForm;
-import elvaro.server.piece.SplitForm.NewPiece;
+import elvaro.server.piece.PieceWriter;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.Ids;
@@ -64,7 +64,8 @@ class CarcassService {
     private final EntityManager entities;
     private final Clock clock;
 
-    CarcassService(PieceWriter writer, 
+    CarcassService(
+            PieceWriter writer,
             CarcassRepository carcasses,
             CarcassReading reading,
             LotService lots,

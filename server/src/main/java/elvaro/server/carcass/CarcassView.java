@@ -9,7 +9,7 @@ import elvaro.core.ledger.Balance;
 import elvaro.core.ledger.Piles;
 import elvaro.core.question.Question;
 import elvaro.core.working.Working;
-import elvaro.server.piece.PieceCard;
+import elvaro.server.hanging.PieceCard;
 import elvaro.server.piece.PieceState;
 import java.time.Instant;
 import java.util.List;

@@ -1,11 +1,11 @@
 package elvaro.server.compare;
 
 import elvaro.core.ledger.Comparison;
-import elvaro.server.piece.CostView;
-import elvaro.server.piece.Figures;
-import elvaro.server.piece.LedgerView;
-import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceQueries;
+import elvaro.server.forecast.Figures;
+import elvaro.server.hanging.CostView;
+import elvaro.server.hanging.LedgerView;
+import elvaro.server.hanging.PieceCard;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;

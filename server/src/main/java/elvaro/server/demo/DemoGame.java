@@ -4,10 +4,10 @@ import elvaro.core.game.Animal;
 import elvaro.core.game.Part;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.Stream;
-import elvaro.server.carcass.CarcassArchive;
-import elvaro.server.carcass.CarcassArchive.PastAnimal;
-import elvaro.server.piece.EntryForm;
-import elvaro.server.piece.LogService;
+import elvaro.server.carcass.CarcassHistory;
+import elvaro.server.carcass.CarcassHistory.PastAnimal;
+import elvaro.server.hanging.EntryForm;
+import elvaro.server.hanging.LogService;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -23,11 +23,11 @@ import org.springframework.stereotype.Component;
 class DemoGame {
     private static final double AUTUMN_CELSIUS = 9;
 
-    private final CarcassArchive carcasses;
+    private final CarcassHistory carcasses;
     private final LogService log;
     private final Clock clock;
 
-    DemoGame(CarcassArchive carcasses, LogService log, Clock clock) {
+    DemoGame(CarcassHistory carcasses, LogService log, Clock clock) {
         this.carcasses = carcasses;
         this.log = log;
         this.clock = clock;

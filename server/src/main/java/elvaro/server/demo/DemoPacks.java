@@ -1,17 +1,17 @@
 package elvaro.server.demo;
 
 import elvaro.core.ledger.Piles;
-import elvaro.server.piece.Figures;
+import elvaro.server.forecast.Figures;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceHistory;
-import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.stock.Content;
 import elvaro.server.stock.Keeping;
-import elvaro.server.stock.StockArchive;
-import elvaro.server.stock.StockArchive.PastGrind;
-import elvaro.server.stock.StockArchive.PastPack;
+import elvaro.server.stock.StockHistory;
+import elvaro.server.stock.StockHistory.PastGrind;
+import elvaro.server.stock.StockHistory.PastPack;
 import elvaro.server.stock.Way;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -39,10 +39,10 @@ class DemoPacks {
 
     private final PieceHistory archive;
     private final PieceQueries pieces;
-    private final StockArchive stock;
+    private final StockHistory stock;
     private final WorkshopService workshops;
 
-    DemoPacks(PieceHistory archive, PieceQueries pieces, StockArchive stock, WorkshopService workshops) {
+    DemoPacks(PieceHistory archive, PieceQueries pieces, StockHistory stock, WorkshopService workshops) {
         this.archive = archive;
         this.pieces = pieces;
         this.stock = stock;

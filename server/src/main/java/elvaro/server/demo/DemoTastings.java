@@ -6,10 +6,10 @@ import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceHistory;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Ids;
-import elvaro.server.tasting.TastingArchive;
-import elvaro.server.tasting.TastingArchive.PastSample;
-import elvaro.server.tasting.TastingArchive.PastSheet;
-import elvaro.server.tasting.TastingArchive.PastTasting;
+import elvaro.server.tasting.TastingHistory;
+import elvaro.server.tasting.TastingHistory.PastSample;
+import elvaro.server.tasting.TastingHistory.PastSheet;
+import elvaro.server.tasting.TastingHistory.PastTasting;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -120,11 +120,11 @@ class DemoTastings {
                     false));
 
     private final PieceHistory pieces;
-    private final TastingArchive tastings;
+    private final TastingHistory tastings;
     private final WorkshopService workshops;
     private final Clock clock;
 
-    DemoTastings(PieceHistory pieces, TastingArchive tastings, WorkshopService workshops, Clock clock) {
+    DemoTastings(PieceHistory pieces, TastingHistory tastings, WorkshopService workshops, Clock clock) {
         this.pieces = pieces;
         this.tastings = tastings;
         this.workshops = workshops;

@@ -15,10 +15,10 @@ import elvaro.server.piece.PieceHistory;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Ids;
 import elvaro.server.treatment.Given;
-import elvaro.server.treatment.TreatmentArchive;
-import elvaro.server.trial.TrialArchive;
-import elvaro.server.trial.TrialArchive.PastArm;
-import elvaro.server.trial.TrialArchive.PastTrial;
+import elvaro.server.treatment.TreatmentHistory;
+import elvaro.server.trial.TrialHistory;
+import elvaro.server.trial.TrialHistory.PastArm;
+import elvaro.server.trial.TrialHistory.PastTrial;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -177,11 +177,11 @@ class DemoTrials {
                             new Arm("On ice", false, List.of("32B"), null))));
 
     private final PieceHistory pieces;
-    private final TreatmentArchive treatments;
-    private final TrialArchive trials;
+    private final TreatmentHistory treatments;
+    private final TrialHistory trials;
     private final WorkshopService workshops;
 
-    DemoTrials(PieceHistory pieces, TreatmentArchive treatments, TrialArchive trials, WorkshopService workshops) {
+    DemoTrials(PieceHistory pieces, TreatmentHistory treatments, TrialHistory trials, WorkshopService workshops) {
         this.pieces = pieces;
         this.treatments = treatments;
         this.trials = trials;

@@ -179,10 +179,8 @@ final class Story {
     private void steaks(double day, int grams) {
         int ends = onScale(grams * ENDS_SHARE);
         int count = Math.max(1, (grams - ends) / STEAK_GRAMS);
-        write(Kind.PILE, day, ends, Stream.STEAK, "");
-        log.get(log.size() - 1).holding(0);
-        write(Kind.PILE, day + 0.002, grams - ends, Stream.STEAK, "");
-        log.get(log.size() - 1).holding(count);
+        write(Kind.PILE, day, ends, Stream.STEAK, 0, "");
+        write(Kind.PILE, day + 0.002, grams - ends, Stream.STEAK, count, "");
     }
 
     private void pile(Stream stream, double day, double share) {
@@ -208,9 +206,14 @@ final class Story {
     }
 
     private void write(Kind kind, double day, int grams, @Nullable Stream stream, String words) {
+        write(kind, day, grams, stream, null, words);
+    }
+
+    private void write(
+            Kind kind, double day, int grams, @Nullable Stream stream, @Nullable Integer steaks, String words) {
         Instant at = hungAt.plusSeconds(Math.round(day * 86_400));
         LogFact fact = new LogFact(Scenario.id(random), null, kind, at, grams, stream);
         UUID by = people.get(random.nextInt(people.size()));
-        log.add(new LogEntry(pieceId, fact, words, at.plusSeconds(20 + random.nextInt(40)), by));
+        log.add(new LogEntry(pieceId, fact, steaks, words, at.plusSeconds(20 + random.nextInt(40)), by));
     }
 }

@@ -5,9 +5,9 @@ import elvaro.devices.SimulatedChamber.Fault;
 import elvaro.devices.SimulatedChamber.Sample;
 import elvaro.server.demo.Scenario.Room;
 import elvaro.server.device.DeviceService;
-import elvaro.server.reading.AirArchive;
-import elvaro.server.reading.AirArchive.Past;
 import elvaro.server.reading.AirEvent;
+import elvaro.server.reading.AirHistory;
+import elvaro.server.reading.AirHistory.Past;
 import elvaro.server.reading.AirService;
 import java.time.Clock;
 import java.time.Duration;
@@ -34,14 +34,14 @@ class Weather {
     private static final Duration PROBE_SILENT = Duration.ofDays(5);
     private static final Duration SILENT_FOR = Duration.ofHours(8);
 
-    private final AirArchive archive;
+    private final AirHistory archive;
     private final AirService air;
     private final DeviceService devices;
     private final Clock clock;
     private final String deviceSecret;
 
     Weather(
-            AirArchive archive,
+            AirHistory archive,
             AirService air,
             DeviceService devices,
             Clock clock,

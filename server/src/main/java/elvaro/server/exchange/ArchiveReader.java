@@ -1,8 +1,8 @@
 package elvaro.server.exchange;
 
 import elvaro.server.account.AccountService;
-import elvaro.server.piece.LedgerAudit;
-import elvaro.server.reading.AirArchive;
+import elvaro.server.hanging.LedgerAudit;
+import elvaro.server.reading.AirHistory;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.Changes;
@@ -32,7 +32,7 @@ class ArchiveReader {
     private final CurrentWorkshop current;
     private final WorkshopService workshops;
     private final AccountService people;
-    private final AirArchive air;
+    private final AirHistory air;
     private final LedgerAudit ledgers;
     private final Changes changes;
     private final Validator validator;
@@ -45,7 +45,7 @@ class ArchiveReader {
             CurrentWorkshop current,
             WorkshopService workshops,
             AccountService people,
-            AirArchive air,
+            AirHistory air,
             LedgerAudit ledgers,
             Changes changes,
             Validator validator) {
@@ -95,8 +95,8 @@ class ArchiveReader {
         if (!same) {
             settings(there, told);
         }
-        Settling settling = new Settling(database, workshop, same);
-        TakingIn rows = new TakingIn(database, workshop, settling, people, air, source, progress);
+        ArchiveRemapping settling = new ArchiveRemapping(database, workshop, same);
+        ArchiveImport rows = new ArchiveImport(database, workshop, settling, people, air, source, progress);
         source.rows(rows);
         rows.finish(same);
         // What was read before the rows were written is outdated.

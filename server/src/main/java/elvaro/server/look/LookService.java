@@ -1,6 +1,5 @@
 package elvaro.server.look;
 
-import elvaro.server.piece.PieceWriter;
 import elvaro.core.inspection.Circumstances;
 import elvaro.core.inspection.FollowUp;
 import elvaro.core.inspection.Rule;
@@ -10,14 +9,15 @@ import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.Stream;
 import elvaro.core.schedule.Due.Work;
+import elvaro.server.hanging.EntryForm;
+import elvaro.server.hanging.LogService;
+import elvaro.server.hanging.PieceQueries;
+import elvaro.server.hanging.PieceQueries.Hanging;
+import elvaro.server.hanging.PieceView.EntryView;
 import elvaro.server.look.LookRepository.PhotoRow;
-import elvaro.server.piece.EntryForm;
-import elvaro.server.piece.LogService;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceQueries;
-import elvaro.server.piece.PieceQueries.Hanging;
 import elvaro.server.piece.PieceState;
-import elvaro.server.piece.PieceView.EntryView;
+import elvaro.server.piece.PieceWriter;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Ids;
@@ -57,7 +57,8 @@ public class LookService {
     private final EntityManager entities;
     private final Clock clock;
 
-    LookService(PieceWriter writer, 
+    LookService(
+            PieceWriter writer,
             LookRepository looks,
             LogService log,
             PieceQueries pieces,

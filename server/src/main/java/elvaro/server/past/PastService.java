@@ -20,7 +20,6 @@ import elvaro.server.lot.LotService;
 import elvaro.server.past.PastView.CellFault;
 import elvaro.server.past.PastView.StoryLine;
 import elvaro.server.piece.LogEntry;
-import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceDraft;
 import elvaro.server.piece.PieceHistory;
 import elvaro.server.piece.PieceHistory.Hanged;

@@ -4,17 +4,9 @@ import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Method;
 import elvaro.core.yield.BenchOrder;
-import jakarta.persistence.LockModeType;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Collection;
-import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.jpa.repository.Lock;
-import org.springframework.data.jpa.repository.Query;
-import org.springframework.data.repository.Repository;
 
 /**
  * A finished piece, read for its figures only.
@@ -49,4 +41,3 @@ public record FinishedLine(
         return partBone == null ? lotBone : partBone;
     }
 }
-

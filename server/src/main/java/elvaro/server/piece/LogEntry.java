@@ -49,7 +49,16 @@ public class LogEntry extends WorkshopRow {
      * @param accountId by whom
      */
     public LogEntry(UUID pieceId, LogFact fact, String words, Instant recordedAt, UUID accountId) {
+        this(pieceId, fact, null, words, recordedAt, accountId);
+    }
+
+    /** @param steaks how many steaks the container held, of that pile only; 0 for ends and roasts */
+    public LogEntry(
+            UUID pieceId, LogFact fact, @Nullable Integer steaks, String words, Instant recordedAt, UUID accountId) {
         super(fact.id());
+        if (steaks != null && fact.stream() != Stream.STEAK) {
+            throw new IllegalArgumentException("Only the pile of steaks is counted");
+        }
         if (fact.grams() < 0 || fact.kind().weighs() != fact.grams() > 0) {
             throw new IllegalArgumentException("An entry weighs something exactly when its kind does");
         }
@@ -60,20 +69,12 @@ public class LogEntry extends WorkshopRow {
         this.kind = fact.kind();
         this.stream = fact.stream();
         this.grams = fact.grams();
+        this.steaks = steaks;
         this.words = words;
         this.happenedAt = fact.at();
         this.recordedAt = recordedAt;
         this.accountId = accountId;
         this.correctsId = fact.corrects();
-    }
-
-    /** Says how many steaks the container held; 0 for ends and roasts. */
-    public LogEntry holding(@Nullable Integer count) {
-        if (count != null && stream != Stream.STEAK) {
-            throw new IllegalArgumentException("Only the pile of steaks is counted");
-        }
-        steaks = count;
-        return this;
     }
 
     public @Nullable Integer steaks() {

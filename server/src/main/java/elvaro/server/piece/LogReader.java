@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.Query;
-import org.springframework.data.repository.Repository;
 
 /** Reading logs. What only wants the figures of a piece reads {@link PieceLogs}. */
 public interface LogReader {

@@ -1,10 +1,5 @@
 package elvaro.server.piece;
 
-import elvaro.core.cut.Cut;
-import elvaro.core.cut.CutCatalogue;
-import elvaro.core.drying.Method;
-import elvaro.core.yield.BenchOrder;
-import jakarta.persistence.LockModeType;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -12,9 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
-import org.springframework.data.repository.Repository;
 
 /** Reading pieces. It reads from the database each time, bound to the workshop. */
 public interface PieceReader {
@@ -30,12 +23,11 @@ public interface PieceReader {
     record FinishedRow(UUID id, int logVersion, int version, int lotVersion, int chamberVersion) {}
 
     /** All that hung by themselves, the last hung first. */
-    @Query(
-            "select new elvaro.server.piece.FinishedLine(p.id, p.logVersion, p.tag, l.number, l.cutCode, p.cutCode,"
-                    + " l.boneIn, p.boneIn, l.grade, l.supplier, l.fatCoverMm, l.priceMinorPerKg, p.method, p.benchOrder, p.chamber.id,"
-                    + " p.hungOn, p.greenGrams, p.consumablesMinor) from Piece p join p.lot l"
-                    + " where p.state = elvaro.server.piece.PieceState.CUT and p.hungOn is not null and p.chamber is not null"
-                    + " order by p.hungOn desc, p.tag")
+    @Query("select new elvaro.server.piece.FinishedLine(p.id, p.logVersion, p.tag, l.number, l.cutCode, p.cutCode,"
+            + " l.boneIn, p.boneIn, l.grade, l.supplier, l.fatCoverMm, l.priceMinorPerKg, p.method, p.benchOrder, p.chamber.id,"
+            + " p.hungOn, p.greenGrams, p.consumablesMinor) from Piece p join p.lot l"
+            + " where p.state = elvaro.server.piece.PieceState.CUT and p.hungOn is not null and p.chamber is not null"
+            + " order by p.hungOn desc, p.tag")
     List<FinishedLine> finishedLines();
 
     @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.id = :id")

@@ -48,12 +48,12 @@ public enum PieceState {
         next = EnumSet.of(first, more);
     }
 
-    boolean takes(Kind kind) {
+    public boolean takes(Kind kind) {
         return next.contains(kind);
     }
 
     /** Before the bench is closed anything written so far may be corrected; after it, only words. */
-    boolean allowsCorrectionOf(Kind kind) {
+    public boolean allowsCorrectionOf(Kind kind) {
         return kind != Kind.CLOSED
                 && kind != Kind.REOPENED
                 && kind != Kind.MOVED

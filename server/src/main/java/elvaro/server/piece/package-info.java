@@ -1,4 +1,4 @@
-/** What hangs, and the append-only log of what happened to it. */
+/** The piece that hangs, and the append-only log of what happened to it. */
 @NullMarked
 package elvaro.server.piece;
 

@@ -5,7 +5,7 @@ import elvaro.core.plan.Outlook;
 import elvaro.core.portion.Steaks;
 import elvaro.core.working.Working;
 import elvaro.core.yield.Section;
-import elvaro.server.piece.DayAhead;
+import elvaro.server.forecast.DayAhead;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

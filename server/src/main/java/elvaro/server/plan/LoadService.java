@@ -7,7 +7,7 @@ import elvaro.core.schedule.Load;
 import elvaro.core.schedule.Load.Stay;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
-import elvaro.server.piece.PieceQueries;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.settings.WorkshopService;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;

@@ -1,7 +1,7 @@
 package elvaro.server.plan;
 
+import elvaro.server.hanging.SplitForm;
 import elvaro.server.lot.LotForm;
-import elvaro.server.piece.SplitForm;
 import elvaro.server.plan.LoadService.ChamberLoad;
 import elvaro.server.shared.Refusal;
 import jakarta.validation.Valid;

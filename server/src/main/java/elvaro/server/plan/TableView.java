@@ -1,6 +1,6 @@
 package elvaro.server.plan;
 
-import elvaro.server.piece.DayAhead;
+import elvaro.server.forecast.DayAhead;
 import elvaro.server.plan.LoadService.ChamberLoad;
 import java.time.LocalDate;
 import java.util.List;

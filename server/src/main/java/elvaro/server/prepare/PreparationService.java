@@ -1,14 +1,14 @@
 package elvaro.server.prepare;
 
-import elvaro.server.piece.PieceWriter;
 import elvaro.core.drying.Hanging;
 import elvaro.core.prepare.Need;
 import elvaro.core.prepare.Need.Sides;
 import elvaro.core.prepare.Step;
 import elvaro.server.account.AccountService;
+import elvaro.server.hanging.PieceCard;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceQueries;
+import elvaro.server.piece.PieceWriter;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
@@ -34,7 +34,8 @@ public class PreparationService {
     private final EntityManager entities;
     private final Clock clock;
 
-    PreparationService(PieceWriter writer, 
+    PreparationService(
+            PieceWriter writer,
             PieceQueries pieces,
             AccountService accounts,
             CurrentWorkshop current,

@@ -4,8 +4,8 @@ import static elvaro.core.working.Figures.money;
 
 import elvaro.core.working.Units;
 import elvaro.server.account.AccountService;
-import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceQueries;
+import elvaro.server.hanging.PieceCard;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.stock.LabelSheet.Label;
 import elvaro.server.stock.StockView.PackView;

@@ -1,6 +1,6 @@
 package elvaro.server.stock;
 
-import elvaro.server.piece.Figures;
+import elvaro.server.forecast.Figures;
 import elvaro.server.settings.WorkshopSettings;
 import java.util.HashMap;
 import java.util.Map;

@@ -1,11 +1,11 @@
 package elvaro.server.stock;
 
 import elvaro.server.account.AccountService;
+import elvaro.server.forecast.Figures;
+import elvaro.server.hanging.PieceCard;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
-import elvaro.server.piece.Figures;
-import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceQueries;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import elvaro.server.stock.StockView.OriginView;

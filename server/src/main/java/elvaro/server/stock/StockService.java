@@ -3,8 +3,8 @@ package elvaro.server.stock;
 import static elvaro.core.working.Figures.weight;
 
 import elvaro.core.ledger.Piles;
-import elvaro.server.piece.Figures;
-import elvaro.server.piece.PieceQueries;
+import elvaro.server.forecast.Figures;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;

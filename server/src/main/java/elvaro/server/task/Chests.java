@@ -1,8 +1,8 @@
 package elvaro.server.task;
 
 import elvaro.core.game.Ice;
+import elvaro.server.hanging.PieceQueries.Hanging;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceQueries.Hanging;
 import elvaro.server.piece.PieceState;
 import java.util.List;
 import java.util.Map;

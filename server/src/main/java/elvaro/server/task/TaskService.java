@@ -1,7 +1,5 @@
 package elvaro.server.task;
 
-import elvaro.server.piece.PieceCommands;
-import elvaro.server.piece.PieceWriter;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.game.Ice;
@@ -14,12 +12,14 @@ import elvaro.core.schedule.Agenda.Verdict;
 import elvaro.core.schedule.Care;
 import elvaro.core.schedule.Due;
 import elvaro.core.schedule.Due.Work;
+import elvaro.server.hanging.PieceCard;
+import elvaro.server.hanging.PieceCommands;
+import elvaro.server.hanging.PieceQueries;
+import elvaro.server.hanging.PieceQueries.Hanging;
 import elvaro.server.look.LookService;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceCard;
-import elvaro.server.piece.PieceQueries;
-import elvaro.server.piece.PieceQueries.Hanging;
 import elvaro.server.piece.PieceState;
+import elvaro.server.piece.PieceWriter;
 import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
 import elvaro.server.reading.AirService;
@@ -75,7 +75,9 @@ public class TaskService {
     private final EntityManager entities;
     private final Clock clock;
 
-    TaskService(PieceCommands commands, PieceWriter writer, 
+    TaskService(
+            PieceCommands commands,
+            PieceWriter writer,
             PieceQueries pieces,
             LookService looks,
             Treated treated,

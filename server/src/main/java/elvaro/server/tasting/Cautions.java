@@ -2,7 +2,7 @@ package elvaro.server.tasting;
 
 import elvaro.core.cooking.LeastCore;
 import elvaro.core.cut.Species;
-import elvaro.server.piece.PieceQueries;
+import elvaro.server.hanging.PieceQueries;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;

@@ -3,7 +3,7 @@ package elvaro.server.tasting;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.PanelPower;
 import elvaro.core.tasting.TastingKind;
-import elvaro.server.piece.PieceQueries;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Ids;

@@ -1,6 +1,5 @@
 package elvaro.server.treatment;
 
-import elvaro.server.piece.PieceWriter;
 import static elvaro.core.working.Figures.whole;
 
 import elvaro.core.drying.Coating;
@@ -11,12 +10,13 @@ import elvaro.core.treatment.Clash;
 import elvaro.core.treatment.Course.Planned;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.Recipe;
+import elvaro.server.hanging.EntryForm;
+import elvaro.server.hanging.LogService;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.lot.DecisionService;
-import elvaro.server.piece.EntryForm;
-import elvaro.server.piece.LogService;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceQueries;
 import elvaro.server.piece.PieceState;
+import elvaro.server.piece.PieceWriter;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.Ids;
@@ -49,7 +49,8 @@ public class TreatmentService {
     private final Treated treated;
     private final EntityManager entities;
 
-    TreatmentService(PieceWriter writer, 
+    TreatmentService(
+            PieceWriter writer,
             TreatmentRepository rows,
             RecipeService recipes,
             PieceQueries pieces,
@@ -254,9 +255,10 @@ public class TreatmentService {
         writer.spend(piece, -taken.costMinor());
         if (!beyondThePull(piece) && piece.coating() == taken.kind().coating()) {
             writer.coat(
-                    piece, treated.standing(pieceId).stream()
-                    .map(each -> each.kind().coating())
-                    .reduce(Coating.NONE, (one, other) -> heavier(other, one) ? other : one));
+                    piece,
+                    treated.standing(pieceId).stream()
+                            .map(each -> each.kind().coating())
+                            .reduce(Coating.NONE, (one, other) -> heavier(other, one) ? other : one));
         }
     }
 

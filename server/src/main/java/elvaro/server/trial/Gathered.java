@@ -1,6 +1,6 @@
 package elvaro.server.trial;
 
-import elvaro.server.piece.Figures;
+import elvaro.server.forecast.Figures;
 import elvaro.server.piece.PieceState;
 import java.util.List;
 import java.util.Map;

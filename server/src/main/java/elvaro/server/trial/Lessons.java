@@ -8,7 +8,7 @@ import elvaro.core.trial.Effect.Found;
 import elvaro.core.trial.Evidence;
 import elvaro.core.trial.Factor;
 import elvaro.core.trial.Measure;
-import elvaro.server.piece.Figures;
+import elvaro.server.forecast.Figures;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.Treated;
 import java.util.ArrayList;

@@ -4,7 +4,7 @@ import elvaro.core.drying.Method;
 import elvaro.core.treatment.Dose;
 import elvaro.core.trial.Change;
 import elvaro.core.trial.Factor;
-import elvaro.server.piece.Figures;
+import elvaro.server.forecast.Figures;
 import elvaro.server.piece.Piece;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.Treated;

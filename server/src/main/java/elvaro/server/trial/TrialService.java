@@ -1,17 +1,17 @@
 package elvaro.server.trial;
 
-import elvaro.server.piece.PieceWriter;
 import elvaro.core.drying.Coating;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Draw;
+import elvaro.server.forecast.Figures;
+import elvaro.server.hanging.HangingService;
+import elvaro.server.hanging.PieceQueries;
+import elvaro.server.hanging.SplitForm;
+import elvaro.server.hanging.SplitForm.NewPiece;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
-import elvaro.server.piece.Figures;
-import elvaro.server.piece.HangingService;
 import elvaro.server.piece.PieceRole;
-import elvaro.server.piece.PieceQueries;
-import elvaro.server.piece.SplitForm;
-import elvaro.server.piece.SplitForm.NewPiece;
+import elvaro.server.piece.PieceWriter;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
@@ -47,7 +47,8 @@ class TrialService {
     private final EntityManager entities;
     private final SecureRandom seeds = new SecureRandom();
 
-    TrialService(PieceWriter writer, 
+    TrialService(
+            PieceWriter writer,
             TrialRepository trials,
             TrialDesigns designs,
             LotService lots,

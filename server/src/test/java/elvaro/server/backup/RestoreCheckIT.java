@@ -2,7 +2,7 @@ package elvaro.server.backup;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import elvaro.server.piece.LedgerAudit;
+import elvaro.server.hanging.LedgerAudit;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;

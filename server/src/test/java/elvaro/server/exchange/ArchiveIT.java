@@ -80,7 +80,7 @@ class ArchiveIT {
                 .map(row -> workshop == null
                         ? row
                         : ID.matcher(row)
-                                .replaceAll(id -> Settling.here(workshop, UUID.fromString(id.group()))
+                                .replaceAll(id -> ArchiveRemapping.here(workshop, UUID.fromString(id.group()))
                                         .toString()))
                 .collect(Collectors.toSet());
     }
@@ -244,7 +244,7 @@ class ArchiveIT {
         Carried before = Carried.opened(archive);
         assertThat(photo(here)).isNotEmpty().isEqualTo(photo(before));
 
-        String moved = Settling.here(house.person().workshopId(), UUID.fromString(piece))
+        String moved = ArchiveRemapping.here(house.person().workshopId(), UUID.fromString(piece))
                 .toString();
         String treatment = house.client().given(moved).path("id").asString();
         house.client()

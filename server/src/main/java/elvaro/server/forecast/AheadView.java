@@ -1,0 +1,62 @@
+package elvaro.server.forecast;
+
+import elvaro.core.cost.DayToStop;
+import elvaro.core.forecast.Drift;
+import elvaro.core.plan.Outlook;
+import elvaro.core.working.Working;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is expected of a piece.
+ *
+ * @param dayNow days since it was hung, to the minute
+ * @param days every day from the hanging to a while past the target
+ * @param now today
+ * @param atTarget the day it is to be pulled
+ * @param bestDay the day on which most is left over, where steaks have a price
+ * @param drift whether it dries otherwise than its own past says
+ * @param driftAdvice likely causes and what to do
+ * @param restsOnPieces finished pieces behind the forecast of its weight
+ * @param restsOnBenches finished benches behind that of crust and steak
+ */
+public record AheadView(
+        double dayNow,
+        List<DayAhead> days,
+        DayAhead now,
+        DayAhead atTarget,
+        @Nullable Integer bestDay,
+        Drift drift,
+        @Nullable String driftAdvice,
+        int restsOnPieces,
+        int restsOnBenches,
+        List<Working> workings) {
+    private static final int BEYOND_TARGET = 21;
+
+    static AheadView of(Figures figures, Outlook outlook, double dayNow) {
+        Ahead ahead = figures.ahead();
+        int target = figures.piece().targetDays().orElse(0);
+        int today = (int) Math.floor(Math.max(0, dayNow));
+        List<Outlook.Day> all = outlook.days(Math.max(target, today) + BEYOND_TARGET);
+        int withdrawn = figures.ledger().withdrawn();
+        List<DayAhead> days =
+                all.stream().map(day -> DayAhead.of(outlook, day, withdrawn)).toList();
+        return new AheadView(
+                dayNow,
+                days,
+                days.get(today),
+                days.get(target),
+                DayToStop.best(all.stream().map(Outlook.Day::stop).toList())
+                        .map(DayToStop.Stop::day)
+                        .orElse(null),
+                ahead == null ? Drift.NONE : ahead.drift(),
+                ahead == null
+                        ? null
+                        : ahead.drift()
+                                .advice(figures.piece().method().orElseThrow())
+                                .orElse(null),
+                outlook.forecast().belief().pieces(),
+                ahead == null ? 0 : ahead.taught().benches(),
+                outlook.workings(all.get(target)));
+    }
+}

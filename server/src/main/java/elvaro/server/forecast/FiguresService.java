@@ -1,0 +1,172 @@
+package elvaro.server.forecast;
+
+import elvaro.core.cost.Landed;
+import elvaro.core.cost.Landed.ChamberRate;
+import elvaro.core.cost.LoadHistory;
+import elvaro.core.cost.LoadHistory.Stay;
+import elvaro.core.cost.SteakCost;
+import elvaro.core.ledger.Ledger;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.yield.Section;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.forecast.Forecasts.Forecaster;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceLogs;
+import elvaro.server.piece.PieceReader;
+import elvaro.server.piece.PieceReader.StayRow;
+import elvaro.server.piece.PieceState;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.settings.WorkshopSettings;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reads pieces with their logs and companions and has core work out the figures: three queries for any number. */
+@Service
+@Transactional(readOnly = true)
+public class FiguresService {
+    /** The longest target there is; bounds the search for companions. */
+    private static final int LONGEST_STAY_DAYS = 400;
+
+    private final PieceReader pieces;
+    private final PieceLogs logs;
+    private final Forecasts forecasts;
+    private final WorkshopService workshops;
+    private final Clock clock;
+
+    FiguresService(PieceReader pieces, PieceLogs logs, Forecasts forecasts, WorkshopService workshops, Clock clock) {
+        this.pieces = pieces;
+        this.logs = logs;
+        this.forecasts = forecasts;
+        this.workshops = workshops;
+        this.clock = clock;
+    }
+
+    public Figures of(Piece piece) {
+        return of(List.of(piece)).get(0);
+    }
+
+    /** In the order given. */
+    public List<Figures> of(List<Piece> asked) {
+        Map<UUID, PieceLog> read = logs.of(asked);
+        WorkshopSettings settings = workshops.settings();
+        ZoneId zone = workshops.mine().zone();
+        Map<UUID, Hung> stays = stays(asked, zone);
+        Forecaster forecaster = forecasts.forecaster();
+        Instant now = clock.instant();
+        return asked.stream()
+                .map(piece -> {
+                    PieceLog log = read.get(piece.id());
+                    Ahead ahead = forecaster.of(piece, log).orElse(null);
+                    Share share = share(piece, stays);
+                    Landed landed = landed(piece, settings, share);
+                    Ledger ledger = log.ledger();
+                    SteakCost steak = SteakCost.of(landed, ledger.piles(), settings.byProductPrices());
+                    double perDay = rate(piece, settings).perDay(share.ofLoad());
+                    Section section = section(piece, ledger, ahead, zone, now);
+                    return new Figures(piece, log, ledger, section, landed, steak, perDay, ahead);
+                })
+                .toList();
+    }
+
+    /** The picture of a piece: as the bench found it, else as it is expected to be now. */
+    public static Section section(Piece piece, Ledger ledger, @Nullable Ahead ahead, ZoneId zone, Instant now) {
+        if (piece.state() == PieceState.CUT) {
+            return Section.found(ledger);
+        }
+        if (piece.state() != PieceState.HANGING || ahead == null) {
+            return expected(ledger, ahead);
+        }
+        double day = Forecasts.dayOf(now, piece.hungAt(zone).orElseThrow());
+        return ahead.carving().after(ahead.at(day).lost()).without(withdrawn(ledger));
+    }
+
+    /** What is to be expected of a piece of this weight. */
+    static Section expected(Ledger ledger, @Nullable Ahead ahead) {
+        if (ahead == null) {
+            double now = (double) ledger.aged() / ledger.green();
+            return new Section(now, 0, 0, 0, now);
+        }
+        double lost = Math.max(0, ledger.shrinkFraction());
+        return ahead.carving().after(lost).without(withdrawn(ledger));
+    }
+
+    private static double withdrawn(Ledger ledger) {
+        return (double) ledger.withdrawn() / ledger.green();
+    }
+
+    /** How much of its chamber a piece takes, and for how many days it has. */
+    private record Share(double ofLoad, long days) {}
+
+    private static ChamberRate rate(Piece piece, WorkshopSettings settings) {
+        return piece.chamber()
+                .map(chamber -> chamber.rate(settings.tariffMinorPerKwh()))
+                .orElse(new ChamberRate(0, 1, 0, 0));
+    }
+
+    /** What hung in one chamber, by piece, and as a whole. */
+    private record Hung(Map<UUID, Stay> byPiece, LoadHistory history) {}
+
+    private static Share share(Piece piece, Map<UUID, Hung> stays) {
+        Hung together = piece.chamber().map(chamber -> stays.get(chamber.id())).orElse(null);
+        Stay own = together == null ? null : together.byPiece().get(piece.id());
+        if (together == null || own == null) {
+            return new Share(0, 0);
+        }
+        return new Share(
+                together.history().share(own),
+                own.to().toEpochDay() - own.from().toEpochDay());
+    }
+
+    private static Landed landed(Piece piece, WorkshopSettings settings, Share share) {
+        double labour = piece.state() == PieceState.CUT ? settings.labourMinorPerPiece() : 0;
+        return Landed.of(
+                piece.greenGrams(),
+                piece.lot().priceMinorPerKg(),
+                piece.consumablesMinor(),
+                rate(piece, settings),
+                share.ofLoad(),
+                share.days(),
+                labour);
+    }
+
+    /** Chamber → piece → stay, for every chamber the asked pieces hang or hung in. */
+    private Map<UUID, Hung> stays(List<Piece> asked, ZoneId zone) {
+        Set<UUID> chambers = asked.stream()
+                .flatMap(piece -> piece.chamber().stream())
+                .map(Chamber::id)
+                .collect(Collectors.toSet());
+        Optional<LocalDate> first =
+                asked.stream().flatMap(piece -> piece.hungOn().stream()).min(Comparator.naturalOrder());
+        if (chambers.isEmpty() || first.isEmpty()) {
+            return Map.of();
+        }
+        LocalDate today = workshops.today();
+        Map<UUID, Map<UUID, Stay>> byChamber =
+                pieces.stays(chambers, first.get().minusDays(LONGEST_STAY_DAYS), today).stream()
+                        .collect(Collectors.groupingBy(
+                                StayRow::chamberId, Collectors.toMap(StayRow::pieceId, row -> stay(row, zone, today))));
+        return byChamber.entrySet().stream()
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey,
+                        each -> new Hung(
+                                each.getValue(), new LoadHistory(each.getValue().values()))));
+    }
+
+    private static Stay stay(StayRow row, ZoneId zone, LocalDate today) {
+        LocalDate to =
+                row.pulledAt() == null ? today : row.pulledAt().atZone(zone).toLocalDate();
+        return new Stay(row.greenGrams(), row.hungOn(), to.isBefore(row.hungOn()) ? row.hungOn() : to);
+    }
+}

@@ -1,0 +1,228 @@
+package elvaro.server.forecast;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.core.cost.Landed;
+import elvaro.core.cost.Landed.ChamberRate;
+import elvaro.core.cost.LoadHistory;
+import elvaro.core.cost.LoadHistory.Stay;
+import elvaro.core.cost.SteakCost;
+import elvaro.core.cut.Cut;
+import elvaro.core.ledger.Ledger;
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.trial.Facts;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.piece.FactRow;
+import elvaro.server.piece.FinishedLine;
+import elvaro.server.piece.LogReader;
+import elvaro.server.piece.LogReader.CloserRow;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceLogs;
+import elvaro.server.piece.PieceReader;
+import elvaro.server.piece.PieceState;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.settings.WorkshopSettings;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Every finished piece that hung by itself, with what its log and its chamber say of it. Made for tens of thousands: rows are
+ * read as values, and what a log said is kept in memory under its version, as {@link PieceLogs} does.
+ */
+@Service
+@Transactional(readOnly = true)
+public class FinishedPieces {
+    private static final int MOST_KEPT = 100_000;
+    private static final int READ_AT_ONCE = 1_000;
+
+    private record Key(UUID pieceId, int logVersion, int green) {}
+
+    /** What a closed log says. */
+    private record Told(
+            Ledger ledger, Instant pulledAt, @Nullable UUID closedBy) {}
+
+    private final Cache<Key, Told> kept =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+    private final PieceReader pieces;
+    private final LogReader entries;
+    private final PieceLogs logs;
+    private final ChamberService chambers;
+    private final WorkshopService workshops;
+
+    FinishedPieces(
+            PieceReader pieces, LogReader entries, PieceLogs logs, ChamberService chambers, WorkshopService workshops) {
+        this.pieces = pieces;
+        this.entries = entries;
+        this.logs = logs;
+        this.chambers = chambers;
+        this.workshops = workshops;
+    }
+
+    /**
+     * A finished piece.
+     *
+     * @param pulledOn by the workshop's calendar
+     * @param days hung
+     * @param closedBy who closed the bench
+     */
+    public record Finished(
+            FinishedLine line,
+            Chamber chamber,
+            LocalDate pulledOn,
+            long days,
+            Ledger ledger,
+            SteakCost steak,
+            @Nullable UUID closedBy) {
+
+        public UUID id() {
+            return line.id();
+        }
+
+        public Cut cut() {
+            return line.cut();
+        }
+
+        /** As a comparison takes it. */
+        public Facts facts(String treatment) {
+            return new Facts(
+                    line.tag(),
+                    String.valueOf(line.lotNumber()),
+                    line.supplier(),
+                    line.grade(),
+                    line.cut().name(),
+                    line.boneIn(),
+                    line.fatCoverMm(),
+                    line.greenGrams(),
+                    line.hungOn(),
+                    (int) days,
+                    chamber.name(),
+                    line.method(),
+                    treatment,
+                    line.benchOrder() == null ? "" : line.benchOrder().label());
+        }
+    }
+
+    /** The last hung first. */
+    public List<Finished> all() {
+        ZoneId zone = workshops.mine().zone();
+        WorkshopSettings settings = workshops.settings();
+        Map<UUID, Chamber> byId = chambers.all().stream().collect(Collectors.toMap(Chamber::id, Function.identity()));
+        List<FinishedLine> all = pieces.finishedLines();
+        Map<UUID, Told> told = told(all);
+        // One whose log says no pull is a fault of its own, and no reason to show nobody anything.
+        List<FinishedLine> lines =
+                all.stream().filter(line -> told.containsKey(line.id())).toList();
+        Map<UUID, Stay> own = new HashMap<>();
+        Map<UUID, List<Stay>> byChamber = stillThere(zone);
+        for (FinishedLine line : lines) {
+            LocalDate pulled = told.get(line.id()).pulledAt().atZone(zone).toLocalDate();
+            Stay stay =
+                    new Stay(line.greenGrams(), line.hungOn(), pulled.isBefore(line.hungOn()) ? line.hungOn() : pulled);
+            own.put(line.id(), stay);
+            byChamber
+                    .computeIfAbsent(line.chamberId(), chamber -> new ArrayList<>())
+                    .add(stay);
+        }
+        Map<UUID, LoadHistory> histories = byChamber.entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, each -> new LoadHistory(each.getValue())));
+        return lines.stream()
+                .map(line -> finished(
+                        line,
+                        told.get(line.id()),
+                        own.get(line.id()),
+                        byId.get(line.chamberId()),
+                        histories.get(line.chamberId()),
+                        settings))
+                .toList();
+    }
+
+    private static Finished finished(
+            FinishedLine line, Told told, Stay stay, Chamber chamber, LoadHistory history, WorkshopSettings settings) {
+        ChamberRate rate = chamber.rate(settings.tariffMinorPerKwh());
+        long days = stay.to().toEpochDay() - stay.from().toEpochDay();
+        Landed landed = Landed.of(
+                line.greenGrams(),
+                line.priceMinorPerKg(),
+                line.consumablesMinor(),
+                rate,
+                history.share(stay),
+                days,
+                settings.labourMinorPerPiece());
+        SteakCost steak = SteakCost.of(landed, told.ledger().piles(), settings.byProductPrices());
+        return new Finished(line, chamber, stay.to(), days, told.ledger(), steak, told.closedBy());
+    }
+
+    /** What shares or shared the chambers and is not cut, by chamber. */
+    private Map<UUID, List<Stay>> stillThere(ZoneId zone) {
+        List<Piece> there =
+                pieces.inState(EnumSet.of(PieceState.HANGING, PieceState.PULLED, PieceState.PARTED)).stream()
+                        .filter(piece ->
+                                piece.hungOn().isPresent() && piece.chamber().isPresent())
+                        .toList();
+        Map<UUID, PieceLog> read = logs.of(there);
+        LocalDate today = workshops.today();
+        Map<UUID, List<Stay>> stays = new HashMap<>();
+        for (Piece piece : there) {
+            LocalDate from = piece.hungOn().orElseThrow();
+            LocalDate to = read.get(piece.id())
+                    .pull()
+                    .map(pull -> pull.at().atZone(zone).toLocalDate())
+                    .orElse(today);
+            stays.computeIfAbsent(piece.chamber().map(Chamber::id).orElseThrow(), chamber -> new ArrayList<>())
+                    .add(new Stay(piece.greenGrams(), from, to.isBefore(from) ? from : to));
+        }
+        return stays;
+    }
+
+    private Map<UUID, Told> told(List<FinishedLine> lines) {
+        Map<UUID, Told> told = new HashMap<>();
+        List<FinishedLine> unread = lines.stream()
+                .filter(line -> {
+                    Told known = kept.getIfPresent(key(line));
+                    if (known != null) {
+                        told.put(line.id(), known);
+                    }
+                    return known == null;
+                })
+                .toList();
+        for (int from = 0; from < unread.size(); from += READ_AT_ONCE) {
+            read(unread.subList(from, Math.min(unread.size(), from + READ_AT_ONCE)), told);
+        }
+        return told;
+    }
+
+    private void read(List<FinishedLine> lines, Map<UUID, Told> told) {
+        List<UUID> ids = lines.stream().map(FinishedLine::id).toList();
+        Map<UUID, List<LogFact>> facts = entries.factsOf(ids).stream()
+                .collect(Collectors.groupingBy(
+                        FactRow::pieceId, Collectors.mapping(FactRow::fact, Collectors.toList())));
+        Map<UUID, UUID> closers = entries.closersOf(ids).stream()
+                .collect(Collectors.toMap(CloserRow::pieceId, CloserRow::accountId, (first, last) -> last));
+        for (FinishedLine line : lines) {
+            PieceLog log = PieceLog.of(line.greenGrams(), facts.getOrDefault(line.id(), List.of()));
+            log.pull().map(LogFact::at).ifPresent(pulledAt -> {
+                Told fresh = new Told(log.ledger(), pulledAt, closers.get(line.id()));
+                kept.put(key(line), fresh);
+                told.put(line.id(), fresh);
+            });
+        }
+    }
+
+    private static Key key(FinishedLine line) {
+        return new Key(line.id(), line.logVersion(), line.greenGrams());
+    }
+}

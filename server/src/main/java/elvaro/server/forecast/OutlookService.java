@@ -1,0 +1,139 @@
+package elvaro.server.forecast;
+
+import elvaro.core.air.Air;
+import elvaro.core.air.Climate;
+import elvaro.core.cost.DayToStop;
+import elvaro.core.cut.Cut;
+import elvaro.core.drying.Hanging;
+import elvaro.core.forecast.Forecast;
+import elvaro.core.plan.Outlook;
+import elvaro.core.yield.BenchOrder;
+import elvaro.core.yield.Carving;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceReader;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.settings.WorkshopSettings;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What becomes of pieces day by day: of those that hang, and of those somebody thinks of hanging. */
+@Service
+@Transactional(readOnly = true)
+public class OutlookService {
+    private final PieceReader pieces;
+    private final ShopLearning shop;
+    private final WorkshopService workshops;
+    private final Clock clock;
+
+    OutlookService(PieceReader pieces, ShopLearning shop, WorkshopService workshops, Clock clock) {
+        this.pieces = pieces;
+        this.shop = shop;
+        this.workshops = workshops;
+        this.clock = clock;
+    }
+
+    /**
+     * A piece that does not hang yet.
+     *
+     * @param air it would hang in, which may be another than the chamber is set to
+     * @param chamber where, for its cost and what the shop learnt there; absent while nobody has chosen one
+     */
+    public record Planned(
+            Cut cut,
+            int fatCoverMm,
+            Hanging hanging,
+            Air air,
+            @Nullable Chamber chamber,
+            int priceMinorPerKg,
+            int consumablesMinor) {}
+
+    /** The shop as it is while something is being planned: read once for many plans. */
+    public final class Drawing {
+        private final WorkshopSettings settings = workshops.settings();
+        private final ShopLearning.Lessons lessons = shop.lessons();
+
+        private Drawing() {}
+
+        /** What would become of it. */
+        public Outlook of(Planned planned) {
+            Hanging hanging = planned.hanging();
+            Chamber chamber = planned.chamber();
+            ShopLessons taught = chamber == null ? ShopLessons.NOTHING : lessons.about(hanging.method(), chamber.id());
+            Climate climate = Climate.constant(planned.air());
+            Forecast forecast = Forecast.of(hanging.in(climate), taught.prior(), List.of(), settings.divisionGrams());
+            double green = hanging.greenGrams();
+            double perDay = chamber == null
+                    ? 0
+                    : chamber.rate(settings.tariffMinorPerKwh()).perDay(green / (green + pieces.loadOf(chamber.id())));
+            double fixed = green / 1000 * planned.priceMinorPerKg()
+                    + planned.consumablesMinor()
+                    + settings.labourMinorPerPiece();
+            return new Outlook(
+                    forecast,
+                    Carving.of(planned.cut(), hanging, planned.fatCoverMm(), BenchOrder.SLICE_FIRST)
+                            .as(taught.crustFactor(), taught.steakShift()),
+                    taught.steakSd(),
+                    climate,
+                    planned.cut().species(),
+                    new DayToStop(
+                            hanging.greenGrams(),
+                            hanging.method(),
+                            fixed,
+                            perDay,
+                            settings.byProductPrices(),
+                            settings.prices()));
+        }
+
+        /** How many finished benches stand behind what is expected at the bench. */
+        public int benches(Planned planned) {
+            Chamber chamber = planned.chamber();
+            return chamber == null
+                    ? 0
+                    : lessons.about(planned.hanging().method(), chamber.id()).benches();
+        }
+    }
+
+    public Drawing drawing() {
+        return new Drawing();
+    }
+
+    /** What becomes of a piece that was hung; empty for one set aside fresh. */
+    public Optional<Outlook> of(Figures figures) {
+        Ahead ahead = figures.ahead();
+        if (ahead == null) {
+            return Optional.empty();
+        }
+        WorkshopSettings settings = workshops.settings();
+        Piece piece = figures.piece();
+        double fixed = figures.landed().meat() + figures.landed().consumables() + settings.labourMinorPerPiece();
+        return Optional.of(new Outlook(
+                ahead.forecast(),
+                ahead.carving(),
+                ahead.taught().steakSd(),
+                ahead.climate().get(),
+                piece.cut().species(),
+                new DayToStop(
+                        piece.greenGrams(),
+                        piece.method().orElseThrow(),
+                        fixed,
+                        figures.perDay(),
+                        settings.byProductPrices(),
+                        settings.prices())));
+    }
+
+    /** The same as it is shown, with the days counted to now. */
+    public Optional<AheadView> view(Figures figures) {
+        return of(figures)
+                .map(outlook -> AheadView.of(
+                        figures,
+                        outlook,
+                        Forecasts.dayOf(
+                                figures.log().pull().map(pull -> pull.at()).orElse(clock.instant()),
+                                figures.piece().hungAt(workshops.mine().zone()).orElseThrow())));
+    }
+}

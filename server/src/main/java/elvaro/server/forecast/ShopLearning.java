@@ -1,0 +1,164 @@
+package elvaro.server.forecast;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.core.air.Air;
+import elvaro.core.drying.Hanging;
+import elvaro.core.drying.Method;
+import elvaro.core.estimate.Estimates;
+import elvaro.core.forecast.Learning;
+import elvaro.core.forecast.Learning.Evidence;
+import elvaro.core.forecast.Learning.Learnt;
+import elvaro.core.ledger.Ledger;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.yield.KnifeWork;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceLogs;
+import elvaro.server.piece.PieceReader;
+import elvaro.server.piece.PieceReader.FinishedRow;
+import elvaro.server.reading.RecordedAir;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.CurrentWorkshop;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/**
+ * What the finished pieces of the workshop teach, by method and chamber. Kept in memory under the versions of everything it
+ * is made from, which are read each time: there is nothing to invalidate.
+ */
+@Component
+class ShopLearning {
+    private static final int MOST_WORKSHOPS_KEPT = 200;
+
+    /** A piece more of which was thrown away than this says nothing about how thick a crust is cut. */
+    private static final double SPOILED = 0.5;
+
+    /** A place that teaches. */
+    private record Where(Method method, UUID chamberId) {}
+
+    private record Key(UUID workshopId, int divisionGrams, Map<UUID, Long> airRevisions, List<FinishedRow> finished) {}
+
+    /** What one finished piece says follows from these alone. */
+    private record Finished(
+            UUID pieceId, int logVersion, Hanging hanging, List<Air> set, List<Long> airRevisions, int divisionGrams) {}
+
+    private static final int MOST_PIECES_KEPT = 20_000;
+
+    private final Cache<Finished, Evidence> evidence =
+            Caffeine.newBuilder().maximumSize(MOST_PIECES_KEPT).build();
+    private final Cache<Key, Map<Where, ShopLessons>> kept =
+            Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
+    private final PieceReader pieces;
+    private final PieceLogs logs;
+    private final RecordedAir air;
+    private final ChamberHistories moves;
+    private final WorkshopService workshops;
+    private final CurrentWorkshop current;
+
+    ShopLearning(
+            PieceReader pieces,
+            PieceLogs logs,
+            RecordedAir air,
+            ChamberHistories moves,
+            WorkshopService workshops,
+            CurrentWorkshop current) {
+        this.pieces = pieces;
+        this.logs = logs;
+        this.air = air;
+        this.moves = moves;
+        this.workshops = workshops;
+        this.current = current;
+    }
+
+    /** What was learnt so far; asked once for any number of pieces. */
+    Lessons lessons() {
+        int division = workshops.mine().divisionGrams();
+        RecordedAir.OfWorkshop recorded = air.now();
+        Key key = new Key(current.person().workshopId(), division, recorded.revisions(), pieces.finished());
+        return new Lessons(kept.get(key, each -> learn(each, recorded)));
+    }
+
+    /** The lessons of one workshop. */
+    record Lessons(Map<Where, ShopLessons> byPlace) {
+        ShopLessons about(Method method, UUID chamberId) {
+            return byPlace.getOrDefault(new Where(method, chamberId), ShopLessons.NOTHING);
+        }
+    }
+
+    private Map<Where, ShopLessons> learn(Key key, RecordedAir.OfWorkshop recorded) {
+        List<Piece> finished =
+                pieces.findAll(key.finished().stream().map(FinishedRow::id).toList());
+        Map<UUID, PieceLog> read = logs.of(finished);
+        Map<Where, List<Piece>> byPlace = finished.stream()
+                .filter(piece -> piece.hanging().isPresent() && piece.chamber().isPresent())
+                .collect(Collectors.groupingBy(piece -> new Where(
+                        piece.method().orElseThrow(),
+                        piece.chamber().map(Chamber::id).orElseThrow())));
+        Map<Where, ShopLessons> taught = new HashMap<>();
+        byPlace.forEach((where, here) -> taught.put(where, taughtBy(here, read, recorded, key.divisionGrams())));
+        return taught;
+    }
+
+    private ShopLessons taughtBy(
+            List<Piece> here, Map<UUID, PieceLog> read, RecordedAir.OfWorkshop recorded, int division) {
+        List<Evidence> said = new ArrayList<>();
+        List<Double> crusts = new ArrayList<>();
+        for (Piece piece : here) {
+            PieceLog log = read.get(piece.id());
+            said.add(evidence(piece, log, recorded, division));
+            crustFound(piece, log.ledger()).ifPresent(crusts::add);
+        }
+        Learnt crust = Learning.towardsZero(crusts, Estimates.TRIM_SD);
+        double factor = Math.exp(crust.value());
+        List<Double> steaks = here.stream()
+                .map(piece -> KnifeWork.steakOver(
+                        piece.carving().orElseThrow().as(factor, 0),
+                        read.get(piece.id()).ledger()))
+                .flatMap(Optional::stream)
+                .toList();
+        Learnt steak = Learning.towardsZero(steaks, Estimates.STEAK_YIELD_SD);
+        return new ShopLessons(Learning.prior(said), factor, steak.value(), steak.sd(), steaks.size());
+    }
+
+    private Evidence evidence(Piece piece, PieceLog log, RecordedAir.OfWorkshop recorded, int division) {
+        ChamberHistory where = moves.of(piece, log);
+        Finished finished = new Finished(
+                piece.id(),
+                piece.logVersion(),
+                piece.hanging().orElseThrow(),
+                where.set(),
+                where.versions(recorded).stream()
+                        .map(RecordedAir.Version::revision)
+                        .toList(),
+                division);
+        ZoneId zone = workshops.mine().zone();
+        return evidence.get(
+                finished,
+                key -> Learning.from(
+                        key.hanging().in(where.climate(recorded), where.leaks(log)),
+                        Forecasts.observed(piece, log, zone),
+                        key.divisionGrams()));
+    }
+
+    private static boolean teaches(Ledger ledger) {
+        return ledger.aged() > 0 && ledger.piles().discard() < SPOILED * ledger.aged();
+    }
+
+    /** Logarithm of the crust that was cut away over the one the law expected. */
+    private static Optional<Double> crustFound(Piece piece, Ledger ledger) {
+        double found = (double) (ledger.piles().usableTrim() + ledger.piles().discard()) / ledger.green();
+        double expected =
+                piece.carving().orElseThrow().after(ledger.shrinkFraction()).crust();
+        return teaches(ledger) && found > 0 && expected > 0
+                ? Optional.of(Math.log(found / expected))
+                : Optional.empty();
+    }
+}

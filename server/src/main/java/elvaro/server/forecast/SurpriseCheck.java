@@ -1,0 +1,44 @@
+package elvaro.server.forecast;
+
+import elvaro.core.forecast.Forecast;
+import elvaro.core.forecast.Observed;
+import elvaro.core.forecast.Surprise;
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.question.Question;
+import elvaro.server.piece.Piece;
+import elvaro.server.settings.WorkshopService;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Asks about a weighing that the forecast, made from all the others, did not expect. */
+@Component
+public class SurpriseCheck {
+    private final Forecasts forecasts;
+    private final WorkshopService workshops;
+
+    SurpriseCheck(Forecasts forecasts, WorkshopService workshops) {
+        this.forecasts = forecasts;
+        this.workshops = workshops;
+    }
+
+    /**
+     * @param log as it stands without the weighing
+     * @param weighing of the piece, with whatever coat is on it
+     */
+    public Optional<Question> at(Piece piece, PieceLog log, LogFact weighing) {
+        if (piece.cameOff()) {
+            return Optional.empty(); // It never hung by itself, so nothing is foretold of it.
+        }
+        ZoneId zone = workshops.mine().zone();
+        Instant hungAt = piece.hungAt(zone).orElseThrow();
+        double day = Math.max(0, Forecasts.dayOf(weighing.at(), hungAt));
+        int net = weighing.grams() - log.coatOn();
+        int green = piece.greenGrams();
+        double lost = (double) (green - log.withdrawn() - net) / green;
+        Forecast forecast = forecasts.forecaster().without(piece, log);
+        return Surprise.question(forecast, new Observed(day, lost), green, log.withdrawn());
+    }
+}

@@ -1,0 +1,58 @@
+package elvaro.server.hanging;
+
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.Stream;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something to be written into a piece's log.
+ *
+ * @param grams what the scale showed; 0 where nothing was weighed
+ * @param stream the pile, for a pile only
+ * @param words what is to be said about it
+ * @param at when it happened, if not now
+ * @param corrects the entry this one stands in for
+ * @param answers to questions the weight raised, by question
+ * @param steaks how many the container held, for the pile of steaks only; 0 for ends and roasts
+ */
+public record EntryForm(
+        @NotNull Kind kind,
+
+        @NotNull(message = "The weight is needed.")
+        @Min(value = 0, message = "A weight is 0 g or more.")
+        @Max(value = 1_000_000, message = "That is more than 1000 kg.")
+        Integer grams,
+
+        @Nullable Stream stream,
+
+        @NotNull @Size(max = 2000, message = "The note is too long.")
+        String words,
+
+        @Nullable Instant at,
+        @Nullable UUID corrects,
+        @NotNull Map<String, String> answers,
+
+        @Nullable
+        @Min(value = 0, message = "There are no fewer than 0 steaks.")
+        @Max(value = 500, message = "That is more steaks than a container holds.")
+        Integer steaks) {
+
+    /** An entry that counts no steaks. */
+    public EntryForm(
+            Kind kind,
+            Integer grams,
+            @Nullable Stream stream,
+            String words,
+            @Nullable Instant at,
+            @Nullable UUID corrects,
+            Map<String, String> answers) {
+        this(kind, grams, stream, words, at, corrects, answers, null);
+    }
+}

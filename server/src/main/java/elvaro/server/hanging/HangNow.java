@@ -1,0 +1,29 @@
+package elvaro.server.hanging;
+
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import java.util.Map;
+import java.util.UUID;
+
+/**
+ * A piece that waited, as it is hung now.
+ *
+ * @param greenGrams what it weighs now, after what was done to it
+ * @param answers to questions it raised, by question
+ */
+public record HangNow(
+        @NotNull(message = "Weigh it as it hangs.")
+        @Min(value = 20, message = "A piece weighs at least 20 g.")
+        @Max(value = 1_000_000, message = "A piece weighs at most 1000 kg.")
+        Integer greenGrams,
+
+        @NotNull(message = "Choose the chamber it hangs in.")
+        UUID chamberId,
+
+        @NotNull(message = "Say for how many days.")
+        @Min(value = 1, message = "At least one day.")
+        @Max(value = 400, message = "At most 400 days.")
+        Integer targetDays,
+
+        @NotNull Map<String, String> answers) {}

@@ -1,0 +1,43 @@
+package elvaro.server.hanging;
+
+import elvaro.server.piece.Piece;
+import java.util.Optional;
+
+/**
+ * The ice a piece takes.
+ *
+ * @param meatCelsius as it was laid in
+ * @param outsideCelsius of the air round the chest
+ * @param besideGrams what else lies in the chest and has its share of its walls
+ * @param onceKg melts as the meat cools
+ * @param laidInKg on the first day
+ * @param allKg until it is taken out, what is topped up among it
+ * @param topUpDays every how many days it is topped up and drained
+ * @param topUpKg each time
+ */
+public record IceView(
+        double meatCelsius,
+        double outsideCelsius,
+        long besideGrams,
+        double onceKg,
+        double perDayKg,
+        double laidInKg,
+        double allKg,
+        int topUpDays,
+        double topUpKg) {
+
+    /** Empty off the ice, or where nobody said how warm it is. */
+    static Optional<IceView> of(Piece piece, long chestGrams) {
+        return piece.ice(chestGrams)
+                .map(ice -> new IceView(
+                        piece.meatCelsius().orElseThrow(),
+                        piece.outsideCelsius().orElseThrow(),
+                        Math.max(0, chestGrams - piece.greenGrams()),
+                        ice.onceKg(),
+                        ice.perDayKg(),
+                        ice.laidInKg(),
+                        ice.inAllKg(piece.targetDays().orElse(1)),
+                        ice.topUpDays(),
+                        ice.topUpKg()));
+    }
+}

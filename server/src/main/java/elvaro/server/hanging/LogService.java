@@ -1,0 +1,351 @@
+package elvaro.server.hanging;
+
+import static elvaro.core.working.Figures.weight;
+
+import elvaro.core.ledger.EntryCheck;
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.ledger.Stream;
+import elvaro.core.question.Question;
+import elvaro.server.forecast.SurpriseCheck;
+import elvaro.server.lot.DecisionService;
+import elvaro.server.piece.LogEntry;
+import elvaro.server.piece.LogReader;
+import elvaro.server.piece.LogWriter;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceReader;
+import elvaro.server.piece.PieceState;
+import elvaro.server.piece.PieceWriter;
+import elvaro.server.settings.Workshop;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Answers;
+import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Refusal;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Writing into a piece's log. The piece's row is locked first, so that entries from two tablets follow one another and
+ * each is checked against what the other wrote.
+ */
+@Service
+@Transactional
+public class LogService {
+    /** A device's clock may run ahead by this much. */
+    private static final Duration CLOCK_SLACK = Duration.ofMinutes(5);
+
+    private final PieceReader pieces;
+    private final PieceWriter writer;
+    private final LogReader entries;
+    private final LogWriter log;
+    private final DecisionService decisions;
+    private final WorkshopService workshops;
+    private final CurrentWorkshop current;
+    private final SurpriseCheck surprise;
+    private final Clock clock;
+
+    LogService(
+            PieceReader pieces,
+            PieceWriter writer,
+            LogReader entries,
+            LogWriter log,
+            DecisionService decisions,
+            WorkshopService workshops,
+            CurrentWorkshop current,
+            SurpriseCheck surprise,
+            Clock clock) {
+        this.pieces = pieces;
+        this.writer = writer;
+        this.entries = entries;
+        this.log = log;
+        this.decisions = decisions;
+        this.workshops = workshops;
+        this.current = current;
+        this.surprise = surprise;
+        this.clock = clock;
+    }
+
+    /** An entry as asked for, with the piece it goes to and the log it joins. */
+    private record Request(
+            Piece piece,
+            UUID id,
+            EntryForm form,
+            PieceLog log,
+            @Nullable LogEntry corrected) {}
+
+    /**
+     * Writes an entry once, however often it is sent.
+     *
+     * @throws Refusal if the piece's state does not take it, the weight cannot be, or a question is open
+     */
+    public void write(UUID pieceId, UUID entryId, EntryForm form) {
+        String elsewhere = switch (form.kind()) {
+            case CLOSED, REOPENED -> "The bench is closed and opened at the bench.";
+            case LOOKED, LEAKED -> "A look says what was seen.";
+            case MOVED -> "A move says where to.";
+            case HUNG -> "Hanging says where, and for how long.";
+            case TREATED, STEP_DONE -> "A treatment says which one, and which step.";
+            default -> null;
+        };
+        if (elsewhere != null) {
+            throw Refusal.wrong("wrong-kind", "kind", elsewhere);
+        }
+        // Its coat and its cost go with it.
+        boolean treatment = form.kind() == Kind.TAKEN_BACK
+                && form.corrects() != null
+                && entries.findById(form.corrects())
+                        .filter(entry -> entry.kind() == Kind.TREATED)
+                        .isPresent();
+        if (treatment) {
+            throw Refusal.conflict("its-own-line", "A treatment is taken back on its own line.");
+        }
+        writeFor(pieceId, entryId, form);
+    }
+
+    /** The same for those who keep more about an entry under its id. */
+    public void writeFor(UUID pieceId, UUID entryId, EntryForm form) {
+        Piece piece = writer.lock(pieceId);
+        if (isRetry(pieceId, entryId, form.kind(), form.grams(), form.stream())) {
+            return;
+        }
+        List<LogEntry> all = entries.ofPiece(pieceId);
+        LogEntry corrected = form.corrects() == null ? null : correctable(piece, all, form);
+        if (corrected == null && !piece.state().takes(form.kind())) {
+            throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
+        }
+        if (corrected != null && piece.cameOff() && form.kind() == Kind.PULLED && form.grams() > 0) {
+            writer.weighAnew(piece, form.grams()); // What it came off with is all it ever weighed.
+        }
+        Request request = new Request(piece, entryId, form, logWithout(piece, all, corrected), corrected);
+        LogFact fact = fact(request);
+        String refusal = EntryCheck.refusal(request.log(), piece.greenGrams(), fact, division())
+                .orElse(null);
+        if (refusal != null) {
+            throw Refusal.wrong("impossible-weight", "grams", refusal);
+        }
+        mustBeOnTheWhole(request, fact);
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(request, fact));
+        log.append(
+                piece,
+                new LogEntry(
+                        pieceId,
+                        fact,
+                        form.steaks(),
+                        form.words().strip(),
+                        now(),
+                        current.person().accountId()),
+                stateAfter(request));
+        decisions.keep(piece.lot().id(), pieceId, settled);
+    }
+
+    /** What came off a whole animal as parts lies on none of its own piles. */
+    private void mustBeOnTheWhole(Request request, LogFact pile) {
+        Piece whole = request.piece();
+        if (pile.kind() != Kind.PILE || whole.isPart()) {
+            return;
+        }
+        int parts = pieces.ofLot(whole.lot().id()).stream()
+                .filter(Piece::isPart)
+                .mapToInt(Piece::greenGrams)
+                .sum();
+        int left = request.log().ledger().residual() - parts;
+        int slack = 2 * division() * (request.log().weighingsAtTheBench() + 1);
+        if (parts > 0 && pile.grams() > left + slack) {
+            throw Refusal.wrong(
+                    "impossible-weight",
+                    "grams",
+                    "Only %s is left of the animal beside its parts; a pile of %s cannot be."
+                            .formatted(weight(Math.max(0, left)), weight(pile.grams())));
+        }
+    }
+
+    /** What is odd by itself; else whether the forecast is surprised. One doubt about a weight is enough. */
+    private List<Question> questions(Request request, LogFact fact) {
+        List<Question> odd = EntryCheck.questions(request.log(), request.piece().greenGrams(), fact);
+        boolean weighsThePiece = fact.kind() == Kind.WEIGHED || fact.kind() == Kind.PULLED;
+        if (!odd.isEmpty() || !weighsThePiece) {
+            return odd;
+        }
+        return surprise.at(request.piece(), request.log(), fact).stream().toList();
+    }
+
+    /**
+     * Closes or opens the bench; the caller has checked that it may.
+     *
+     * @param piece locked
+     */
+    public void turn(Piece piece, UUID entryId, Kind kind, String reason) {
+        turn(piece, entryId, kind, reason, kind == Kind.CLOSED ? PieceState.CUT : PieceState.PULLED);
+    }
+
+    /**
+     * Ends a piece that was broken down; the caller has checked that its parts add up.
+     *
+     * @param piece locked
+     */
+    public void part(Piece piece, UUID entryId, String reason) {
+        turn(piece, entryId, Kind.CLOSED, reason, PieceState.PARTED);
+    }
+
+    private void turn(Piece piece, UUID entryId, Kind kind, String reason, PieceState next) {
+        if (!piece.state().takes(kind)) {
+            throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
+        }
+        LogFact fact = new LogFact(entryId, null, kind, now(), 0, null);
+        log.append(
+                piece,
+                new LogEntry(
+                        piece.id(),
+                        fact,
+                        reason.strip(),
+                        fact.at(),
+                        current.person().accountId()),
+                next);
+    }
+
+    /**
+     * Whether this very entry is there already.
+     *
+     * @throws Refusal if the id was used for something else
+     */
+    public boolean isRetry(UUID pieceId, UUID entryId, Kind kind, int grams, @Nullable Stream stream) {
+        Optional<LogEntry> known = entries.findById(entryId);
+        known.filter(entry -> !entry.pieceId().equals(pieceId)
+                        || entry.kind() != kind
+                        || entry.grams() != grams
+                        || !Objects.equals(entry.stream(), stream))
+                .ifPresent(entry -> {
+                    throw Refusal.conflict("id-used", storedAlready(entry));
+                });
+        return known.isPresent();
+    }
+
+    private static String storedAlready(LogEntry entry) {
+        String what = entry.kind().weighs() ? weight(entry.grams()) : "what you entered";
+        return "Your first try did arrive: %s stands in the log. The new value is not saved. Save again to add it, or"
+                        .formatted(what)
+                + " leave it and correct the entry.";
+    }
+
+    private LogEntry correctable(Piece piece, List<LogEntry> all, EntryForm form) {
+        LogEntry target = all.stream()
+                .filter(entry -> entry.id().equals(form.corrects()))
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound("entry"));
+        if (target.kind() == Kind.TAKEN_BACK || PieceLog.replaced(facts(all)).contains(target.id())) {
+            throw Refusal.conflict("corrected-already", "Somebody corrected that entry already. Look again.");
+        }
+        if (form.kind() != Kind.TAKEN_BACK && form.kind() != target.kind()) {
+            throw Refusal.wrong("wrong-kind", "kind", "A correction says the same kind of thing as what it corrects.");
+        }
+        if (!piece.state().allowsCorrectionOf(target.kind())) {
+            throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
+        }
+        boolean undoesThePull = form.kind() == Kind.TAKEN_BACK && target.kind() == Kind.PULLED;
+        if (undoesThePull && piece.cameOff()) {
+            throw Refusal.conflict("came-off", "It came off an animal and never hung by itself; it cannot go back.");
+        }
+        if (undoesThePull
+                && pieces.ofLot(piece.lot().id()).stream().anyMatch(each -> each.isPart() && !piece.isPart())) {
+            throw Refusal.conflict("parts-off", "Parts are off it already; it cannot hang whole again.");
+        }
+        if (undoesThePull && PieceLog.of(piece.greenGrams(), facts(all)).piles().total() > 0) {
+            throw Refusal.conflict("piles-there", "Piles were weighed already. Take them back before the pull.");
+        }
+        return target;
+    }
+
+    private static PieceLog logWithout(Piece piece, List<LogEntry> all, @Nullable LogEntry corrected) {
+        List<LogFact> facts = new ArrayList<>(facts(all));
+        if (corrected != null) {
+            facts.add(new LogFact(UUID.randomUUID(), corrected.id(), Kind.TAKEN_BACK, corrected.happenedAt(), 0, null));
+        }
+        return PieceLog.of(piece.greenGrams(), facts);
+    }
+
+    private static List<LogFact> facts(List<LogEntry> all) {
+        return all.stream().map(LogEntry::fact).toList();
+    }
+
+    private LogFact fact(Request request) {
+        EntryForm form = request.form();
+        if (form.kind().weighs() && form.grams() == 0) {
+            throw Refusal.wrong("no-weight", "grams", "Enter what the scale shows.");
+        }
+        if (form.kind() == Kind.PILE && form.stream() == null) {
+            throw Refusal.wrong("no-pile", "stream", "Say which pile it is.");
+        }
+        if (form.steaks() != null && form.stream() != Stream.STEAK) {
+            throw Refusal.wrong("not-steaks", "steaks", "Only steaks are counted.");
+        }
+        if (form.kind() == Kind.NOTE && form.words().isBlank()) {
+            throw Refusal.wrong("no-words", "words", "A note needs words.");
+        }
+        return new LogFact(
+                request.id(),
+                form.corrects(),
+                form.kind(),
+                happenedAt(request),
+                form.kind().weighs() ? form.grams() : 0,
+                form.kind() == Kind.PILE ? form.stream() : null);
+    }
+
+    private Instant happenedAt(Request request) {
+        Instant asked = request.form().at();
+        if (asked == null) {
+            return request.corrected() == null ? now() : request.corrected().happenedAt();
+        }
+        if (asked.isAfter(now().plus(CLOCK_SLACK))) {
+            throw Refusal.wrong("future-date", "at", "It cannot have happened in the future.");
+        }
+        Workshop workshop = workshops.mine();
+        request.piece()
+                .hungOn()
+                .filter(day -> asked.isBefore(day.atStartOfDay(workshop.zone()).toInstant()))
+                .ifPresent(day -> {
+                    throw Refusal.wrong("before-hanging", "at", "That is before the piece was hung.");
+                });
+        return asked.truncatedTo(ChronoUnit.MICROS);
+    }
+
+    private static PieceState stateAfter(Request request) {
+        Kind kind = request.form().kind();
+        if (kind == Kind.PULLED) {
+            return PieceState.PULLED;
+        }
+        boolean undoesThePull = kind == Kind.TAKEN_BACK
+                && request.corrected() != null
+                && request.corrected().kind() == Kind.PULLED;
+        return undoesThePull ? PieceState.HANGING : request.piece().state();
+    }
+
+    private static String refusalFor(PieceState state) {
+        return switch (state) {
+            case WAITING -> "The piece does not hang yet. Hang it first.";
+            case HANGING -> "The piece still hangs. Pull it first.";
+            case PULLED -> "The piece was pulled already.";
+            case CUT -> "The bench is closed for this piece. Open it again, with a reason, to correct it.";
+            case PARTED -> "It was broken down; its parts are pieces of their own.";
+            case FRESH -> "The piece was set aside fresh; it takes notes only.";
+        };
+    }
+
+    private int division() {
+        return workshops.mine().divisionGrams();
+    }
+
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MICROS);
+    }
+}

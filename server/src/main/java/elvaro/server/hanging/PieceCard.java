@@ -1,0 +1,134 @@
+package elvaro.server.hanging;
+
+import elvaro.core.cut.ShapeClass;
+import elvaro.core.cut.Species;
+import elvaro.core.drying.Method;
+import elvaro.core.forecast.Drift;
+import elvaro.core.forecast.Forecast;
+import elvaro.core.ledger.Ledger;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.schedule.Due;
+import elvaro.core.yield.Section;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.forecast.Ahead;
+import elvaro.server.forecast.Forecasts;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceRole;
+import elvaro.server.piece.PieceState;
+import elvaro.server.piece.Place;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A piece at a glance: what is drawn and written wherever it appears.
+ *
+ * @param dayNumber days hung, to the pull where it was pulled; absent for one set aside fresh
+ * @param overdueDays days past its target while it still hangs, 0 if none
+ * @param nowGrams last net weight known
+ * @param coatGrams weight of the coat or seal on it now
+ * @param expectedNowGrams what the forecast says it weighs now, while it hangs
+ * @param expectedPullGrams what it is expected to weigh on its day, while it hangs
+ * @param drift whether it dries otherwise than its own past says, while it hangs
+ * @param section the shares its picture is drawn from
+ */
+public record PieceCard(
+        UUID id,
+        String tag,
+        UUID lotId,
+        String cutName,
+        Species species,
+        ShapeClass shape,
+        boolean boneIn,
+        String grade,
+        String supplier,
+        PieceRole role,
+        PieceState state,
+        @Nullable Method method,
+        @Nullable String methodLabel,
+        @Nullable UUID chamberId,
+        @Nullable String chamberName,
+        @Nullable Integer rail,
+        @Nullable Integer slot,
+        @Nullable LocalDate hungOn,
+        @Nullable Integer targetDays,
+        @Nullable Long dayNumber,
+        long overdueDays,
+        int greenGrams,
+        int nowGrams,
+        int coatGrams,
+        int shrinkGrams,
+        double shrinkFraction,
+        @Nullable Instant lastWeighedAt,
+        @Nullable Integer expectedNowGrams,
+        @Nullable Integer expectedPullGrams,
+        Drift drift,
+        Section section) {
+
+    static PieceCard of(
+            Piece piece,
+            PieceLog log,
+            Ledger ledger,
+            Section section,
+            @Nullable Ahead ahead,
+            Instant now,
+            ZoneId zone) {
+        var lot = piece.lot();
+        var cut = piece.cut();
+        Optional<Ahead> expected = Optional.ofNullable(ahead).filter(each -> piece.state() == PieceState.HANGING);
+        LocalDate today = now.atZone(zone).toLocalDate();
+        LocalDate until =
+                log.pull().map(pull -> pull.at().atZone(zone).toLocalDate()).orElse(today);
+        Long day = piece.hungOn()
+                .map(hung -> Due.dayNumber(hung, until.isBefore(hung) ? hung : until))
+                .orElse(null);
+        long overdue = piece.state() != PieceState.HANGING || day == null
+                ? 0
+                : Math.max(0, day - piece.targetDays().orElseThrow());
+        return new PieceCard(
+                piece.id(),
+                piece.tag(),
+                lot.id(),
+                cut.name(),
+                cut.species(),
+                cut.shape(),
+                piece.boneIn(),
+                lot.grade(),
+                lot.supplier(),
+                piece.role(),
+                piece.state(),
+                piece.method().orElse(null),
+                piece.method().map(Method::label).orElse(null),
+                piece.chamber().map(Chamber::id).orElse(null),
+                piece.chamber().map(Chamber::name).orElse(null),
+                piece.place().map(Place::rail).orElse(null),
+                piece.place().map(Place::slot).orElse(null),
+                piece.hungOn().orElse(null),
+                piece.targetDays().orElse(null),
+                day,
+                overdue,
+                piece.greenGrams(),
+                ledger.aged(),
+                log.coatOn(),
+                ledger.shrink(),
+                ledger.shrinkFraction(),
+                log.lastWeighedAt().orElse(null),
+                expected.map(each -> weight(ledger, each.at(Forecasts.dayOf(now, hungAt(piece, zone)))))
+                        .orElse(null),
+                expected.map(each -> weight(ledger, each.at(piece.targetDays().orElseThrow())))
+                        .orElse(null),
+                expected.map(Ahead::drift).orElse(Drift.NONE),
+                section);
+    }
+
+    private static Instant hungAt(Piece piece, ZoneId zone) {
+        return piece.hungAt(zone).orElseThrow();
+    }
+
+    private static int weight(Ledger ledger, Forecast.Day day) {
+        return (int) Math.round(ledger.green() * (1 - day.lost())) - ledger.withdrawn();
+    }
+}

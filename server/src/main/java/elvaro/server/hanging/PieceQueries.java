@@ -1,0 +1,324 @@
+package elvaro.server.hanging;
+
+import static elvaro.core.working.Figures.percent;
+
+import elvaro.core.forecast.Forecast;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.ledger.PieceLog.NetWeight;
+import elvaro.core.working.Working;
+import elvaro.server.account.AccountService;
+import elvaro.server.forecast.Ahead;
+import elvaro.server.forecast.AheadView;
+import elvaro.server.forecast.Figures;
+import elvaro.server.forecast.FiguresService;
+import elvaro.server.forecast.Forecasts;
+import elvaro.server.forecast.Forecasts.Forecaster;
+import elvaro.server.forecast.OutlookService;
+import elvaro.server.forecast.PiecePlan;
+import elvaro.server.forecast.PiecePlans;
+import elvaro.server.forecast.ReachView;
+import elvaro.server.hanging.PieceView.EntryView;
+import elvaro.server.hanging.PieceView.WeighingView;
+import elvaro.server.lot.DecisionService;
+import elvaro.server.lot.LotService;
+import elvaro.server.piece.LogEntry;
+import elvaro.server.piece.LogReader;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceLogs;
+import elvaro.server.piece.PieceReader;
+import elvaro.server.piece.PieceState;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Refusal;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reading pieces as people see them. */
+@Service
+@Transactional(readOnly = true)
+public class PieceQueries {
+    private final PieceReader pieces;
+    private final LogReader entries;
+    private final PieceLogs logs;
+    private final FiguresService figures;
+    private final DecisionService decisions;
+    private final AccountService accounts;
+    private final LotService lots;
+    private final WorkshopService workshops;
+    private final OutlookService outlooks;
+    private final PiecePlans plans;
+    private final Forecasts forecasts;
+    private final Clock clock;
+
+    PieceQueries(
+            PieceReader pieces,
+            LogReader entries,
+            PieceLogs logs,
+            FiguresService figures,
+            DecisionService decisions,
+            AccountService accounts,
+            LotService lots,
+            WorkshopService workshops,
+            OutlookService outlooks,
+            PiecePlans plans,
+            Forecasts forecasts,
+            Clock clock) {
+        this.pieces = pieces;
+        this.entries = entries;
+        this.logs = logs;
+        this.figures = figures;
+        this.decisions = decisions;
+        this.accounts = accounts;
+        this.lots = lots;
+        this.workshops = workshops;
+        this.outlooks = outlooks;
+        this.plans = plans;
+        this.forecasts = forecasts;
+        this.clock = clock;
+    }
+
+    /** A piece with its log read, for the first screen. */
+    public record Hanging(Piece piece, PieceCard card, PieceLog log) {}
+
+    public PieceView view(UUID id) {
+        Piece piece = find(id);
+        return view(piece, figures.of(piece));
+    }
+
+    private PieceView view(Piece piece, Figures worked) {
+        var settings = workshops.settings();
+        PieceCard card = card(worked);
+        List<Working> workings = new ArrayList<>(worked.ledger().workings());
+        workings.add(worked.landed().working());
+        workings.add(worked.steak().working());
+        AheadView ahead = outlooks.view(worked).orElse(null);
+        Optional.ofNullable(ahead).map(AheadView::workings).ifPresent(workings::addAll);
+        Double perDay = card.dayNumber() == null || card.dayNumber() == 0
+                ? null
+                : (double) card.shrinkGrams() / card.dayNumber();
+        return new PieceView(
+                card,
+                piece.version(),
+                piece.lot().priceMinorPerKg(),
+                piece.consumablesMinor(),
+                piece.coating(),
+                piece.benchOrder().orElse(null),
+                perDay,
+                LedgerView.of(worked.ledger()),
+                CostView.of(worked.landed(), worked.steak(), settings),
+                piece.chamber()
+                        .flatMap(chest -> IceView.of(piece, pieces.loadOf(chest.id())))
+                        .orElse(null),
+                ahead,
+                plans.of(piece.id()).map(PiecePlan::view).orElse(null),
+                weighings(worked),
+                log(piece.id()),
+                decisions.about(piece.lot().id(), piece.id()),
+                workings);
+    }
+
+    public PieceCard card(Figures worked) {
+        ZoneId zone = workshops.mine().zone();
+        return PieceCard.of(
+                worked.piece(), worked.log(), worked.ledger(), worked.section(), worked.ahead(), clock.instant(), zone);
+    }
+
+    private List<WeighingView> weighings(Figures worked) {
+        ZoneId zone = workshops.mine().zone();
+        return worked.piece()
+                .hungAt(zone)
+                .map(hung -> worked.log().weighings().stream()
+                        .map(net -> weighing(net, hung, worked.log()))
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private static WeighingView weighing(NetWeight net, Instant hung, PieceLog log) {
+        double day = Math.max(0, Forecasts.dayOf(net.at(), hung));
+        return new WeighingView(net.entry(), net.at(), day, net.grams(), log.lostBy(net));
+    }
+
+    public Piece find(UUID id) {
+        return pieces.find(id).orElseThrow(() -> Refusal.notFound("piece"));
+    }
+
+    /** Every entry of a piece, in the order things happened. */
+    public List<EntryView> log(UUID pieceId) {
+        return logs(List.of(pieceId)).getOrDefault(pieceId, List.of());
+    }
+
+    /** Every entry of each piece that has any, by piece. */
+    public Map<UUID, List<EntryView>> logs(Collection<UUID> pieceIds) {
+        Map<UUID, String> names = accounts.names();
+        List<LogEntry> all = entries.ofPieces(pieceIds);
+        Set<UUID> replaced = PieceLog.replaced(all.stream().map(LogEntry::fact).toList());
+        return all.stream()
+                .collect(Collectors.groupingBy(
+                        LogEntry::pieceId,
+                        Collectors.mapping(entry -> entryView(entry, names, replaced), Collectors.toList())));
+    }
+
+    private static EntryView entryView(LogEntry entry, Map<UUID, String> names, Set<UUID> replaced) {
+        return new EntryView(
+                entry.id(),
+                entry.kind(),
+                entry.stream(),
+                entry.grams(),
+                entry.steaks(),
+                entry.words(),
+                entry.happenedAt(),
+                entry.recordedAt(),
+                names.getOrDefault(entry.accountId(), ""),
+                entry.correctsId(),
+                !replaced.contains(entry.id()) && entry.kind() != Kind.TAKEN_BACK);
+    }
+
+    /** When a share of the green weight will be gone. */
+    public ReachView reaches(UUID id, double lost) {
+        Piece piece = find(id);
+        Ahead ahead = figures.of(piece).ahead();
+        if (ahead == null) {
+            throw Refusal.conflict("wrong-state", "The piece does not hang, so it does not dry.");
+        }
+        LocalDate hungOn = piece.hungOn().orElseThrow();
+        return ahead.forecast()
+                .reaches(lost)
+                .map(reached -> ReachView.of(hungOn, lost, reached))
+                .orElseThrow(() -> Refusal.wrong(
+                        "never-reached",
+                        "shrinkPercent",
+                        "It will not lose %s within %d days in this air, if ever. Choose less, or drier air."
+                                .formatted(percent(lost), Forecast.LONGEST_DAYS)));
+    }
+
+    public List<PieceCard> ofLot(UUID lotId) {
+        lots.get(lotId);
+        return cards(pieces.ofLot(lotId));
+    }
+
+    /** Pieces whose tag starts so. */
+    public List<PieceCard> tagged(String start) {
+        String pattern = start.strip().toLowerCase(Locale.ROOT).replaceAll("[^0-9a-z]", "") + "%";
+        return cards(pieces.tagged(pattern));
+    }
+
+    /** The cut pieces, the last hung first; at most 200. */
+    public List<PieceCard> cut() {
+        return cards(pieces.newestIn(PieceState.CUT));
+    }
+
+    private List<PieceCard> cards(List<Piece> found) {
+        return figures.of(found).stream().map(this::card).toList();
+    }
+
+    /** Figures of the asked pieces, in the order asked. */
+    public List<Figures> figures(List<UUID> ids) {
+        Map<UUID, Piece> found = pieces.findAll(ids).stream().collect(Collectors.toMap(Piece::id, piece -> piece));
+        List<Piece> inOrder = ids.stream()
+                .map(id -> {
+                    Piece piece = found.get(id);
+                    if (piece == null) {
+                        throw Refusal.notFound("piece");
+                    }
+                    return piece;
+                })
+                .toList();
+        return figures.of(inOrder);
+    }
+
+    /** What hangs or lies in a chamber, g. */
+    public long loadOf(UUID chamberId) {
+        return pieces.loadOf(chamberId);
+    }
+
+    /** Everything that hangs or waits for the bench; no costs. */
+    public List<Hanging> inTheRoom(ZoneId zone) {
+        return read(pieces.inState(EnumSet.of(PieceState.HANGING, PieceState.PULLED)), zone);
+    }
+
+    /** Of these pieces the ones that are cut, as the first screen has pieces. */
+    public List<Hanging> cutOf(Collection<UUID> ids, ZoneId zone) {
+        return read(
+                pieces.findAll(ids).stream()
+                        .filter(piece -> piece.state() == PieceState.CUT)
+                        .toList(),
+                zone);
+    }
+
+    private List<Hanging> read(List<Piece> found, ZoneId zone) {
+        Map<UUID, PieceLog> read = logs.of(found);
+        Forecaster forecaster = forecasts.forecaster();
+        Instant now = clock.instant();
+        return found.stream()
+                .map(piece -> {
+                    PieceLog log = read.get(piece.id());
+                    var ledger = log.ledger();
+                    Ahead ahead = forecaster.of(piece, log).orElse(null);
+                    var section = FiguresService.section(piece, ledger, ahead, zone, now);
+                    return new Hanging(piece, PieceCard.of(piece, log, ledger, section, ahead, now, zone), log);
+                })
+                .toList();
+    }
+
+    /** The pieces that hang, without their figures. */
+    public List<Piece> hangingNow() {
+        return pieces.inState(EnumSet.of(PieceState.HANGING));
+    }
+
+    /** What was hung from the first to the last day, in that order. */
+    public List<Piece> hung(LocalDate first, LocalDate last) {
+        return pieces.hung(first, last);
+    }
+
+    /** Tags of the pieces that hang, by piece; the caller may add to it. */
+    public Map<UUID, String> tagsOfHanging() {
+        return hangingNow().stream().collect(Collectors.toMap(Piece::id, Piece::tag));
+    }
+
+    /** One piece that hangs, as the first screen has it. */
+    public Hanging hanging(UUID id) {
+        Piece piece = find(id);
+        if (piece.state() != PieceState.HANGING) {
+            throw Refusal.conflict("wrong-state", "The piece no longer hangs; its days are over.");
+        }
+        Figures worked = figures.of(piece);
+        return new Hanging(piece, card(worked), worked.log());
+    }
+
+    /** Lots that were received and not yet cut into pieces. */
+    public List<UUID> uncutLots() {
+        return pieces.uncutLots();
+    }
+
+    /** What the pieces of a lot weighed when they were cut from it. */
+    public int cutFrom(UUID lotId) {
+        return pieces.ofLot(lotId).stream()
+                .filter(piece -> !piece.isPart())
+                .mapToInt(Piece::cutGrams)
+                .sum();
+    }
+
+    /** Whether parts of this whole animal are pieces of their own. */
+    public boolean isBrokenDown(Piece whole) {
+        return !whole.isPart() && pieces.ofLot(whole.lot().id()).stream().anyMatch(Piece::isPart);
+    }
+
+    /** What is treated for days and does not hang yet, as the first screen has pieces. */
+    public List<Hanging> waiting(ZoneId zone) {
+        return read(pieces.inState(EnumSet.of(PieceState.WAITING)), zone);
+    }
+}

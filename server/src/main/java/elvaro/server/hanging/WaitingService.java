@@ -1,0 +1,105 @@
+package elvaro.server.hanging;
+
+import static elvaro.core.working.Figures.percent;
+import static elvaro.core.working.Figures.weight;
+
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.question.Question;
+import elvaro.server.chamber.Chamber;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.forecast.PiecePlans;
+import elvaro.server.lot.DecisionService;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceReader;
+import elvaro.server.piece.PieceState;
+import elvaro.server.piece.PieceWriter;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Answers;
+import elvaro.server.shared.Refusal;
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Hanging what was treated for days first. */
+@Service
+@Transactional
+public class WaitingService {
+    /** A soak that adds or takes more than this share of the weight is asked about (EST). */
+    private static final double ODD_CHANGE = 0.1;
+
+    private final PieceReader pieces;
+    private final PieceWriter writer;
+    private final LogService log;
+    private final ChamberService chambers;
+    private final DecisionService decisions;
+    private final WorkshopService workshops;
+    private final PiecePlans plans;
+    private final Clock clock;
+
+    WaitingService(
+            PieceReader pieces,
+            PieceWriter writer,
+            LogService log,
+            ChamberService chambers,
+            DecisionService decisions,
+            WorkshopService workshops,
+            PiecePlans plans,
+            Clock clock) {
+        this.pieces = pieces;
+        this.writer = writer;
+        this.log = log;
+        this.chambers = chambers;
+        this.decisions = decisions;
+        this.workshops = workshops;
+        this.plans = plans;
+        this.clock = clock;
+    }
+
+    /**
+     * Hangs a piece that waited; sent again, it is hung once.
+     *
+     * @throws Refusal if it does not wait, or a question is open
+     */
+    public void hang(UUID pieceId, UUID entryId, HangNow form) {
+        workshops.lock(); // Places and loads of the chambers are counted below.
+        Piece piece = writer.lock(pieceId);
+        if (log.isRetry(pieceId, entryId, Kind.HUNG, 0, null)) {
+            return;
+        }
+        if (piece.state() != PieceState.WAITING) {
+            throw Refusal.conflict("wrong-state", "Only a piece that does not hang yet is hung.");
+        }
+        Chamber chamber = chambers.find(form.chamberId())
+                .orElseThrow(() -> Refusal.wrong("missing", "chamberId", "Choose the chamber it hangs in."));
+        Occupancy occupancy = new Occupancy(chamber, pieces.hangingIn(chamber.id()));
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(piece, form, occupancy));
+        String words =
+                "%s as it was cut, %s as it hangs".formatted(weight(piece.greenGrams()), weight(form.greenGrams()));
+        log.writeFor(pieceId, entryId, new EntryForm(Kind.HUNG, 0, null, words, null, null, Map.of()));
+        writer.hang(piece, form.greenGrams(), workshops.today(), form.targetDays(), chamber, occupancy.takePlace());
+        plans.keep(List.of(piece), clock.instant().truncatedTo(ChronoUnit.MICROS));
+        decisions.keep(piece.lot().id(), pieceId, settled);
+    }
+
+    private static List<Question> questions(Piece piece, HangNow form, Occupancy occupancy) {
+        List<Question> questions =
+                occupancy.questions(form.greenGrams(), piece.method().stream().toList());
+        double change = (double) (form.greenGrams() - piece.greenGrams()) / piece.greenGrams();
+        if (Math.abs(change) > ODD_CHANGE) {
+            questions.add(Question.confirm(
+                    "soak-change",
+                    "greenGrams",
+                    "It weighed %s when it was cut and %s now, %s %s. Is it the right piece, and drained?"
+                            .formatted(
+                                    weight(piece.greenGrams()),
+                                    weight(form.greenGrams()),
+                                    percent(Math.abs(change)),
+                                    change > 0 ? "more" : "less")));
+        }
+        return questions;
+    }
+}

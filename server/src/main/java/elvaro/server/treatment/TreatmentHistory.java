@@ -1,0 +1,69 @@
+package elvaro.server.treatment;
+
+import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.treatment.Course.Planned;
+import elvaro.core.treatment.Step;
+import elvaro.server.piece.LogEntry;
+import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceHistory;
+import elvaro.server.shared.Ids;
+import jakarta.persistence.EntityManager;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes in treatments that were given before, with the steps that were done since. */
+@Service
+@Transactional(propagation = Propagation.MANDATORY)
+public class TreatmentHistory {
+    private static final LocalTime MORNING = LocalTime.of(9, 15);
+
+    private final Treated treated;
+    private final PieceHistory pieces;
+    private final EntityManager entities;
+
+    TreatmentHistory(Treated treated, PieceHistory pieces, EntityManager entities) {
+        this.treated = treated;
+        this.pieces = pieces;
+        this.entities = entities;
+    }
+
+    /**
+     * @param at when it was given, the day its steps count from
+     * @param by whom
+     * @param until steps of earlier days are done
+     */
+    public void add(Piece piece, Given given, Instant at, UUID by, LocalDate until, ZoneId zone) {
+        UUID id = Ids.after(piece.id(), given.words());
+        pieces.more(piece, entry(piece, id, Kind.TREATED, at, given.words(), by));
+        Treatment treatment =
+                new Treatment(id, piece.id(), given, at.atZone(zone).toLocalDate(), 0, List.of());
+        entities.persist(treatment);
+        entities.flush(); // Its steps point at it by id alone.
+        LocalDate pulledOn = treated.pulledOn(piece.id()).orElse(until);
+        for (Planned step : treated.steps(piece, treatment)) {
+            boolean beyond = step.step().moment() == Step.Moment.AFTER_PULL;
+            LocalDate end = beyond ? until : pulledOn;
+            step.on().filter(day -> day.isBefore(end)).ifPresent(day -> {
+                UUID done = Ids.after(id, "step " + step.number());
+                Instant morning = day.atTime(MORNING).atZone(zone).toInstant();
+                Instant then = morning.isBefore(at) ? at : morning;
+                pieces.more(
+                        piece,
+                        entry(piece, done, Kind.STEP_DONE, then, step.step().words(), by));
+                entities.persist(new StepDone(done, treatment, step.number(), null));
+            });
+        }
+    }
+
+    private static LogEntry entry(Piece piece, UUID id, Kind kind, Instant at, String words, UUID by) {
+        return new LogEntry(piece.id(), new LogFact(id, null, kind, at, 0, null), words, at, by);
+    }
+}
