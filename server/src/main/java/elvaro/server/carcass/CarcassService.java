@@ -104,7 +104,7 @@ class CarcassService {
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions);
         LocalDate today = workshops.today();
         Lot lot = lots.receive(lotForm(id, form, today));
-        lots.hold(id, form.test().holds().orElse(null));
+        lots.hold(lot.id(), form.test().holds().orElse(null));
         hanging.split(lot.id(), new SplitForm(List.of(whole(id, form, today)), form.answers()));
         entities.flush(); // The carcass points at its piece by id alone.
         if (form.meatCelsius() != null && form.outsideCelsius() != null) {
