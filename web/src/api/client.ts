@@ -16,9 +16,19 @@ export class Problem extends Error {
 
   constructor(
     status: number,
-    body: { type?: string; detail?: string; field?: string; questions?: Question[] } = {},
+    body: {
+      type?: string;
+      detail?: string;
+      sentence?: string;
+      field?: string;
+      questions?: Question[];
+    } = {},
   ) {
-    super(body.detail ?? 'Elvaro does not answer. What you typed is kept; try again in a moment.');
+    super(
+      body.sentence ??
+        body.detail ??
+        'Elvaro does not answer. What you typed is kept; try again in a moment.',
+    );
     this.status = status;
     this.type = (body.type ?? '').replace('urn:elvaro:', '');
     this.field = body.field;
@@ -28,6 +38,31 @@ export class Problem extends Error {
 
 function csrfToken(): string {
   return /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '';
+}
+
+let write = (text: string): string => text;
+
+/**
+ * Says how the quantities in the server's sentences are written for whoever reads them. They come as `⟦mass 8400⟧`, and
+ * are put in here, where every answer passes, so that no part of the screen has to think of it.
+ */
+export function writeQuantitiesWith(writer: (text: string) => string): void {
+  write = writer;
+}
+
+/** The same answer with its quantities written for the reader. */
+async function written(response: Response): Promise<Response> {
+  const type = response.headers.get('Content-Type') ?? '';
+  if (
+    response.status === 204 ||
+    response.status === 304 ||
+    !type.includes('json') ||
+    type.includes('ndjson')
+  ) {
+    return response; // an answer that comes line by line is written as it comes
+  }
+  const { status, statusText, headers } = response;
+  return new Response(write(await response.text()), { status, statusText, headers });
 }
 
 /** fetch with the CSRF token; a failure of any kind becomes a Problem. */
@@ -40,10 +75,12 @@ async function send(request: Request): Promise<Response> {
     throw new Problem(0);
   }
   if (!response.ok) {
-    const body = await response.json().catch(() => undefined);
+    const body = await written(response)
+      .then((problem) => problem.json())
+      .catch(() => undefined);
     throw new Problem(response.status, body);
   }
-  return response;
+  return written(response);
 }
 
 export const api = createClient<paths>({ fetch: send });
@@ -82,6 +119,6 @@ export async function readLines<T>(response: Response, onLine: (line: T) => void
   for (let read = await reader?.read(); read && !read.done; read = await reader?.read()) {
     const lines = (rest + read.value).split('\n');
     rest = lines.pop() ?? '';
-    lines.filter(Boolean).forEach((line) => onLine(JSON.parse(line) as T));
+    lines.filter(Boolean).forEach((line) => onLine(JSON.parse(write(line)) as T));
   }
 }

@@ -1,6 +1,7 @@
 import { evidenceQuery, type Ask } from '../compare/ask';
 import { QueryClient, useQuery } from '@tanstack/react-query';
-import { answer, api, Problem, type Schema } from './client';
+import { unitsFor } from '../kit/reader';
+import { answer, api, Problem, writeQuantitiesWith, type Schema } from './client';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -11,7 +12,17 @@ export const queryClient = new QueryClient({
   },
 });
 
-const session = { queryKey: ['session'], queryFn: () => answer(api.GET('/api/session')) };
+writeQuantitiesWith(unitsFor(undefined).sentence);
+
+/** Who is signed in; from then on, what the server says is written in their units. */
+const session = {
+  queryKey: ['session'],
+  queryFn: async () => {
+    const answered = await answer(api.GET('/api/session'));
+    writeQuantitiesWith(unitsFor(answered.me).sentence);
+    return answered;
+  },
+};
 
 export const useSession = () => useQuery({ ...session, staleTime: 60_000 });
 
@@ -31,6 +42,14 @@ export const useUncutLots = () =>
 
 export const useCuts = () =>
   useQuery({ queryKey: ['cuts'], queryFn: () => answer(api.GET('/api/cuts')), staleTime: Infinity });
+
+/** Every caution, by topic of the guide. */
+export const useCautions = () =>
+  useQuery({
+    queryKey: ['cautions'],
+    queryFn: () => answer(api.GET('/api/cautions')),
+    staleTime: Infinity,
+  });
 
 export const useMethods = () =>
   useQuery({ queryKey: ['methods'], queryFn: () => answer(api.GET('/api/methods')), staleTime: Infinity });

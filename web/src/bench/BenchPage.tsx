@@ -112,9 +112,7 @@ function Open({ bench }: { bench: Bench }) {
       </Box>
       <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
         {!whole && <Balance bench={bench} />}
-        <Caution rule="bench">
-          Cut-resistant glove on the holding hand. Trim ground with crust is ground meat: cook it through.
-        </Caution>
+        <Caution of="KNIFE_AND_SAW" />
       </Box>
       {coatOff && <EntryDialog pieceId={card.id} kind="COAT_OFF" onClose={() => setCoatOff(false)} />}
     </Box>

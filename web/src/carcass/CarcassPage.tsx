@@ -9,7 +9,7 @@ import { answer, api, type Answers, type Schema } from '../api/client';
 import { refresh, useCarcass, usePiece } from '../api/queries';
 import { newId } from '../kit/drafts';
 import { Figure } from '../kit/Figure';
-import { Caution, ProblemNotice, Questions } from '../kit/Notices';
+import { CautionText, ProblemNotice, Questions } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { moment, useUnits } from '../kit/units';
 import { CoolingLog } from './CoolingLog';
@@ -95,10 +95,10 @@ function Animal({ carcass }: { carcass: Carcass }) {
           </Figure>
           <Sheet carcass={carcass} />
           <CoolingLog carcass={carcass} />
-          {animal.cautions.map((caution) => (
-            <Caution key={caution} rule={animal.build === 'FISH' ? 'fish' : 'game'}>
-              {units.sentence(caution)}
-            </Caution>
+          {animal.cautions.map(({ caution, topic, sentence }) => (
+            <CautionText key={caution} topic={topic}>
+              {sentence}
+            </CautionText>
           ))}
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>
             Gloves for a dead animal. Local law and a licensed practitioner decide.

@@ -12,7 +12,7 @@ import { refresh, useAnimals, useChambers } from '../api/queries';
 import { chamberChoices } from '../kit/choices';
 import { newId, useDraft } from '../kit/drafts';
 import { FormGrid } from '../kit/FormGrid';
-import { Caution, ProblemNotice, Questions } from '../kit/Notices';
+import { CautionText, ProblemNotice, Questions } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
@@ -178,10 +178,10 @@ function Coming({
           {text.iced && field('meat', `Meat, ${units.temperatureUnit}`, 6)}
           {text.iced && field('outside', `Air outside, ${units.temperatureUnit}`, 6)}
         </FormGrid>
-        {animal?.cautions.map((caution) => (
-          <Caution key={caution} rule={animal.build === 'FISH' ? 'fish' : 'game'}>
-            {units.sentence(caution)}
-          </Caution>
+        {animal?.cautions.map(({ caution, topic, sentence }) => (
+          <CautionText key={caution} topic={topic}>
+            {sentence}
+          </CautionText>
         ))}
         <ProblemNotice failure={take.error} />
         <Questions failure={take.error} busy={take.isPending} onAnswer={(answers) => take.mutate(answers)} />

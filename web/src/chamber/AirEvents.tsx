@@ -15,6 +15,7 @@ type AirEvent = Schema['AirEventView'];
 
 /** What was wrong with the air, and what was decided about it. */
 export function AirEvents({ air }: { air: Schema['AirView'] }) {
+  const units = useUnits();
   return (
     <Box component="section" aria-labelledby="events">
       <Typography id="events" variant="h2">
@@ -24,7 +25,7 @@ export function AirEvents({ air }: { air: Schema['AirView'] }) {
         <Typography sx={{ color: 'text.secondary' }}>
           {air.points.length === 0
             ? 'Nobody measured, so nobody knows.'
-            : 'No air above 5 °C, and no silence over six hours, in this stretch.'}
+            : units.sentence('No air above ⟦temperature 5⟧, and no silence over six hours, in this stretch.')}
         </Typography>
       )}
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
@@ -32,10 +33,7 @@ export function AirEvents({ air }: { air: Schema['AirView'] }) {
           <Event key={`${event.kind} ${event.from}`} chamberId={air.chamberId} event={event} />
         ))}
       </Box>
-      <Caution rule="cold">
-        Above 5 °C (41 °F) is out of cold holding. Elvaro keeps the record; local law and a licensed
-        practitioner decide.
-      </Caution>
+      <Caution of="WARM" />
     </Box>
   );
 }
@@ -53,7 +51,8 @@ function Event({ chamberId, event }: { chamberId: string; event: AirEvent }) {
       </Typography>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         from {moment(event.from)}
-        {warm && `, ${(event.degreeHours ?? 0).toFixed(1)} degree-hours above 5 °C`}
+        {warm &&
+          units.sentence(`, ${(event.degreeHours ?? 0).toFixed(1)} degree-hours above ⟦temperature 5⟧`)}
       </Typography>
       {event.decisions.map((decision) => (
         <Typography key={decision.at} variant="body2">

@@ -158,6 +158,7 @@ function Charts({ air }: { air: Schema['AirView'] }) {
 }
 
 function Ages({ id }: { id: string }) {
+  const units = useUnits();
   const ages = useAges(id);
   if (!ages.data || ages.data.length === 0) {
     return null;
@@ -168,7 +169,7 @@ function Ages({ id }: { id: string }) {
         What hangs here
       </Typography>
       <Typography variant="body2" sx={{ color: 'text.secondary', mb: 0.5 }}>
-        Days by the calendar, and days at 0 °C that would age it as much.
+        {units.sentence('Days by the calendar, and days at ⟦temperature 0⟧ that would age it as much.')}
       </Typography>
       {ages.data.map((each) => (
         <Box

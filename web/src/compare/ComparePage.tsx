@@ -10,7 +10,6 @@ import { useComparison, useCutPieces } from '../api/queries';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { SectionGlyph } from '../kit/SectionGlyph';
-import { useUnits } from '../kit/units';
 import { agedWords } from '../kit/words';
 import { Evidence } from './Evidence';
 import { LedgerColumns } from './LedgerColumns';
@@ -22,7 +21,6 @@ const describe = (piece: PieceCard) => [piece.tag, piece.cutName, ...agedWords(p
 
 /** Which piece gave most, and why. */
 export default function ComparePage() {
-  const units = useUnits();
   const [search, setSearch] = useSearchParams();
   const cut = useCutPieces();
   const asked = search.get('p')?.split(',').filter(Boolean) ?? [];
@@ -91,7 +89,7 @@ export default function ComparePage() {
             {comparison.data.marks.length === 0 && <Typography>By every measure they agree.</Typography>}
             {comparison.data.marks.map((mark) => (
               <Typography key={mark.measure} sx={{ py: 0.25 }}>
-                {units.sentence(mark.reason)}
+                {mark.reason}
               </Typography>
             ))}
           </Box>

@@ -9,7 +9,6 @@ import { refresh, usePastPreview } from '../api/queries';
 import { newId } from '../kit/drafts';
 import { HairTable } from '../kit/HairTable';
 import { ProblemNotice } from '../kit/Notices';
-import { useUnits } from '../kit/units';
 import { FileButton } from '../kit/FileButton';
 import { counted, firstForm, type Form, type Sheet } from './past';
 import { PastMeaning } from './PastMeaning';
@@ -17,7 +16,6 @@ import { PastRows } from './PastRows';
 
 /** A table that was kept before Elvaro: what each column means is chosen, and what would come of it is shown. */
 export function PastIn() {
-  const units = useUnits();
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const [form, setForm] = useState<Form | null>(null);
   const [id, setId] = useState(newId);
@@ -80,7 +78,7 @@ export function PastIn() {
                   <tr key={`${story.row} ${story.name}`}>
                     <th scope="row">{story.name}</th>
                     <td>{story.here ? 'is here' : 'new'}</td>
-                    <td>{units.sentence(story.sentence)}</td>
+                    <td>{story.sentence}</td>
                   </tr>
                 ))}
               </tbody>

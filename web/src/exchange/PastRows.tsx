@@ -2,7 +2,6 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { HairTable } from '../kit/HairTable';
-import { useUnits } from '../kit/units';
 import { fieldWords, type Field, type Form, type Sheet } from './past';
 
 const SHOWN = 12;
@@ -15,7 +14,6 @@ interface Props {
 
 /** The first rows and all that have a fault, with each wrong cell marked and what is wrong with it below. */
 export function PastRows({ sheet, form, faults }: Props) {
-  const units = useUnits();
   const meant = (column: number) =>
     (Object.entries(form.columns).find(([, at]) => at === column)?.[0] ?? null) as Field | null;
   const wrong = new Set(faults.map(({ row }) => row));
@@ -83,7 +81,7 @@ export function PastRows({ sheet, form, faults }: Props) {
           {faults.slice(0, 20).map((fault, index) => (
             <Typography key={index}>
               Row {fault.row}
-              {fault.field && `, ${fieldWords[fault.field].toLowerCase()}`}: {units.sentence(fault.sentence)}
+              {fault.field && `, ${fieldWords[fault.field].toLowerCase()}`}: {fault.sentence}
             </Typography>
           ))}
         </Box>

@@ -5,8 +5,9 @@ import TextField from '@mui/material/TextField';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link as RouterLink, useLocation } from 'react-router';
 import type { Schema } from '../api/client';
-import { useInspectionRules, useMethods } from '../api/queries';
+import { useCautions, useInspectionRules, useMethods } from '../api/queries';
 import { Page } from '../kit/Page';
+import { useUnits } from '../kit/units';
 import { answers } from '../look/words';
 import { forecastWorking, workedExample } from './example';
 import { speaksOf } from './search';
@@ -16,7 +17,6 @@ import {
   devices,
   gameWorking,
   ledgerWorking,
-  rules,
   tastingWorking,
   trialWorking,
 } from './rules';
@@ -48,16 +48,21 @@ export default function GuidePage() {
   const methods = useMethods();
   const { hash } = useLocation();
   const [asked, setAsked] = useState('');
-  const cautions = rules.filter((rule) => speaksOf(asked, rule.title, ...rule.says, rule.source));
+  const units = useUnits();
+  const topics = (useCautions().data ?? []).filter(({ title, cautions, source }) =>
+    speaksOf(asked, title, ...cautions.map(({ sentence }) => sentence), source),
+  );
   const parts = [...workings, { title: SURFACES, terms: surfaces(methods.data ?? []) }, treatments]
     .map((part) => ({
       ...part,
-      terms: part.terms.filter((term) => speaksOf(asked, part.title, ...term)),
+      terms: part.terms
+        .map(([name, meaning]): [string, string] => [units.sentence(name), units.sentence(meaning)])
+        .filter((term) => speaksOf(asked, part.title, ...term)),
     }))
     .filter((part) => part.terms.length > 0);
   useEffect(() => {
     document.getElementById(hash.slice(1))?.scrollIntoView();
-  }, [hash, methods.data]);
+  }, [hash, methods.data, topics.length]);
   return (
     <Page title="Guide">
       <Typography sx={{ maxWidth: 720, mb: 4, fontSize: '1.1rem' }}>
@@ -71,7 +76,7 @@ export default function GuidePage() {
         onChange={(event) => setAsked(event.target.value)}
         sx={{ mb: 4, width: '100%', maxWidth: 420 }}
       />
-      {cautions.length + parts.length === 0 && (
+      {topics.length + parts.length === 0 && (
         <Typography role="status">
           Nothing here speaks of that. Try fewer words, or their beginning.
         </Typography>
@@ -84,11 +89,11 @@ export default function GuidePage() {
           rowGap: 5,
         }}
       >
-        <Part title="Cautions" empty={cautions.length === 0}>
-          {cautions.map((rule) => (
+        <Part title="Cautions" empty={topics.length === 0}>
+          {topics.map((topic) => (
             <Box
-              key={rule.id}
-              id={rule.id}
+              key={topic.id}
+              id={topic.id}
               sx={{
                 scrollMarginTop: 24,
                 '&:target': { bgcolor: 'background.paper' },
@@ -97,13 +102,13 @@ export default function GuidePage() {
                 borderColor: 'divider',
               }}
             >
-              <Typography variant="h3">{rule.title}</Typography>
-              {rule.says.map((sentence) => (
-                <Typography key={sentence}>{sentence}</Typography>
+              <Typography variant="h3">{topic.title}</Typography>
+              {topic.cautions.map(({ caution, sentence }) => (
+                <Typography key={caution}>{sentence}</Typography>
               ))}
-              {rule.id === 'looking' && <Looking />}
+              {topic.topic === 'LOOKING' && <Looking />}
               <Typography variant="caption" sx={{ color: 'text.secondary' }}>
-                {rule.source}
+                {topic.source}
               </Typography>
             </Box>
           ))}

@@ -56,9 +56,12 @@ export const forecastWorking: [string, string][] = [
   ],
   [
     'Tenderness',
-    '1 − exp(−∫k dt): 80 % of the gain after 9.5 days at 1 °C for beef, 7.7 for lamb, 4.2 for pork.',
+    '1 − exp(−∫k dt): 80 % of the gain after 9.5 days at ⟦temperature 1⟧ for beef, 7.7 for lamb, 4.2 for pork.',
   ],
-  ['Days at 0 °C', '∫(1 + 0.1 T)² dt: a day at 5 °C counts for 2.25, one at 10 °C for 4.'],
+  [
+    'Days at ⟦temperature 0⟧',
+    '∫(1 + 0.1 T)² dt, T in °C: a day at ⟦temperature 5⟧ counts for 2.25, one at ⟦temperature 10⟧ for 4.',
+  ],
   [
     'A day longer costs',
     'the steak it takes, at what steak is worth on that day, and the chamber and its energy',

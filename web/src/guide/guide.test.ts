@@ -6,7 +6,6 @@ import {
   devices,
   gameWorking,
   ledgerWorking,
-  rules,
   tastingWorking,
   trialWorking,
 } from './rules';
@@ -22,14 +21,6 @@ test.each(workedExample.map((each) => [each.step, each] as const))(
   },
 );
 
-test('every caution has a name of its own, a source, and never says that something is safe', () => {
-  expect(new Set(rules.map((rule) => rule.id)).size).toBe(rules.length);
-  for (const rule of rules) {
-    expect(rule.source).not.toBe('');
-    expect([rule.title, ...rule.says].join(' ').toLowerCase()).not.toMatch(/\bsafe\b/);
-  }
-});
-
 const parts = [
   ledgerWorking,
   trialWorking,
@@ -44,10 +35,7 @@ test.each(['shrink', 'ice', 'hide', 'disease', 'least squares', 'bradley', '853/
   'the guide speaks of %s somewhere',
   (asked) => {
     const terms = parts.flat();
-    expect(
-      terms.some((term) => speaksOf(asked, ...term)) ||
-        rules.some((rule) => speaksOf(asked, rule.title, ...rule.says)),
-    ).toBe(true);
+    expect(terms.some((term) => speaksOf(asked, ...term))).toBe(true);
   },
 );
 

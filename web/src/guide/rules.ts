@@ -1,102 +1,3 @@
-/** A caution with where it comes from. Sources marked "from memory" were written down without the work at hand. */
-export interface Rule {
-  id: string;
-  title: string;
-  says: string[];
-  source: string;
-}
-
-export const rules: Rule[] = [
-  {
-    id: 'cold',
-    title: 'Cold',
-    says: [
-      'Meat is held at or below 5 °C (41 °F). Elvaro aims at 0 to 3 °C.',
-      'What arrives or hangs warmer needs a person to decide, and the decision is kept.',
-    ],
-    source: 'FDA Food Code 3-501.16, from memory.',
-  },
-  {
-    id: 'refrigerator',
-    title: 'Household refrigerators',
-    says: [
-      'A household refrigerator that is opened all day is not a chamber.',
-      'Nothing ages in open air beside uncovered food.',
-    ],
-    source: 'Common practice.',
-  },
-  {
-    id: 'membrane',
-    title: 'Membranes',
-    says: [
-      'Membranes are single use. Rewrapping needs a new one.',
-      'At least three quarters of the film must touch meat; seal two or three times.',
-    ],
-    source: 'Common practice.',
-  },
-  {
-    id: 'treatments',
-    title: 'What is put on a piece',
-    says: [
-      'Raw garlic or herbs in oil, without air, can grow botulism, which nobody sees or smells. Leave the oil out, or the wrap.',
-      'Cold smoke comes in short bursts, the meat at 4 °C or below, measured before each.',
-      'What lay in a marinade or soak is thrown away; nobody tastes or reuses the liquid. A spirit is kept from any flame.',
-    ],
-    source: 'Common practice; garlic in oil: FDA on reduced-oxygen packaging, from memory.',
-  },
-  {
-    id: 'looking',
-    title: 'Looking and smelling',
-    says: [
-      'What is seen and smelled is answered by these rules, the gravest first. A part that must go is cut out and weighed; if it is through the piece, all of it goes. Nobody tastes to find out.',
-    ],
-    source: 'Common practice.',
-  },
-  {
-    id: 'cooking',
-    title: 'Cooking',
-    says: [
-      'Whole-muscle beef 63 °C (145 °F) and three minutes’ rest; ground meat 71 °C (160 °F); poultry and wildfowl 74 °C (165 °F); fish 63 °C (145 °F).',
-      'Tasting below these is the panel’s informed choice; never for the pregnant, the very young or old, or the immunocompromised.',
-    ],
-    source: 'USDA FSIS minimum temperatures, from memory.',
-  },
-  {
-    id: 'bench',
-    title: 'At the bench',
-    says: [
-      'A cut-resistant glove on the holding hand; saws and torches with both hands and a clear head.',
-      'Trim ground with crust is ground meat: cook it through.',
-      'Hot fat burns: dry pieces, low heat, never left alone, no water on a fire.',
-    ],
-    source: 'Common practice.',
-  },
-  {
-    id: 'game',
-    title: 'Game',
-    says: [
-      'Handle a dead animal with gloves. Inspect lymph nodes, avoid brain and spine; where wasting disease occurs test first and follow the wildlife agency.',
-      'Bear and boar carry Trichinella that freezing does not kill: cook through. Check for shot and lead round the wound.',
-    ],
-    source: 'Wildlife agencies and common practice.',
-  },
-  {
-    id: 'fish',
-    title: 'Fish',
-    says: [
-      'Fish eaten raw: −20 °C for 7 days or −35 °C for 15 hours against parasites; some large tuna are exempt.',
-      'Histamine: keep at or below 4 °C without a break. Cooking does not destroy it.',
-    ],
-    source: 'FDA Food Code 3-402.11, from memory.',
-  },
-  {
-    id: 'shop',
-    title: 'Shops',
-    says: ['Many places need a permit or a HACCP plan for dry ageing. Ask before the first sale.'],
-    source: 'Local law.',
-  },
-];
-
 /** The ledger's symbols and formulas. */
 export const ledgerWorking: [string, string][] = [
   ['Green weight G', 'what was hung, on day 0'],
@@ -112,7 +13,7 @@ export const ledgerWorking: [string, string][] = [
   ],
   [
     'Crust in the picture',
-    '2 mm and 1 mm for every kg of water lost per m² of surface, 0.7 of it under a membrane; an estimate until the bench has weighed it',
+    '⟦length 2⟧ and ⟦length 1⟧ for every kg of water lost per m² of surface, 0.7 of it under a membrane; an estimate until the bench has weighed it',
   ],
   [
     'Landed cost',
@@ -138,7 +39,7 @@ export const benchWorking: [string, string][] = [
   ],
   [
     'How to cut',
-    'Lean trim = (crust + knife margin) over all lean faces. Slice first takes 0.5 mm beside the crust, trim first 2 mm; a little crust left is 1 mm less, more than the crust 1.5 mm more. Estimates, until the shop’s own benches say otherwise.',
+    'Lean trim = (crust + knife margin) over all lean faces. Slice first takes ⟦length 0.5⟧ beside the crust, trim first ⟦length 2⟧; a little crust left is ⟦length 1⟧ less, more than the crust ⟦length 1.5⟧ more. Estimates, until the shop’s own benches say otherwise.',
   ],
   [
     'Steaks',
@@ -170,7 +71,7 @@ export const gameWorking: [string, string][] = [
   ],
   [
     'Cold to the core',
-    'Large game at 7 °C, small game and fish at 4 °C (Regulation (EC) 853/2004, from memory). Between two readings, and on from them, the difference to the air falls by the same share in the same time. More than a day is too long: an estimate.',
+    'Large game at ⟦temperature 7⟧, small game and fish at ⟦temperature 4⟧ (Regulation (EC) 853/2004, from memory). Between two readings, and on from them, the difference to the air falls by the same share in the same time. More than a day is too long: an estimate.',
   ],
   [
     'Its hide',
@@ -240,7 +141,7 @@ export const tastingWorking: [string, string][] = [
   ],
   [
     'Cooked alike',
-    'A slab in a stirred bath by Fourier’s series, until the core is within half a degree of the bath, from 4 °C. Over open heat only a thermometer tells. Cores more than 2 degrees apart weaken a tasting.',
+    'A slab in a stirred bath by Fourier’s series, until the core is within half a degree (Celsius) of the bath, from ⟦temperature 4⟧. Over open heat only a thermometer tells. Cores more than ⟦warmth 2⟧ apart weaken a tasting.',
   ],
 ];
 

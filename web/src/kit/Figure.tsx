@@ -3,7 +3,6 @@ import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import type { Schema } from '../api/client';
-import { useUnits } from './units';
 
 interface Props {
   name: string;
@@ -38,7 +37,6 @@ export function Figure({ name, children, note, big, working }: Props) {
 }
 
 function Opener({ name, working }: { name: string; working: Schema['Working'] }) {
-  const units = useUnits();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <>
@@ -72,7 +70,7 @@ function Opener({ name, working }: { name: string; working: Schema['Working'] })
       >
         <Typography variant="h3">{working.name}</Typography>
         <Typography sx={{ mt: 0.5 }}>{working.formula}</Typography>
-        <Typography sx={{ fontWeight: 560, mt: 0.5 }}>{units.sentence(working.filled)}</Typography>
+        <Typography sx={{ fontWeight: 560, mt: 0.5 }}>{working.filled}</Typography>
         <Typography variant="caption" sx={{ color: 'text.secondary', display: 'block', mt: 0.5 }}>
           {working.source}
         </Typography>

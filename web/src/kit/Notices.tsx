@@ -5,13 +5,12 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import type { Answers } from '../api/client';
+import type { Answers, Schema } from '../api/client';
+import { useCautions } from '../api/queries';
 import { Problem } from '../api/client';
-import { useUnits } from './units';
 
 /** What the server said when it did not carry something out; nothing when it asks, which is Questions' part. */
 export function ProblemNotice({ failure }: { failure: unknown }) {
-  const units = useUnits();
   if (!failure || (failure instanceof Problem && failure.questions.length > 0)) {
     return null;
   }
@@ -19,7 +18,7 @@ export function ProblemNotice({ failure }: { failure: unknown }) {
     failure instanceof Problem ? failure.message : 'Something went wrong here. What you typed is kept.';
   return (
     <Alert severity="error" variant="outlined">
-      {units.sentence(text)}
+      {text}
     </Alert>
   );
 }
@@ -45,7 +44,6 @@ export function Questions({
   quiet = false,
   onAnswer,
 }: QuestionsProps) {
-  const units = useUnits();
   const [reasons, setReasons] = useState<Answers>({});
   const box = useRef<HTMLDivElement>(null);
   const questions = failure instanceof Problem ? failure.questions : [];
@@ -72,7 +70,7 @@ export function Questions({
         {questions.map((question) => (
           <div key={question.id}>
             <Typography sx={{ fontWeight: 620, mb: question.needsReason ? 1.5 : 0 }}>
-              {units.sentence(question.sentence)}
+              {question.sentence}
             </Typography>
             {question.needsReason && (
               <TextField
@@ -104,15 +102,28 @@ export function Questions({
   );
 }
 
-/** A caution of the trade, with its place in the guide. */
-export function Caution({ children, rule }: { children: string; rule: string }) {
+/** A caution of the trade by its name, with its place in the guide. */
+export function Caution({ of }: { of: Schema['CautionView']['caution'] }) {
+  const topics = useCautions().data;
+  const found = topics?.flatMap(({ cautions }) => cautions).find(({ caution }) => caution === of);
+  return found ? <CautionText topic={found.topic}>{found.sentence}</CautionText> : null;
+}
+
+/** The same of one that came with what it is about. */
+export function CautionText({
+  children,
+  topic,
+}: {
+  children: string;
+  topic: Schema['CautionView']['topic'];
+}) {
   return (
     <Typography
       variant="body2"
       sx={{ borderLeft: '3px solid', borderColor: 'part.fat', pl: 1.5, color: 'text.secondary' }}
     >
-      {children}{' '}
-      <Box component="a" href={`/guide#${rule}`} sx={{ color: 'secondary.main' }}>
+      {children} Local law and a licensed practitioner decide.{' '}
+      <Box component="a" href={`/guide#${topic.toLowerCase()}`} sx={{ color: 'secondary.main' }}>
         Rule and source
       </Box>
     </Typography>

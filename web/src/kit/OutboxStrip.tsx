@@ -7,7 +7,6 @@ import { refresh } from '../api/queries';
 import { putEntry } from './entries';
 import { Questions } from './Notices';
 import { answerInOutbox, dropFromOutbox, openOutbox, sendOutbox, useOutbox, type Waiting } from './outbox';
-import { useUnits } from './units';
 
 const TRY_EVERY_MS = 4_000;
 
@@ -19,7 +18,6 @@ const trySending = async () => {
 
 /** What waits on this device, until Elvaro has it. */
 export function OutboxStrip({ accountId }: { accountId: string }) {
-  const units = useUnits();
   const waiting = useOutbox();
   const unsent = waiting.filter(({ questions, refused }) => !questions && !refused);
   const some = unsent.length > 0;
@@ -57,7 +55,7 @@ export function OutboxStrip({ accountId }: { accountId: string }) {
         .map((each) => (
           <Box key={each.entryId} sx={{ py: 1 }}>
             <Typography sx={{ fontWeight: 620 }}>{each.name}, not stored yet</Typography>
-            {each.refused && <Typography>{units.sentence(each.refused)}</Typography>}
+            {each.refused && <Typography>{each.refused}</Typography>}
             {each.questions && (
               <Questions
                 failure={new Problem(422, { questions: each.questions })}

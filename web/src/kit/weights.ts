@@ -15,20 +15,45 @@ const perUnit: Record<string, number> = {
 
 const plainUnit: Record<WeightUnit, string> = { KG: 'kg', G: 'g', LB: 'lb', LB_OZ: 'lb' };
 
+const formats = new Map<string, Intl.NumberFormat>();
+
+/** Making a format costs a hundred times what using it does. */
+function formatOf(digits: number, locale?: string): Intl.NumberFormat {
+  const key = `${locale ?? ''} ${digits}`;
+  const known = formats.get(key);
+  if (known) {
+    return known;
+  }
+  const made = new Intl.NumberFormat(locale, {
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+    useGrouping: false,
+  });
+  formats.set(key, made);
+  return made;
+}
+
+/** A number with so many decimals, a true minus and no thousands set apart. */
+export function writeNumber(value: number, digits: number, locale?: string): string {
+  return formatOf(digits, locale)
+    .format(value)
+    .replace(/^-(?=0(?:[.,]0*)?$)/, '')
+    .replace('-', '−');
+}
+
 /** How a weight is written in the person's unit, e.g. `8.400 kg` or `10 lb 9.6 oz`. */
-export function writeWeight(grams: number, unit: WeightUnit): string {
-  const sign = grams < 0 ? '−' : '';
-  const size = Math.abs(grams);
+export function writeWeight(grams: number, unit: WeightUnit, locale?: string): string {
   switch (unit) {
     case 'KG':
-      return `${sign}${(size / 1000).toFixed(3)} kg`;
+      return `${writeNumber(grams / 1000, 3, locale)} kg`;
     case 'G':
-      return `${sign}${Math.round(size)} g`;
+      return `${writeNumber(grams, 0, locale)} g`;
     case 'LB':
-      return `${sign}${(size / GRAMS_PER_POUND).toFixed(2)} lb`;
+      return `${writeNumber(grams / GRAMS_PER_POUND, 2, locale)} lb`;
     case 'LB_OZ': {
-      const tenths = Math.round((size / GRAMS_PER_OUNCE) * 10);
-      return `${sign}${Math.floor(tenths / 160)} lb ${((tenths % 160) / 10).toFixed(1)} oz`;
+      const tenths = Math.round((Math.abs(grams) / GRAMS_PER_OUNCE) * 10);
+      const ounces = writeNumber((tenths % 160) / 10, 1, locale);
+      return `${grams < 0 ? '−' : ''}${Math.floor(tenths / 160)} lb ${ounces} oz`;
     }
   }
 }

@@ -79,9 +79,7 @@ export function Answer({ look, pieceId, tag, atBench = false, discard }: AnswerP
       {look.answer === 'STOP' && !atBench && (
         <Discard pieceId={pieceId} tag={tag} whole={look.discard === 'WHOLE'} />
       )}
-      <Caution rule="looking">
-        These are rules of the trade. Local law and a licensed practitioner decide what may be eaten and sold.
-      </Caution>
+      <Caution of="NOBODY_TASTES" />
     </Box>
   );
 }

@@ -52,7 +52,7 @@ export function AtTheTarget({ piece, ahead }: { piece: PieceView; ahead: Ahead }
           </Figure>
         )}
         <Figure
-          name="Days at 0 °C"
+          name={units.sentence('Days at ⟦temperature 0⟧')}
           note={`${now.equivalentDays.toFixed(1)} so far`}
           working={working('Equivalent days')}
         >
@@ -133,14 +133,12 @@ export function Reach({ piece }: { piece: PieceView }) {
 
 /** A piece that goes its own way: what is likely behind it and what to do. */
 export function DriftNotice({ advice }: { advice: string }) {
-  const units = useUnits();
   return (
     <Typography
       role="status"
       sx={{ borderLeft: '6px solid', borderColor: 'warning.main', pl: 2, py: 0.5, fontWeight: 560 }}
     >
-      {units.sentence(advice)} Until it settles, the forecast leans on its whole past and may be off: weigh it
-      again soon.
+      {advice} Until it settles, the forecast leans on its whole past and may be off: weigh it again soon.
     </Typography>
   );
 }

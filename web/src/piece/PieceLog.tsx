@@ -135,13 +135,12 @@ function title(entry: Entry, weight: (grams: number) => string): string {
 
 /** Values that were questioned and kept, with who kept them and why. */
 export function Decisions({ decisions }: { decisions: Schema['DecisionView'][] }) {
-  const units = useUnits();
   return (
     <Box sx={{ mt: 3 }}>
       <Typography variant="h3">Questioned and kept</Typography>
       {decisions.map((decision) => (
         <Typography key={decision.decidedAt + decision.sentence} variant="body2" sx={{ mt: 0.5 }}>
-          {moment(decision.decidedAt)}, {decision.by}: {units.sentence(decision.sentence)}{' '}
+          {moment(decision.decidedAt)}, {decision.by}: {decision.sentence}{' '}
           <strong>{decision.reason || 'Kept.'}</strong>
         </Typography>
       ))}

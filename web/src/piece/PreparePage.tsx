@@ -90,13 +90,11 @@ export default function PreparePage() {
           {needs.map((need) => (
             <Box key={need.what} sx={{ borderTop: '1px solid', borderColor: 'divider', py: 0.75 }}>
               <Typography sx={{ fontWeight: 620 }}>{need.what}</Typography>
-              <Typography>{units.sentence(need.amount)}</Typography>
+              <Typography>{need.amount}</Typography>
             </Box>
           ))}
           <Box sx={{ mt: 2 }}>
-            <Caution rule="cold">
-              Work cold and quickly: meat above 5 °C (41 °F) is out of cold holding.
-            </Caution>
+            <Caution of="WORK_COLD" />
           </Box>
           <Button variant="outlined" className="no-print" sx={{ mt: 2 }} onClick={() => window.print()}>
             Print the sheet

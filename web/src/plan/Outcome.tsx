@@ -106,7 +106,7 @@ export const Outcome = memo(function Outcome({ forward, greenGrams, cutCode, pri
         </Typography>
       )}
       {forward.wholeInstead && (
-        <Typography sx={{ mt: 1.5, fontWeight: 560 }}>{units.sentence(forward.wholeInstead)}</Typography>
+        <Typography sx={{ mt: 1.5, fontWeight: 560 }}>{forward.wholeInstead}</Typography>
       )}
       {forward.doubts.map((doubt) => (
         <Typography
@@ -114,7 +114,7 @@ export const Outcome = memo(function Outcome({ forward, greenGrams, cutCode, pri
           role="status"
           sx={{ mt: 1, borderLeft: '6px solid', borderColor: 'warning.main', pl: 1.5 }}
         >
-          {units.sentence(doubt.sentence)}
+          {doubt.sentence}
         </Typography>
       ))}
     </Box>

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Schema } from '../api/client';
-import { buildUnits } from '../kit/units';
+import { buildUnits } from '../kit/reader';
 import { firstScenario, lastPaid, scenarioBody, type Scenario } from './scenario';
 
 const shop = buildUnits('KG', false, false, 'EUR');

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { buildUnits } from '../kit/units';
+import { buildUnits } from '../kit/reader';
 import { firstWorth, worthBody } from './worth';
 
 const shop = buildUnits('KG', false, false, 'EUR');

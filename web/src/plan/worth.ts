@@ -36,11 +36,11 @@ export const firstWays = (units: Units): WayText[] => {
   ): WayText => ({
     method,
     days: String(days),
-    purchase: units.moneyForField(purchase * 100),
+    purchase: units.moneyForField(units.minorOf(purchase)),
     life: '10',
     watts: String(watts),
     atOnce: String(atOnce),
-    materials: units.moneyForField(materials * 100),
+    materials: units.moneyForField(units.minorOf(materials)),
   });
   return [
     way('MEMBRANE', 35, 100, 0, 2, 7),

@@ -10,7 +10,7 @@ import { useState, type FormEvent } from 'react';
 import { Problem, type Answers, type Schema } from '../api/client';
 import { useCuts, useSuppliers } from '../api/queries';
 import { asCuts } from '../kit/choices';
-import { Caution, ProblemNotice, Questions } from '../kit/Notices';
+import { Caution, CautionText, ProblemNotice, Questions } from '../kit/Notices';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { useUnits, type Units } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
@@ -115,7 +115,7 @@ export function LotFields({ text, onText, save, busy, failure, onSave }: Props) 
     const refused =
       said?.field && (serverNames[said.field] ?? said.field) === name ? said.message : undefined;
     const sentence = wrong?.field === name ? wrong.sentence : refused;
-    return { error: Boolean(sentence), helperText: sentence && units.sentence(sentence) };
+    return { error: Boolean(sentence), helperText: sentence && sentence };
   };
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -297,18 +297,12 @@ export function LotFields({ text, onText, save, busy, failure, onSave }: Props) 
             <Typography sx={{ mt: 1, textAlign: 'center' }}>{cut.name}</Typography>
           </Box>
         )}
-        <Caution rule="cold">Meat is held at or below 5 °C. What arrives warmer needs a decision.</Caution>
-        {cut?.species === 'VENISON' && (
-          <Caution rule="game">
-            Inspect lymph nodes, avoid brain and spine, and check for lead round the wound; the wildlife
-            agency says where testing comes first.
-          </Caution>
-        )}
-        {cut?.species === 'SEA_FISH' && (
-          <Caution rule="fish">
-            Keep it at or below 4 °C without a break. Histamine is not destroyed by cooking.
-          </Caution>
-        )}
+        <Caution of="HELD_COLD" />
+        {cut?.cautions.map(({ caution, topic, sentence }) => (
+          <CautionText key={caution} topic={topic}>
+            {sentence}
+          </CautionText>
+        ))}
       </Box>
     </Box>
   );

@@ -207,14 +207,9 @@ export function SplitPiece({ tag, piece, methods, chambers, onChange, onRemove }
           <Typography variant="body2">{method?.surface}</Typography>
         )}
         {piece.role !== 'FRESH' && chamber?.kind === 'REFRIGERATOR' && piece.method === 'OPEN_AIR' && (
-          <Caution rule="refrigerator">
-            A household refrigerator that is opened all day is not a chamber. Nothing open beside uncovered
-            food.
-          </Caution>
+          <Caution of="HOUSEHOLD_REFRIGERATOR" />
         )}
-        {piece.method === 'MEMBRANE' && piece.role !== 'FRESH' && (
-          <Caution rule="membrane">Membranes are single use. Rewrapping needs a new one.</Caution>
-        )}
+        {piece.method === 'MEMBRANE' && piece.role !== 'FRESH' && <Caution of="SINGLE_USE" />}
       </Box>
     </Box>
   );

@@ -57,14 +57,13 @@ interface SheetProps {
 }
 
 function Sheet({ record, failure, file, children }: SheetProps) {
-  const units = useUnits();
   if (!record) {
     return <Waiting failure={failure} />;
   }
   return (
     <Page title={`Record of ${record.title}`}>
       <Typography sx={{ mb: 2, maxWidth: 900 }}>
-        {units.sentence(record.about)}. {moment(record.from)} to {moment(record.to)}.
+        {record.about}. {moment(record.from)} to {moment(record.to)}.
       </Typography>
       <Box className="no-print" sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 3 }}>
         {children}
@@ -133,7 +132,7 @@ function Entries({ rows }: { rows: Record_['rows'] }) {
                 <td>{row.of}</td>
                 <td style={narrow}>{row.what}</td>
                 <td style={narrow}>{row.grams != null && units.weight(row.grams)}</td>
-                <td>{units.sentence(row.words)}</td>
+                <td>{row.words}</td>
                 <td style={narrow}>{row.by}</td>
                 <td style={narrow}>{moment(row.recordedAt)}</td>
                 <td>{standingWords[row.standing]}</td>
@@ -159,7 +158,9 @@ function AirByDay({ air }: { air: Record_['airs'][number] }) {
       {air.events.map((event) => (
         <Typography key={event.from + event.kind} sx={{ mb: 0.5 }}>
           <strong>
-            {event.kind === 'WARM' ? `Above 5 °C, up to ${event.peakCelsius?.toFixed(1)} °C` : 'No reading'}
+            {event.kind === 'WARM'
+              ? units.sentence(`Above ⟦temperature 5⟧, up to ⟦temperature ${event.peakCelsius?.toFixed(1)}⟧`)
+              : 'No reading'}
           </strong>{' '}
           {moment(event.from)} to {moment(event.to)}.{' '}
           {event.decisions.length === 0

@@ -188,12 +188,7 @@ function Asked({ cuts, methods }: { cuts: Schema['CutView'][]; methods: Schema['
         />
       </Box>
       {surface && <Typography>{surface}</Typography>}
-      {draft.kind === 'REFRIGERATOR' && (
-        <Caution rule="refrigerator">
-          A household refrigerator that is opened all day is not a chamber. No open-air ageing beside
-          uncovered food.
-        </Caution>
-      )}
+      {draft.kind === 'REFRIGERATOR' && <Caution of="HOUSEHOLD_REFRIGERATOR" />}
       <ProblemNotice failure={hang.error} />
       <Questions failure={hang.error} busy={hang.isPending} onAnswer={(answers) => hang.mutate(answers)} />
       <Button

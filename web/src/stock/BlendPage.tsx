@@ -244,10 +244,10 @@ function Mixed({ blend }: { blend: Schema['BlendView'] }) {
           key={each}
           sx={{ borderLeft: '6px solid', borderColor: can ? 'divider' : 'warning.main', pl: 2 }}
         >
-          {units.sentence(each)}
+          {each}
         </Typography>
       ))}
-      <Caution rule="cooking">{units.sentence(blend.caution)}</Caution>
+      <Caution of="GROUND" />
     </>
   );
 }

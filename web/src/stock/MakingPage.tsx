@@ -69,12 +69,7 @@ function Made({ making }: { making: Making }) {
           ))}
         </Box>
         {making.words && <Typography>{making.words}</Typography>}
-        {making.product === 'GRIND' && (
-          <Caution rule="cooking">
-            Ground meat, and most of all with crust in it, is cooked through. Local law and a licensed
-            practitioner decide.
-          </Caution>
-        )}
+        {making.product === 'GRIND' && <Caution of="GROUND" />}
         {making.packs.length > 0 && stock.data && <PackTable packs={making.packs} today={stock.data.today} />}
         {!making.undone && (
           <Box className="no-print" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>

@@ -139,10 +139,7 @@ export function PackDialog({
             ? `${units.weight(left)} is left to pack.`
             : `${units.weight(-left)} more than there was.`}
         </Typography>
-        <Caution rule="shop">
-          How long a pack may be used is your own written plan&apos;s to say. Local law and a licensed
-          practitioner decide.
-        </Caution>
+        <Caution of="OWN_PLAN" />
         <ProblemNotice failure={save.error} />
       </DialogContent>
       <DialogActions>

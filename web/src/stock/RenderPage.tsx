@@ -84,9 +84,7 @@ function Pot({ packs }: { packs: Schema['PackView'][] }) {
           {units.weight(grams)} into the pot
           {tallow.data && `; some ${units.weight(tallow.data.grams)} of tallow is to be expected`}
         </Typography>
-        <Caution rule="bench">
-          Hot fat burns: dry pieces, low heat, never left alone, no water on a fire.
-        </Caution>
+        <Caution of="HOT_FAT" />
       </Box>
       <MakeIt product="TALLOW" sources={used} act="Keep the tallow" onMade={() => undefined} />
     </Box>

@@ -86,10 +86,7 @@ export function Rules({ rules }: { rules: Schema['RuleView'][] }) {
         </Button>
       </Box>
       <ProblemNotice failure={save.error} />
-      <Caution rule="shop">
-        Elvaro has no rule of its own: how long a pack may be used is your written food-safety plan&apos;s to
-        say. Local law and a licensed practitioner decide.
-      </Caution>
+      <Caution of="OWN_PLAN" />
     </Box>
   );
 }

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Schema } from '../api/client';
-import { buildUnits } from '../kit/units';
+import { buildUnits } from '../kit/reader';
 import { blendBody, boughtMeat, firstBlend, sourceOf, usedOf } from './blend';
 
 const units = buildUnits('KG', false, false, 'EUR');

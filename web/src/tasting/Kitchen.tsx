@@ -44,7 +44,7 @@ export function Kitchen({ tasting }: { tasting: Tasting }) {
             {tasting.state === 'REVEALED' ? 'What weakened it' : 'What would weaken it as it stands'}
           </Typography>
           {tasting.weakenedBy.map((each) => (
-            <Typography key={each}>{units.sentence(each)}</Typography>
+            <Typography key={each}>{each}</Typography>
           ))}
         </Box>
       )}

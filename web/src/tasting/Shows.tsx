@@ -1,12 +1,10 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { Caution } from '../kit/Notices';
-import { useUnits } from '../kit/units';
+import { CautionText } from '../kit/Notices';
 
 /** What a panel can show, before anybody tastes. */
 export function Shows({ check }: { check: Schema['TastingCheck'] | null }) {
-  const units = useUnits();
   if (!check) {
     return <Typography>Name the tasters, and what they can show is said here.</Typography>;
   }
@@ -19,9 +17,9 @@ export function Shows({ check }: { check: Schema['TastingCheck'] | null }) {
         </Typography>
       ))}
       {check.cautions.map((caution) => (
-        <Caution key={caution} rule="cooking">
-          {units.sentence(caution)}
-        </Caution>
+        <CautionText key={caution} topic="COOKING">
+          {caution}
+        </CautionText>
       ))}
     </Box>
   );

@@ -4,9 +4,9 @@ import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
 import type { Schema } from '../api/client';
 import { useTasting } from '../api/queries';
-import { Caution } from '../kit/Notices';
+import { CautionText } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
-import { date, useUnits } from '../kit/units';
+import { date } from '../kit/units';
 import { Drop } from './Drop';
 import { Key } from './Key';
 import { Kitchen } from './Kitchen';
@@ -66,13 +66,12 @@ function Table({ tasting }: { tasting: Tasting }) {
 }
 
 function Foot({ tasting, over }: { tasting: Tasting; over: boolean }) {
-  const units = useUnits();
   return (
     <Box sx={{ mt: 4, display: 'grid', gap: 2 }}>
       {tasting.cautions.map((caution) => (
-        <Caution key={caution} rule="cooking">
-          {units.sentence(caution)}
-        </Caution>
+        <CautionText key={caution} topic="COOKING">
+          {caution}
+        </CautionText>
       ))}
       <Box className="no-print" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         {tasting.trialId && (

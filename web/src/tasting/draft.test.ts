@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { buildUnits } from '../kit/units';
+import { buildUnits } from '../kit/reader';
 import { firstText, missing, sample, taster, tastingBody } from './draft';
 
 const units = buildUnits('KG', false, false, 'EUR');

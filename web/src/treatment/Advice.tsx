@@ -60,9 +60,7 @@ export function Advice({ kind, own, scaled }: Props) {
         <Said title="Look for at the pull">{kind.lookFor}</Said>
         <Said title="Next time">{kind.nextTime}</Said>
       </Box>
-      <Caution rule="treatments">
-        All of it is done cold, at 5 °C or below. Local law and a licensed practitioner decide.
-      </Caution>
+      <Caution of="TREATED_COLD" />
     </>
   );
 }

@@ -1,10 +1,8 @@
 import Box from '@mui/material/Box';
 import type { Schema } from '../api/client';
-import { useUnits } from '../kit/units';
 
 /** What the treatment must not meet, with the reason. */
 export function Clashes({ clashes }: { clashes: Schema['ClashView'][] }) {
-  const units = useUnits();
   return clashes.map((each) => (
     <Box
       key={each.clash}
@@ -17,7 +15,7 @@ export function Clashes({ clashes }: { clashes: Schema['ClashView'][] }) {
         py: 1.25,
       }}
     >
-      <strong>{each.answer === 'STOP' ? 'Stop.' : 'Think of it.'}</strong> {units.sentence(each.reason)}
+      <strong>{each.answer === 'STOP' ? 'Stop.' : 'Think of it.'}</strong> {each.reason}
     </Box>
   ));
 }

@@ -152,9 +152,7 @@ function GiveForm({ piece, kinds, recipes, first, onClose }: FormProps) {
         </Box>
       )}
       <Box className="whole" sx={{ display: 'grid', gap: 1.5 }}>
-        <Caution rule="treatments">
-          All of it is done cold, at 5 °C or below. Local law and a licensed practitioner decide.
-        </Caution>
+        <Caution of="TREATED_COLD" />
         <ProblemNotice failure={give.error} />
         <Questions
           failure={give.error}

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Schema } from '../api/client';
-import { buildUnits } from '../kit/units';
+import { buildUnits } from '../kit/reader';
 import { armOf } from '../trial/draft';
 import { firstOf, ofRecipe } from './draft';
 import { doseBody, giveBody } from './GiveFields';

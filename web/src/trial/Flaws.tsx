@@ -1,11 +1,9 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { useUnits } from '../kit/units';
 
 /** What is wrong with a design, and how to mend it. */
 export function Flaws({ flaws, title }: { flaws: Schema['Flaw'][]; title: string }) {
-  const units = useUnits();
   if (flaws.length === 0) {
     return null;
   }
@@ -19,7 +17,7 @@ export function Flaws({ flaws, title }: { flaws: Schema['Flaw'][]; title: string
           key={flaw.sentence}
           sx={{ borderLeft: '6px solid', borderColor: 'warning.main', pl: 2, mb: 1.5, maxWidth: 820 }}
         >
-          <Typography sx={{ fontWeight: 620 }}>{units.sentence(flaw.sentence)}</Typography>
+          <Typography sx={{ fontWeight: 620 }}>{flaw.sentence}</Typography>
           <Typography>{flaw.mend}</Typography>
         </Box>
       ))}

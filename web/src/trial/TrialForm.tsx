@@ -251,9 +251,7 @@ export function TrialForm({ next, known }: Props) {
             and can be shown again.
           </Typography>
         )}
-        <Caution rule="treatments">
-          All of it is done cold, at 5 °C or below. Local law and a licensed practitioner decide.
-        </Caution>
+        <Caution of="TREATED_COLD" />
       </Box>
     </Box>
   );

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -44,10 +45,16 @@ class AccessIT {
         // A chart that is still being drawn has the contrast of neither state.
         page.waitForTimeout(200);
         // There are no frames, for which it would open a page of its own each time.
-        return rules.setLegacyMode(true).analyze().getViolations().stream()
+        List<String> found = new ArrayList<>(rules.setLegacyMode(true).analyze().getViolations().stream()
                 .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
                 .map(rule -> rule.getId() + " " + rule.getNodes().get(0).getHtml())
-                .toList();
+                .toList());
+        Matcher unwritten =
+                Pattern.compile("⟦[^⟧]*⟧").matcher(page.locator("body").innerText());
+        if (unwritten.find()) {
+            found.add("a quantity that was written for nobody: " + unwritten.group());
+        }
+        return found;
     }
 
     @Test

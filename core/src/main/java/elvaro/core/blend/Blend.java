@@ -1,7 +1,7 @@
 package elvaro.core.blend;
 
-import static elvaro.core.working.Figures.percent;
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.share;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -96,10 +96,10 @@ public record Blend(List<Double> grams, double costMinor, List<String> binds) {
         double cost = sum(stocks, shares, Stock::minorPerKg) * wanted.grams() / 1000;
         List<String> binds = new ArrayList<>();
         if (sum(stocks, shares, Stock::crust) > wanted.mostCrust() - CLOSE && wanted.mostCrust() < 1) {
-            binds.add("No more crust than %s.".formatted(percent(wanted.mostCrust())));
+            binds.add("No more crust than %s.".formatted(share(wanted.mostCrust())));
         }
         if (sum(stocks, shares, Stock::agedFat) > wanted.mostAgedFat() - CLOSE && wanted.mostAgedFat() < 1) {
-            binds.add("No more aged fat than %s.".formatted(percent(wanted.mostAgedFat())));
+            binds.add("No more aged fat than %s.".formatted(share(wanted.mostAgedFat())));
         }
         for (int stock = 0; stock < shares.length; stock++) {
             if (grams.get(stock) > stocks.get(stock).grams() - CLOSE * wanted.grams()
@@ -120,7 +120,7 @@ public record Blend(List<Double> grams, double costMinor, List<String> binds) {
     private static String why(List<Stock> stocks, Wanted wanted) {
         int there = stocks.stream().mapToInt(Stock::grams).sum();
         if (there < wanted.grams()) {
-            return "There is only %s for a batch of %s.".formatted(weight(there), weight(wanted.grams()));
+            return "There is only %s for a batch of %s.".formatted(mass(there), mass(wanted.grams()));
         }
         double leanest = stocks.stream().mapToDouble(Stock::lean).max().orElse(0);
         double fattest = stocks.stream().mapToDouble(Stock::lean).min().orElse(0);
@@ -132,17 +132,15 @@ public record Blend(List<Double> grams, double costMinor, List<String> binds) {
                             whole(wanted.lean()));
         }
         if (solvedWithout(stocks, wanted, Limit.CRUST)) {
-            return "It would take more crust than %s.".formatted(percent(wanted.mostCrust()));
+            return "It would take more crust than %s.".formatted(share(wanted.mostCrust()));
         }
         if (solvedWithout(stocks, wanted, Limit.AGED_FAT)) {
-            return "It would take more aged fat than %s.".formatted(percent(wanted.mostAgedFat()));
+            return "It would take more aged fat than %s.".formatted(share(wanted.mostAgedFat()));
         }
         if (solvedWithout(stocks, wanted, Limit.STOCK)) {
             return "There is too little of the %s stocks for %s lean in a batch of %s."
                     .formatted(
-                            tooLittleLean(stocks, wanted) ? "lean" : "fat",
-                            whole(wanted.lean()),
-                            weight(wanted.grams()));
+                            tooLittleLean(stocks, wanted) ? "lean" : "fat", whole(wanted.lean()), mass(wanted.grams()));
         }
         return "Several limits are in the way at once. Make the batch smaller, or allow more crust or aged fat.";
     }

@@ -1,10 +1,10 @@
 package elvaro.core.blend;
 
-import static elvaro.core.working.Figures.percent;
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.estimate.Estimates;
 import elvaro.core.question.Question;
+import elvaro.core.working.Quantity;
 import java.util.Optional;
 
 /**
@@ -67,10 +67,10 @@ public record Made(Product product, int in, int out) {
                 "grams",
                 "%s of %s is %s; %s to %s is usual. Is everything on the scale, and was the container tared?"
                         .formatted(
-                                weight(out),
-                                weight(in),
-                                percent(share()),
-                                percent(product.least),
-                                percent(product.most))));
+                                mass(out),
+                                mass(in),
+                                Quantity.share(share()),
+                                Quantity.share(product.least),
+                                Quantity.share(product.most))));
     }
 }

@@ -1,7 +1,8 @@
 package elvaro.core.cooking;
 
+import static elvaro.core.working.Quantity.temperature;
+
 import elvaro.core.cut.Species;
-import java.util.Locale;
 import java.util.Optional;
 
 /** The least core temperatures official advice gives. From memory: USDA FSIS, Safe Minimum Internal Temperature Chart. */
@@ -15,28 +16,19 @@ public final class LeastCore {
             + FOR_WHOM
             + " If you are one of them, do not taste; say so to your host.";
 
-    /** Of ground meat, and so of trim with crust in it, °C. */
-    public static final double GROUND_CELSIUS = 71;
-
     private LeastCore() {}
-
-    /** °C. */
-    public static double celsius(Species species) {
-        return species == Species.WATERFOWL ? 74 : 63;
-    }
 
     /** What to tell the table, where a core is aimed lower than that. */
     public static Optional<String> caution(Species species, double coreCelsius) {
-        double least = celsius(species);
+        int least = species.leastCoreCelsius();
         return coreCelsius >= least
                 ? Optional.empty()
-                : Optional.of(String.format(
-                        Locale.ROOT,
-                        "%s: official advice is a core of %.0f °C%s; %.1f °C is below it. %s",
-                        species.label(),
-                        least,
-                        species == Species.WATERFOWL || species == Species.SEA_FISH ? "" : " and three minutes' rest",
-                        coreCelsius,
-                        FOR_WHOM));
+                : Optional.of("%s: official advice is a core of %s%s; %s is below it. %s"
+                        .formatted(
+                                species.label(),
+                                temperature(least),
+                                species.restsAfterCooking() ? " and three minutes' rest" : "",
+                                temperature(coreCelsius),
+                                FOR_WHOM));
     }
 }

@@ -1,6 +1,6 @@
 package elvaro.core.cost;
 
-import static elvaro.core.working.Figures.money;
+import static elvaro.core.working.Quantity.money;
 
 import elvaro.core.working.Working;
 

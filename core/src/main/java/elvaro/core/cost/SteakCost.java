@@ -1,7 +1,8 @@
 package elvaro.core.cost;
 
-import static elvaro.core.working.Figures.kilograms;
-import static elvaro.core.working.Figures.money;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.money;
+import static elvaro.core.working.Quantity.price;
 
 import elvaro.core.ledger.Piles;
 import elvaro.core.working.Working;
@@ -63,8 +64,8 @@ public record SteakCost(double landed, double credit, int steakGrams) {
                         .formatted(
                                 money(landed),
                                 money(credit),
-                                kilograms(steakGrams),
-                                perKilogram().map(cost -> money(cost)).orElse("no steak")),
+                                mass(steakGrams),
+                                perKilogram().map(cost -> price(cost)).orElse("no steak")),
                 "Reference, section 1");
     }
 }

@@ -1,7 +1,8 @@
 package elvaro.core.cost;
 
-import static elvaro.core.working.Figures.money;
-import static elvaro.core.working.Figures.whole;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.money;
+import static elvaro.core.working.Quantity.price;
 
 import elvaro.core.working.Working;
 import java.util.Optional;
@@ -84,8 +85,13 @@ public record WorthIt(
         return new Working(
                 "Cost of a kilogram of own steak",
                 "(piece + equipment a year / pieces a year) / steak",
-                "(%s + %s / %s) / %.2f kg = %s"
-                        .formatted(money(perPiece), money(yearly), whole(piecesAYear), steakKg, money(perKg())),
+                "(%s + %s / %s) / %s = %s"
+                        .formatted(
+                                money(perPiece),
+                                money(yearly),
+                                Math.round(piecesAYear),
+                                mass(Math.round(steakKg * 1000)),
+                                price(perKg())),
                 "Straight-line write-off; energy by watts and days in use");
     }
 }

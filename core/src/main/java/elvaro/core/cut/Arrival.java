@@ -1,6 +1,7 @@
 package elvaro.core.cut;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.temperature;
 
 import elvaro.core.question.Question;
 import java.util.ArrayList;
@@ -28,25 +29,24 @@ public record Arrival(Cut cut, int grams, Optional<Double> celsius, Optional<Lon
             questions.add(Question.confirm(
                     "weight-unusual",
                     "receivedGrams",
-                    "%s is unusual for %s, which weighs %s to %s. Is it the right cut, and one piece?"
+                    "%s is unusual for %s, which weighs %s. Is it the right cut, and one piece?"
                             .formatted(
-                                    weight(grams),
+                                    mass(grams),
                                     cut.name().toLowerCase(java.util.Locale.ROOT),
-                                    weight(cut.leastGrams()),
-                                    weight(cut.mostGrams()))));
+                                    mass(cut.leastGrams(), cut.mostGrams()))));
         }
         celsius.filter(degrees -> degrees > COLD_HOLDING_CELSIUS)
                 .ifPresent(degrees -> questions.add(Question.reason(
                         "arrived-warm",
                         "arrivalCelsius",
-                        "It came in at %.1f °C, above the 5 °C of cold holding. Decide: send it back, or keep it and say why."
-                                .formatted(degrees))));
+                        "It came in at %s, above the %s of cold holding. Decide: send it back, or keep it and say why."
+                                .formatted(temperature(degrees), temperature(5)))));
         celsius.filter(degrees -> degrees < -1.8)
                 .ifPresent(degrees -> questions.add(Question.confirm(
                         "arrived-frozen",
                         "arrivalCelsius",
-                        "At %.1f °C it is frozen. Meat is thawed in the cold before it is hung. Keep it?"
-                                .formatted(degrees))));
+                        "At %s it is frozen. Meat is thawed in the cold before it is hung. Keep it?"
+                                .formatted(temperature(degrees)))));
         daysSincePacked
                 .filter(days -> days > OLD_PACK_DAYS)
                 .ifPresent(days -> questions.add(Question.reason(

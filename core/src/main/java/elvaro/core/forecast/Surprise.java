@@ -1,6 +1,6 @@
 package elvaro.core.forecast;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.question.Question;
 import java.util.Optional;
@@ -27,8 +27,8 @@ public final class Surprise {
         Forecast.Day day = forecast.on(weighing.day());
         String expected = "%s to %s was expected"
                 .formatted(
-                        weight(Math.round(greenGrams * (1 - day.most())) - withdrawnGrams),
-                        weight(Math.round(greenGrams * (1 - day.least())) - withdrawnGrams));
+                        mass(Math.round(greenGrams * (1 - day.most())) - withdrawnGrams),
+                        mass(Math.round(greenGrams * (1 - day.least())) - withdrawnGrams));
         String doubt = z > 0
                 ? "That is less. Is it the right piece, was the scale tared, was a slice taken?"
                 : "That is more. Is it the right piece, is it wet, was the hook tared?";

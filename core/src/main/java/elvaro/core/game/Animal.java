@@ -1,5 +1,6 @@
 package elvaro.core.game;
 
+import elvaro.core.caution.Caution;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -9,7 +10,7 @@ import java.util.Set;
  * raise a question.
  */
 public enum Animal {
-    ROE_DEER("Small deer, as roe", Build.HOOFED, "deer", 8_000, 25_000, 4, 10, Set.of(Hazard.WASTING, Hazard.SHOT)),
+    ROE_DEER("Small deer, as roe", Build.HOOFED, "deer", 8_000, 25_000, 4, 10, Set.of(Caution.WASTING, Caution.SHOT)),
     FALLOW_DEER(
             "Middling deer, as fallow",
             Build.HOOFED,
@@ -18,7 +19,7 @@ public enum Animal {
             80_000,
             8,
             14,
-            Set.of(Hazard.WASTING, Hazard.SHOT)),
+            Set.of(Caution.WASTING, Caution.SHOT)),
     RED_DEER(
             "Large deer, as red deer",
             Build.HOOFED,
@@ -27,45 +28,28 @@ public enum Animal {
             180_000,
             8,
             14,
-            Set.of(Hazard.WASTING, Hazard.SHOT)),
-    ELK("Elk or moose", Build.HOOFED, "deer", 120_000, 400_000, 8, 14, Set.of(Hazard.WASTING, Hazard.SHOT)),
-    WILD_SHEEP("Wild sheep or goat", Build.HOOFED, "sheep", 12_000, 90_000, 7, 12, Set.of(Hazard.SHOT)),
-    BOAR("Wild boar", Build.HOOFED, "boar", 15_000, 150_000, 3, 7, Set.of(Hazard.TRICHINELLA, Hazard.SHOT)),
-    GOOSE("Wild goose", Build.BIRD, "goose", 1_200, 7_500, 7, 10, Set.of(Hazard.WILDFOWL, Hazard.SHOT)),
-    DUCK("Wild duck", Build.BIRD, "duck", 450, 2_000, 7, 10, Set.of(Hazard.WILDFOWL, Hazard.SHOT)),
-    PHEASANT("Pheasant-sized bird", Build.BIRD, "duck", 400, 1_800, 3, 7, Set.of(Hazard.WILDFOWL, Hazard.SHOT)),
-    SEA_FISH("Large sea fish", Build.FISH, "whole-fish", 1_500, 80_000, 7, 15, Set.of(Hazard.PARASITES));
+            Set.of(Caution.WASTING, Caution.SHOT)),
+    ELK("Elk or moose", Build.HOOFED, "deer", 120_000, 400_000, 8, 14, Set.of(Caution.WASTING, Caution.SHOT)),
+    WILD_SHEEP("Wild sheep or goat", Build.HOOFED, "sheep", 12_000, 90_000, 7, 12, Set.of(Caution.SHOT)),
+    BOAR("Wild boar", Build.HOOFED, "boar", 15_000, 150_000, 3, 7, Set.of(Caution.TRICHINELLA, Caution.SHOT)),
+    GOOSE("Wild goose", Build.BIRD, "goose", 1_200, 7_500, 7, 10, Set.of(Caution.WILDFOWL, Caution.SHOT)),
+    DUCK("Wild duck", Build.BIRD, "duck", 450, 2_000, 7, 10, Set.of(Caution.WILDFOWL, Caution.SHOT)),
+    PHEASANT("Pheasant-sized bird", Build.BIRD, "duck", 400, 1_800, 3, 7, Set.of(Caution.WILDFOWL, Caution.SHOT)),
+    SEA_FISH(
+            "Large sea fish",
+            Build.FISH,
+            "whole-fish",
+            1_500,
+            80_000,
+            7,
+            15,
+            Set.of(Caution.HISTAMINE, Caution.PARASITES));
 
     /** What an animal is built like, and so how it is broken down. */
     public enum Build {
         HOOFED,
         BIRD,
         FISH
-    }
-
-    /** What can hurt, each with its caution; local law and a licensed practitioner decide. */
-    public enum Hazard {
-        WASTING(
-                "Wasting disease: where it occurs, have the animal tested first and follow the wildlife agency. Inspect the"
-                        + " lymph nodes; do not cut into brain and spine."),
-        TRICHINELLA(
-                "Boar carries Trichinella, which freezing does not kill. Have it tested where the law says so, and cook"
-                        + " it through."),
-        SHOT("Look for shot, lead and bloodshot meat round the wound, and cut them out wide."),
-        WILDFOWL("Birds are drawn before they are racked, and cooked to a core of 74 °C."),
-        PARASITES(
-                "Fish eaten raw was frozen at −20 °C for 7 days or −35 °C for 15 h against parasites. Histamine: at or below"
-                        + " 4 °C without a break; cooking does not destroy it.");
-
-        private final String caution;
-
-        Hazard(String caution) {
-            this.caution = caution;
-        }
-
-        public String caution() {
-            return caution;
-        }
     }
 
     private final String label;
@@ -75,7 +59,7 @@ public enum Animal {
     private final int most;
     private final int fewestDays;
     private final int mostDays;
-    private final Set<Hazard> hazards;
+    private final Set<Caution> cautions;
 
     Animal(
             String label,
@@ -85,7 +69,7 @@ public enum Animal {
             int most,
             int fewestDays,
             int mostDays,
-            Set<Hazard> hazards) {
+            Set<Caution> cautions) {
         this.label = label;
         this.build = build;
         this.family = family;
@@ -93,7 +77,7 @@ public enum Animal {
         this.most = most;
         this.fewestDays = fewestDays;
         this.mostDays = mostDays;
-        this.hazards = hazards;
+        this.cautions = cautions;
     }
 
     public String label() {
@@ -184,8 +168,8 @@ public enum Animal {
     }
 
     /** In the order of the list above, the gravest first. */
-    public List<Hazard> hazards() {
-        return hazards.stream().sorted().toList();
+    public List<Caution> cautions() {
+        return cautions.stream().sorted().toList();
     }
 
     /**
@@ -198,6 +182,6 @@ public enum Animal {
 
     /** Whether it is held back from sharing until a test is known, where somebody says one is awaited. */
     public boolean mayBeTested() {
-        return hazards.contains(Hazard.WASTING) || hazards.contains(Hazard.TRICHINELLA);
+        return cautions.contains(Caution.WASTING) || cautions.contains(Caution.TRICHINELLA);
     }
 }

@@ -1,7 +1,8 @@
 package elvaro.core.game;
 
+import static elvaro.core.working.Quantity.mass;
+
 import elvaro.core.game.Animal.Build;
-import elvaro.core.working.Figures;
 import elvaro.core.working.Working;
 
 /**
@@ -61,9 +62,9 @@ public record CarcassYield(double carcassGrams, double idealGrams, double realis
                 "field-dressed / 1.331 = carcass; × 0.67 = ideal; × 0.70 = realistic, ± 10 %",
                 "carcass %s, ideal %s, realistic %s"
                         .formatted(
-                                Figures.weight(Math.round(carcassGrams)),
-                                Figures.weight(Math.round(idealGrams)),
-                                Figures.weight(Math.round(realisticGrams))),
+                                mass(Math.round(carcassGrams)),
+                                mass(Math.round(idealGrams)),
+                                mass(Math.round(realisticGrams))),
                 "Extension bulletins on deer, from memory; birds and fish estimated (reference, section 12)");
     }
 }

@@ -1,5 +1,7 @@
 package elvaro.core.game;
 
+import static elvaro.core.working.Quantity.temperature;
+
 import elvaro.core.game.Animal.Build;
 import java.util.Arrays;
 import java.util.List;
@@ -143,7 +145,8 @@ public enum Part {
         static final String BREAST = "Along the keel, off in one. Feel for shot; cut bloodshot meat out.";
         static final String LEG = "Through the hip. The oil gland at the tail never touches meat.";
         static final String LOIN =
-                "Off the bone along the middle line; the dark muscle is trimmed away. At or below 4 °C.";
+                "Off the bone along the middle line; the dark muscle is trimmed away. At or below %s."
+                        .formatted(temperature(4));
         static final String BELLY =
                 "By its fatness, the fattest kept coldest. Worms lie here first: look against the light.";
     }

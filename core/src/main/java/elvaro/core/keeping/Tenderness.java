@@ -3,6 +3,7 @@ package elvaro.core.keeping;
 import elvaro.core.air.Climate;
 import elvaro.core.cut.Species;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * How much of the tenderness that ageing can give has been gained: τ = 1 − exp(−∫k(T)dt), k by Arrhenius with 60 kJ/mol.
@@ -16,16 +17,6 @@ public final class Tenderness {
 
     private Tenderness() {}
 
-    /** k at 1 °C per day; empty for animals whose rate is not known. */
-    private static Optional<Double> rateAtOneDegree(Species species) {
-        return switch (species) {
-            case BEEF, VENISON -> Optional.of(0.17);
-            case LAMB -> Optional.of(0.21);
-            case PORK -> Optional.of(0.38);
-            case WATERFOWL, SEA_FISH -> Optional.empty();
-        };
-    }
-
     /**
      * k(T).
      *
@@ -33,7 +24,8 @@ public final class Tenderness {
      * @return per day
      */
     public static Optional<Double> perDay(Species species, double celsius) {
-        return rateAtOneDegree(species).map(rate -> rate * warmth(celsius));
+        OptionalDouble rate = species.tenderising();
+        return rate.isEmpty() ? Optional.empty() : Optional.of(rate.getAsDouble() * warmth(celsius));
     }
 
     /** k(T) over k(1 °C). */
@@ -47,7 +39,9 @@ public final class Tenderness {
      * @return τ, 0–1; empty for animals whose rate is not known
      */
     public static Optional<Double> done(Species species, Climate climate, double days) {
-        return rateAtOneDegree(species)
+        return species.tenderising().stream()
+                .boxed()
+                .findFirst()
                 .map(rate -> 1 - Math.exp(-rate * climate.integral(days, air -> warmth(air.celsius()))));
     }
 }

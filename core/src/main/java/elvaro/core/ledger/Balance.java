@@ -1,7 +1,7 @@
 package elvaro.core.ledger;
 
-import static elvaro.core.working.Figures.percent;
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.share;
 
 import elvaro.core.question.Question;
 import java.util.Optional;
@@ -50,8 +50,8 @@ public record Balance(int residual, double askAbove, double refuseAbove) {
     /** What to ask before the bench is closed; empty when the piles add up. */
     public Optional<Question> question() {
         String sentence = residual >= 0
-                ? "%s of the aged weight lies on no pile.".formatted(weight(residual))
-                : "The piles weigh %s more than the piece did.".formatted(weight(-residual));
+                ? "%s of the aged weight lies on no pile.".formatted(mass(residual))
+                : "The piles weigh %s more than the piece did.".formatted(mass(-residual));
         return switch (state()) {
             case CLOSES -> Optional.empty();
             case ASKS ->
@@ -63,7 +63,7 @@ public record Balance(int residual, double askAbove, double refuseAbove) {
                         "piles",
                         sentence
                                 + " That is more than %s of it. Weigh what is missing, or say where it went."
-                                        .formatted(percent(REFUSE_SHARE))));
+                                        .formatted(share(REFUSE_SHARE))));
         };
     }
 }

@@ -1,8 +1,8 @@
 package elvaro.core.ledger;
 
-import static elvaro.core.working.Figures.money;
-import static elvaro.core.working.Figures.percent;
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.price;
+import static elvaro.core.working.Quantity.share;
 
 import java.util.Comparator;
 import java.util.List;
@@ -84,9 +84,9 @@ public final class Comparison {
                 .formatted(
                         measure.label,
                         tags.get(best),
-                        percent(measure.of(ledgers.get(best))),
+                        share(measure.of(ledgers.get(best))),
                         tags.get(worst),
-                        percent(measure.of(ledgers.get(worst))),
+                        share(measure.of(ledgers.get(worst))),
                         difference(measure, ledgers.get(best), ledgers.get(worst)));
         return Optional.of(new Mark(measure, best, worst, reason.strip()));
     }
@@ -99,9 +99,8 @@ public final class Comparison {
      *
      * @param costs minor units per kg, empty for a piece without steak
      * @param tags the name of each piece, same order
-     * @param currency three letters, for the sentence
      */
-    public static Optional<CostMark> cheapest(List<Optional<Double>> costs, List<String> tags, String currency) {
+    public static Optional<CostMark> cheapest(List<Optional<Double>> costs, List<String> tags) {
         List<Integer> priced = IntStream.range(0, costs.size())
                 .filter(index -> costs.get(index).isPresent())
                 .boxed()
@@ -117,8 +116,8 @@ public final class Comparison {
         if (Math.round(low) == Math.round(high)) {
             return Optional.empty();
         }
-        String reason = "Cost per kg steak: %s at %s %s, %s at %s %s."
-                .formatted(tags.get(best), money(low), currency, tags.get(worst), money(high), currency);
+        String reason = "Cost of steak: %s at %s, %s at %s."
+                .formatted(tags.get(best), price(low), tags.get(worst), price(high));
         return Optional.of(new CostMark(best, worst, reason));
     }
 
@@ -126,7 +125,7 @@ public final class Comparison {
     private static String difference(Measure measure, Ledger best, Ledger worst) {
         if (measure == Measure.SHRINK || measure == Measure.DISCARD) {
             double gap = Math.abs(measure.of(best) - measure.of(worst));
-            return "That is %s on every %s hung.".formatted(weight(Math.round(gap * 10_000)), weight(10_000));
+            return "That is %s on every %s hung.".formatted(mass(Math.round(gap * 10_000)), mass(10_000));
         }
         List<Way> better = ways(best, 1);
         List<Way> worse = ways(worst, (double) best.green() / worst.green());
@@ -140,7 +139,7 @@ public final class Comparison {
         return points <= 0
                 ? ""
                 : "Most of it is %s, %s more of the green weight."
-                        .formatted(better.get(most).label(), percent(points));
+                        .formatted(better.get(most).label(), share(points));
     }
 
     /** Usable trim and fat do not lower the usable yield; water is no trim. */

@@ -1,6 +1,6 @@
 package elvaro.core.ledger;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.question.Question;
@@ -27,8 +27,8 @@ public final class EntryCheck {
      */
     public static Optional<String> refusal(PieceLog log, int green, LogFact entry, int divisionGrams) {
         if (entry.kind().takes() && entry.grams() >= log.latest()) {
-            return Optional.of("%s cannot come off a piece that weighs %s."
-                    .formatted(weight(entry.grams()), weight(log.latest())));
+            return Optional.of(
+                    "%s cannot come off a piece that weighs %s.".formatted(mass(entry.grams()), mass(log.latest())));
         }
         if (entry.kind() == Kind.COAT_OFF && log.coatOn() == 0) {
             return Optional.of("No coat or seal is on this piece. Enter it first, or weigh the piece as it is.");
@@ -38,12 +38,12 @@ public final class EntryCheck {
             int slack = 2 * divisionGrams * (log.weighingsAtTheBench() + 1);
             if (entry.grams() > left + slack) {
                 return Optional.of("Only %s is left of this piece; a pile of %s cannot be. Was the container tared?"
-                        .formatted(weight(Math.max(0, left)), weight(entry.grams())));
+                        .formatted(mass(Math.max(0, left)), mass(entry.grams())));
             }
         }
         if (weighsThePiece(entry) && entry.grams() <= log.coatOn()) {
             return Optional.of("The coat alone weighs %s; the piece with it cannot weigh %s."
-                    .formatted(weight(log.coatOn()), weight(entry.grams())));
+                    .formatted(mass(log.coatOn()), mass(entry.grams())));
         }
         return Optional.empty();
     }
@@ -60,7 +60,7 @@ public final class EntryCheck {
                     "above-green",
                     "grams",
                     "%s is more than the %s it was hung at. Is it the right piece, and was the hook tared?"
-                            .formatted(weight(net), weight(green - log.withdrawn()))));
+                            .formatted(mass(net), mass(green - log.withdrawn()))));
         }
         Optional<java.time.Instant> last = log.lastWeighedAt();
         boolean laterThanLast = last.isEmpty() || entry.at().isAfter(last.get());
@@ -72,7 +72,7 @@ public final class EntryCheck {
                     "heavier-than-before",
                     "grams",
                     "It weighed %s before and does not gain. Is it the right piece, wet, or not tared?"
-                            .formatted(weight(before))));
+                            .formatted(mass(before))));
         }
         double days = last.map(at -> Duration.between(at, entry.at()).toHours() / 24.0)
                 .orElse(7.0);
@@ -82,7 +82,7 @@ public final class EntryCheck {
                     "fell-fast",
                     "grams",
                     "That is %s less than before, more than a piece loses in that time. Right piece? Was a slice taken?"
-                            .formatted(weight(before - net))));
+                            .formatted(mass(before - net))));
         }
         return List.of();
     }

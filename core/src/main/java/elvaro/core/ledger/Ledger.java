@@ -1,6 +1,7 @@
 package elvaro.core.ledger;
 
-import static elvaro.core.working.Figures.percent;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.share;
 
 import elvaro.core.working.Working;
 import java.util.List;
@@ -96,23 +97,28 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAwa
                 working(
                         "Shrink",
                         "S / G, S = G − W − A",
-                        "(%d − %d − %d)".formatted(green, withdrawn, aged),
+                        "(%s − %s − %s)".formatted(mass(green), mass(withdrawn), mass(aged)),
                         shrinkFraction()),
-                working("Steak yield", "P / G", "%d".formatted(piles.steak()), steakYield()),
+                working("Steak yield", "P / G", mass(piles.steak()), steakYield()),
                 working(
                         "Usable yield",
                         "(P + U + F) / G",
-                        "(%d + %d + %d)".formatted(piles.steak(), piles.usableTrim(), piles.fat()),
+                        "(%s + %s + %s)".formatted(mass(piles.steak()), mass(piles.usableTrim()), mass(piles.fat())),
                         usableYield()),
                 working(
                         "Trim",
                         "(U + F + B + D) / G",
-                        "(%d + %d + %d + %d)".formatted(piles.usableTrim(), piles.fat(), piles.bone(), discard()),
+                        "(%s + %s + %s + %s)"
+                                .formatted(
+                                        mass(piles.usableTrim()),
+                                        mass(piles.fat()),
+                                        mass(piles.bone()),
+                                        mass(discard())),
                         trimFraction()),
-                working("Discard", "D / G", "%d".formatted(discard()), discardFraction()));
+                working("Discard", "D / G", mass(discard()), discardFraction()));
     }
 
     private Working working(String name, String formula, String numerator, double value) {
-        return new Working(name, formula, "%s g / %d g = %s".formatted(numerator, green, percent(value)), SOURCE);
+        return new Working(name, formula, "%s / %s = %s".formatted(numerator, mass(green), share(value)), SOURCE);
     }
 }

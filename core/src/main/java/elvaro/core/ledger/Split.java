@@ -1,7 +1,7 @@
 package elvaro.core.ledger;
 
-import static elvaro.core.working.Figures.percent;
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.share;
 
 import elvaro.core.question.Question;
 import java.util.List;
@@ -43,6 +43,6 @@ public record Split(int received, List<Integer> pieces) {
                 "cutting-loss",
                 "pieces",
                 "%s (%s of the lot) is on no piece. Is a piece missing, or was that cut away?"
-                        .formatted(weight(cuttingLoss()), percent(share))));
+                        .formatted(mass(cuttingLoss()), share(share))));
     }
 }

@@ -1,6 +1,6 @@
 package elvaro.core.past;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
@@ -167,7 +167,7 @@ public final class PastTable {
             fault(
                     index,
                     PastField.WEIGHT,
-                    "It weighed %s when it was hung, and cannot weigh more.".formatted(weight(mostGrams)));
+                    "It weighed %s when it was hung, and cannot weigh more.".formatted(mass(mostGrams)));
         }
     }
 
@@ -193,7 +193,7 @@ public final class PastTable {
         String supplier = text(of, PastField.SUPPLIER, LONGEST_SUPPLIER);
         String grade = text(of, PastField.GRADE, LONGEST_GRADE);
         if (green != null && green < LEAST_GRAMS) {
-            fault(first, PastField.GREEN, "A piece weighs at least %s.".formatted(weight(LEAST_GRAMS)));
+            fault(first, PastField.GREEN, "A piece weighs at least %s.".formatted(mass(LEAST_GRAMS)));
         }
         if (faults.size() > before || cut == null) {
             return Optional.empty();
@@ -234,7 +234,7 @@ public final class PastTable {
             fault(
                     first,
                     PastField.AGED,
-                    "It cannot weigh more than the %s it was hung with.".formatted(weight(told.greenGrams())));
+                    "It cannot weigh more than the %s it was hung with.".formatted(mass(told.greenGrams())));
         }
         weighings.forEach(each -> check(each, told.hungOn(), told.pulledOn(), told.greenGrams()));
         int piles = told.piles().values().stream().mapToInt(Integer::intValue).sum();
@@ -246,8 +246,8 @@ public final class PastTable {
                     first,
                     PastField.STEAK,
                     untold > 0
-                            ? "%s of the aged weight is on no pile. Say what the rest was.".formatted(weight(untold))
-                            : "The piles weigh %s more than the piece did.".formatted(weight(-untold)));
+                            ? "%s of the aged weight is on no pile. Say what the rest was.".formatted(mass(untold))
+                            : "The piles weigh %s more than the piece did.".formatted(mass(-untold)));
         }
         return told;
     }

@@ -1,5 +1,6 @@
 package elvaro.core.past;
 
+import elvaro.core.working.Quantity;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.DateTimeException;
@@ -82,7 +83,8 @@ public final class Written {
         }
         BigDecimal whole = grams.setScale(0, RoundingMode.HALF_UP);
         if (whole.signum() <= 0 || whole.compareTo(BigDecimal.valueOf(MOST_GRAMS)) > 0) {
-            throw new IllegalArgumentException("“%s” is out of range: 1 g to 1000 kg.".formatted(text));
+            throw new IllegalArgumentException("“%s” is out of range: %s."
+                    .formatted(Quantity.words(text), Quantity.limit(1) + " to " + Quantity.limit(MOST_GRAMS)));
         }
         return whole.intValue();
     }

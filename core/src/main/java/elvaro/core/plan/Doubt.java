@@ -1,6 +1,7 @@
 package elvaro.core.plan;
 
-import static elvaro.core.working.Figures.percent;
+import static elvaro.core.working.Quantity.share;
+import static elvaro.core.working.Quantity.temperature;
 
 import elvaro.core.air.Air;
 import elvaro.core.air.ChamberKind;
@@ -10,7 +11,6 @@ import elvaro.core.drying.Method;
 import elvaro.core.keeping.Excursions;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -46,24 +46,23 @@ public record Doubt(String id, String sentence) {
             doubts.add(new Doubt(
                     "wetter-than-surface",
                     "At %s humidity the air is wetter than the surface (%s): nothing dries, it only grows mould. Choose drier air."
-                            .formatted(percent(atPiece.relativeHumidity()), percent(activity))));
+                            .formatted(share(atPiece.relativeHumidity()), share(activity))));
         } else if (dries && method != Method.MEMBRANE && atPiece.relativeHumidity() > DAMP) {
             doubts.add(new Doubt(
                     "damp",
                     "At %s humidity the crust forms late and mould comes early. 75 to 85 %% is usual."
-                            .formatted(percent(atPiece.relativeHumidity()))));
+                            .formatted(share(atPiece.relativeHumidity()))));
         }
         if (air.celsius() > Excursions.LIMIT_CELSIUS) {
             doubts.add(new Doubt(
                     "warm",
-                    String.format(
-                            Locale.ROOT,
-                            "%.1f °C is above the 5 °C of cold holding. Elvaro aims at 0 to 3 °C; local law decides.",
-                            air.celsius())));
+                    "%s is above the %s of cold holding. Elvaro aims at %s; local law decides."
+                            .formatted(temperature(air.celsius()), temperature(5), temperature(0, 3))));
         }
         if (air.celsius() < FREEZING) {
             doubts.add(new Doubt(
-                    "freezing", "Below %.1f °C meat freezes, and frozen meat does not age.".formatted(FREEZING)));
+                    "freezing",
+                    "Below %s meat freezes, and frozen meat does not age.".formatted(temperature(FREEZING))));
         }
         if (method == Method.MEMBRANE && hanging.coating() == Coating.CLOTH) {
             doubts.add(new Doubt(

@@ -1,8 +1,11 @@
 package elvaro.core.plan;
 
-import static elvaro.core.working.Figures.kilograms;
-import static elvaro.core.working.Figures.money;
-import static elvaro.core.working.Figures.percent;
+import static elvaro.core.working.Quantity.length;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.money;
+import static elvaro.core.working.Quantity.price;
+import static elvaro.core.working.Quantity.share;
+import static elvaro.core.working.Quantity.temperature;
 
 import elvaro.core.air.Air;
 import elvaro.core.drying.Hanging;
@@ -12,7 +15,6 @@ import elvaro.core.working.Working;
 import elvaro.core.yield.Section;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** How the numbers of one day ahead came about. */
 final class OutlookWorkings {
@@ -29,7 +31,7 @@ final class OutlookWorkings {
                 .ifPresent(cost -> workings.add(new Working(
                         "Cost per kg steak ahead",
                         "(meat + materials + labour + day cost × days − by-products) / steak",
-                        "on day %d: %s".formatted(day.day(), money(cost)),
+                        "on day %d: %s".formatted(day.day(), price(cost)),
                         "Reference, sections 1 and 7")));
         day.stop()
                 .marginalCost()
@@ -43,24 +45,25 @@ final class OutlookWorkings {
                         "Tenderness",
                         "1 − exp(−∫k(T)dt), k by Arrhenius with 60 kJ/mol",
                         "%d days at %s: %s of what ageing can give"
-                                .formatted(day.day(), degrees(outlook.climate().last()), percent(done)),
+                                .formatted(day.day(), degrees(outlook.climate().last()), share(done)),
                         "Dransfield, in Lawrie's Meat Science, from memory; reference, section 6")));
         workings.add(new Working(
                 "Equivalent days",
                 "∫(1 + 0.1 T)² dt",
-                "%d days × %.2f at %s = %.1f days at 0 °C"
+                "%d days × %.2f at %s = %.1f days at %s"
                         .formatted(
                                 day.day(),
                                 EquivalentDays.relativeRate(
                                         outlook.climate().last().celsius()),
                                 degrees(outlook.climate().last()),
-                                day.equivalentDays()),
+                                day.equivalentDays(),
+                                temperature(0)),
                 "Olley & Ratkowsky 1973; reference, section 6"));
         return workings;
     }
 
     private static String degrees(Air air) {
-        return String.format(Locale.ROOT, "%.1f °C", air.celsius());
+        return temperature(air.celsius());
     }
 
     private static Working weight(Outlook outlook, Outlook.Day day) {
@@ -71,14 +74,14 @@ final class OutlookWorkings {
                 "dw/dt = (A/m₀)·(a_s − φ)·p_s(T) / (R_film + R_surface + R_membrane + R_coat + r·M)·(1 − (w/w_eq)⁴)",
                 "%s green, %.3f m² drying, %s, %s RH, %.1f m/s, resistance × %.2f, crust × %.2f: %s gone on day %d"
                         .formatted(
-                                kilograms(hanging.greenGrams()),
+                                mass(hanging.greenGrams()),
                                 hanging.surface().drying(),
                                 degrees(air),
-                                percent(air.relativeHumidity()),
+                                share(air.relativeHumidity()),
                                 air.metresPerSecond(),
                                 Math.exp(outlook.forecast().belief().mean().resistance()),
                                 Math.exp(outlook.forecast().belief().mean().crust()),
-                                percent(day.weight().lost()),
+                                share(day.weight().lost()),
                                 day.day()),
                 "Incropera & DeWitt (film of air), Penman (cooling); reference, section 3");
     }
@@ -90,8 +93,8 @@ final class OutlookWorkings {
                 "the model's two unknowns fitted to the weighings, the shop's finished pieces as prior; delta method",
                 "%s to %s gone on day %d; prior from %s"
                         .formatted(
-                                percent(day.weight().least()),
-                                percent(day.weight().most()),
+                                share(day.weight().least()),
+                                share(day.weight().most()),
                                 day.day(),
                                 belief.pieces() == 0
                                         ? "the estimates alone, no finished piece of this method and chamber yet"
@@ -103,12 +106,12 @@ final class OutlookWorkings {
         return new Working(
                 "Crust",
                 "(2.0 mm + 1.0 mm × kg lost per m² + knife margin) × lean surface × 1060 kg/m³",
-                "%.1f mm deep, cut %.1f mm deeper, on %.3f m²: %s of green"
+                "%s deep, cut %s deeper, on %.3f m²: %s of green"
                         .formatted(
-                                outlook.carving().crustMm(day.weight().lost()),
-                                outlook.carving().order().marginMm(),
+                                length(outlook.carving().crustMm(day.weight().lost())),
+                                length(outlook.carving().order().marginMm()),
                                 outlook.carving().hanging().surface().lean(),
-                                percent(day.section().crust())),
+                                share(day.section().crust())),
                 "EST; reference, section 5");
     }
 
@@ -119,11 +122,11 @@ final class OutlookWorkings {
                 "1 − shrink − crust − fat cap − bone",
                 "1 − %s − %s − %s − %s = %s of green"
                         .formatted(
-                                percent(1 - section.now()),
-                                percent(section.crust()),
-                                percent(section.fat()),
-                                percent(section.bone()),
-                                percent(section.steak())),
+                                share(1 - section.now()),
+                                share(section.crust()),
+                                share(section.fat()),
+                                share(section.bone()),
+                                share(section.steak())),
                 "Reference, section 5");
     }
 }

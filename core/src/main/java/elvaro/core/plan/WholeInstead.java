@@ -1,12 +1,12 @@
 package elvaro.core.plan;
 
-import static elvaro.core.working.Figures.percent;
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.share;
+import static elvaro.core.working.Quantity.surface;
 
 import elvaro.core.air.Climate;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
-import elvaro.core.cut.Species;
 import elvaro.core.cut.SurfaceClass;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Surface;
@@ -29,17 +29,9 @@ public final class WholeInstead {
      */
     public static Optional<String> sentence(Cut cut, Hanging hanging, Climate climate, int day) {
         boolean small = cut.surface() == SurfaceClass.SINGLE_STEAK || hanging.greenGrams() < SMALL_GRAMS;
-        return !small ? Optional.empty() : whole(cut.species()).map(larger -> compare(larger, hanging, climate, day));
-    }
-
-    private static Optional<Cut> whole(Species species) {
-        return switch (species) {
-            case BEEF -> CutCatalogue.find("strip");
-            case VENISON -> CutCatalogue.find("deer-saddle");
-            case LAMB -> CutCatalogue.find("lamb-saddle");
-            case PORK -> CutCatalogue.find("pork-loin");
-            case WATERFOWL, SEA_FISH -> Optional.empty();
-        };
+        return !small
+                ? Optional.empty()
+                : cut.species().wholeCut().map(CutCatalogue::get).map(larger -> compare(larger, hanging, climate, day));
     }
 
     private static String compare(Cut larger, Hanging hanging, Climate climate, int day) {
@@ -50,15 +42,15 @@ public final class WholeInstead {
         double wholeLost = whole.in(climate).on(day, Unknowns.NONE).fraction();
         double perKg = hanging.surface().squareMetres() * 1e7 / hanging.greenGrams();
         double wholePerKg = surface.squareMetres() * 1e7 / grams;
-        return ("It is small: it shows the air %.0f cm² for each kilogram, a whole %s of %s only %.0f. In the same air"
+        return ("It is small: it shows the air %s, a whole %s of %s only %s. In the same air"
                         + " that would lose %s by day %d instead of %s.")
                 .formatted(
-                        perKg,
+                        surface(perKg),
                         larger.name().toLowerCase(java.util.Locale.ROOT),
-                        weight(grams),
-                        wholePerKg,
-                        percent(wholeLost),
+                        mass(grams),
+                        surface(wholePerKg),
+                        share(wholeLost),
                         day,
-                        percent(lost));
+                        share(lost));
     }
 }

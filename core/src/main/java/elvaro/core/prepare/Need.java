@@ -1,18 +1,22 @@
 package elvaro.core.prepare;
 
+import static elvaro.core.working.Quantity.area;
+import static elvaro.core.working.Quantity.length;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.span;
+
 import elvaro.core.cut.SurfaceClass;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * Something the preparation needs, with how much of it for this piece. Amounts: EST, by geometry.
  *
  * @param what it is
- * @param amount in words, lengths in mm, weights in g
+ * @param amount in words
  */
 public record Need(String what, String amount) {
     private static final double FILM_ROOM_MM = 60;
@@ -50,52 +54,52 @@ public record Need(String what, String amount) {
             case MEMBRANE -> {
                 needs.add(new Need(
                         "Membrane, lying flat",
-                        "at least %s mm wide and %s mm long"
+                        "at least %s wide and %s long"
                                 .formatted(
-                                        up(sides.width() + sides.height() + FILM_ROOM_MM, 10),
-                                        up(sides.length() + sides.height() + SEAL_ROOM_MM, 10))));
+                                        length(up(sides.width() + sides.height() + FILM_ROOM_MM, 10)),
+                                        length(up(sides.length() + sides.height() + SEAL_ROOM_MM, 10)))));
                 needs.add(new Need("Rack", "to lie on"));
             }
             case SALT_TRAY -> {
                 double square = (sides.length() + 50) * (sides.width() + 50) / 1e6;
                 needs.add(new Need(
                         "Coarse salt for the tray",
-                        "%s g, a centimetre deep"
-                                .formatted(up(square * SALT_DEEP_MM / 1000 * SALT_DENSITY * 1000, 50))));
+                        "%s, %s deep"
+                                .formatted(
+                                        mass(up(square * SALT_DEEP_MM / 1000 * SALT_DENSITY * 1000, 50)),
+                                        length((int) SALT_DEEP_MM))));
                 needs.add(new Need(
                         "Tray and rack",
-                        "at least %s by %s mm".formatted(up(sides.length() + 50, 10), up(sides.width() + 50, 10))));
+                        "at least %s by %s"
+                                .formatted(length(up(sides.length() + 50, 10)), length(up(sides.width() + 50, 10)))));
             }
             case OPEN_AIR -> {
                 double girth = 2 * (sides.width() + sides.height());
                 double loops = Math.ceil(sides.length() / LOOP_EVERY_MM);
                 needs.add(new Need(
                         "Twine",
-                        String.format(
-                                Locale.ROOT,
-                                "%.1f m to tie it, or a hook",
-                                (loops * girth + 2 * sides.length()) / 1000)));
+                        "%s to tie it, or a hook".formatted(span((loops * girth + 2 * sides.length()) / 1000))));
             }
             case FAT_SEAL ->
                 needs.add(new Need(
                         "Rendered fat",
-                        "%s g for a seal of 3 mm"
-                                .formatted(up(hanging.surface().squareMetres() * 0.003 * 920 * 1000, 50))));
+                        "%s for a seal of %s"
+                                .formatted(
+                                        mass(up(hanging.surface().squareMetres() * 0.003 * 920 * 1000, 50)),
+                                        length(3))));
             case ON_ICE -> needs.add(new Need("Ice", "twice the weight of the meat to begin with"));
             case VACUUM -> {}
         }
         if (hanging.coating() == Coating.CLOTH && hanging.method() != Method.VACUUM) {
             needs.add(new Need(
                     "Cloth",
-                    String.format(
-                            Locale.ROOT,
-                            "%.2f m², once round with an overlap",
-                            hanging.surface().squareMetres() * 1.2)));
+                    "%s, once round with an overlap"
+                            .formatted(area(hanging.surface().squareMetres() * 1.2))));
         }
         return needs;
     }
 
-    private static String up(double amount, int step) {
-        return String.valueOf((long) Math.ceil(amount / step) * step);
+    private static int up(double amount, int step) {
+        return (int) Math.ceil(amount / step) * step;
     }
 }

@@ -27,7 +27,7 @@ public record Step(String key, String words, String why) {
                 "clean-board",
                 "Clean board, knife and hooks; put on fresh gloves.",
                 "Whatever touches the surface now stays under the crust."));
-        if (species == Species.VENISON || species == Species.WATERFOWL) {
+        if (species.isGame()) {
             steps.add(new Step(
                     "game",
                     "Look for glands, bloodshot meat, shot and lead; cut them out, then change the knife.",

@@ -1,9 +1,11 @@
 package elvaro.core.tasting;
 
+import static elvaro.core.working.Quantity.temperature;
+import static elvaro.core.working.Quantity.warmth;
+
 import elvaro.core.estimate.Estimates;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 
 /** What weakens a tasting, in words. Common practice, no source, but for the limit of reference section 11. */
@@ -57,11 +59,8 @@ public final class Weakness {
                 .max()
                 .orElse(0);
         if (most - least > Estimates.CORES_APART) {
-            found.add(String.format(
-                    Locale.ROOT,
-                    "The cores lay %.1f °C to %.1f °C, more than 2 degrees apart: doneness alone may have decided.",
-                    least,
-                    most));
+            found.add("The cores lay at %s to %s, more than %s apart: doneness alone may have decided."
+                    .formatted(temperature(least), temperature(most), warmth((int) Estimates.CORES_APART)));
         }
     }
 

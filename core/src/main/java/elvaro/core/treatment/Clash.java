@@ -1,5 +1,7 @@
 package elvaro.core.treatment;
 
+import static elvaro.core.working.Quantity.temperature;
+
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.question.Question;
@@ -21,11 +23,12 @@ public enum Clash {
             at -> at.rawGarlicOrHerbs() && at.oil() && at.withoutAir()),
     WARM_MEAT_IN_SMOKE(
             Answer.STOP,
-            "The meat is above 4 °C. Cool it before the next burst of smoke, and make the bursts shorter.",
+            "The meat is above %s. Cool it before the next burst of smoke, and make the bursts shorter."
+                    .formatted(temperature(4)),
             at -> at.kind() == Kind.COLD_SMOKE && at.meatCelsius().orElse(0) > 4),
     SMOKE_UNMEASURED(
             Answer.ASK,
-            "Measure the meat before each burst: it stays at 4 °C or below.",
+            "Measure the meat before each burst: it stays at %s or below.".formatted(temperature(4)),
             at -> at.kind() == Kind.COLD_SMOKE && at.meatCelsius().isEmpty()),
     CLOTH_IN_MEMBRANE(
             Answer.ASK,

@@ -1,6 +1,6 @@
 package elvaro.core.trial;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -179,7 +179,7 @@ public record Design(Factor factor, List<Arm> arms) {
                 most > SIZE * least,
                 Kind.SIZES,
                 "The heaviest piece has %s, the lightest %s: more than 15 %% apart, and small pieces dry faster."
-                        .formatted(weight(most), weight(least)),
+                        .formatted(mass(most), mass(least)),
                 "Cut them to one weight.");
     }
 

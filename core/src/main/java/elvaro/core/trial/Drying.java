@@ -1,7 +1,5 @@
 package elvaro.core.trial;
 
-import static elvaro.core.working.Figures.whole;
-
 import elvaro.core.forecast.Forecast;
 import java.util.List;
 import java.util.Optional;
@@ -44,6 +42,10 @@ public record Drying(double ratio, Band band) {
                 .mapToDouble(day -> Math.pow(day.sd() / day.lost(), 2))
                 .sum();
         return sum / days.size() / days.size();
+    }
+
+    private static String whole(double number) {
+        return String.valueOf(Math.round(number));
     }
 
     /** As {@code honey dries 12 % slower than plain (80 %: 5 to 19)}. */

@@ -1,6 +1,6 @@
 package elvaro.core.trial;
 
-import static elvaro.core.working.Figures.money;
+import static elvaro.core.working.Quantity.price;
 
 import elvaro.core.trial.Effect.Strength;
 import java.util.Locale;
@@ -37,12 +37,11 @@ public record Verdict(
      * @param effect on the natural logarithm of the cost of a kilogram of steak
      * @param minorPerKg how much dearer the arm's steak was, minor units of the currency
      */
-    public static Verdict ofCost(Effect effect, double minorPerKg, String currency, String arm, String control) {
+    public static Verdict ofCost(Effect effect, double minorPerKg, String arm, String control) {
         String interval = effect.band(LEVEL)
                 .map(band -> " (80 %%: %s to %s)".formatted(change(band.low()), change(band.high())))
                 .orElse("");
-        String phrase =
-                "%s %s a kg %s".formatted(money(Math.abs(minorPerKg)), currency, minorPerKg < 0 ? "cheaper" : "dearer");
+        String phrase = "%s %s".formatted(price(Math.abs(minorPerKg)), minorPerKg < 0 ? "cheaper" : "dearer");
         String sentence = "Cost: %s %s than %s, %s%s. %s"
                 .formatted(arm, phrase, control, change(effect.value()), interval, said(effect.strength()));
         return new Verdict(Measure.COST, effect, effect.band(LEVEL), effect.strength(), phrase, sentence);

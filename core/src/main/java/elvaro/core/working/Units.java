@@ -1,30 +1,39 @@
 package elvaro.core.working;
 
+import elvaro.core.working.Quantity.Mark;
+import elvaro.core.working.Quantity.Words;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.text.NumberFormat;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
+import java.util.Currency;
+import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
-import java.util.regex.MatchResult;
-import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * Figures as one reader wants them on paper; the screen writes them alike. One pound is 0.45359237 kg and one inch 25.4 mm,
- * both exact (international yard and pound agreement, 1959).
+ * both exact (international yard and pound agreement, 1959); a US fluid ounce is 29.5735295625 mL.
  *
  * @param fahrenheit else degrees Celsius
  * @param inches else millimetres
+ * @param currency of the workshop
+ * @param locale in which numbers, money and days are written
  */
-public record Units(Mass mass, boolean fahrenheit, boolean inches) {
+public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency currency, Locale locale) {
+    /** For programs and for the record: grams, degrees Celsius, millimetres, numbers with a point. */
+    public static final Units PLAIN = new Units(Mass.GRAM, false, false, Currency.getInstance("XXX"), Locale.ROOT);
+
     private static final double GRAMS_PER_POUND = 453.59237;
     private static final double GRAMS_PER_OUNCE = GRAMS_PER_POUND / 16;
     private static final int TENTHS_PER_POUND = 160;
     private static final double MM_PER_INCH = 25.4;
-
-    /** Sentences hold words of people too: what is no number of ours stays as it was typed. */
-    private static final String WHOLE = "(?<![\\d.])(-?\\d{1,9})";
-
-    private static final String DECIMAL = "(?<![\\d.])(-?\\d{1,9}(?:\\.\\d{1,9})?)";
-    private static final Pattern GRAMS = Pattern.compile(WHOLE + " g\\b");
-    private static final Pattern MM = Pattern.compile(DECIMAL + " mm\\b");
-    private static final Pattern CELSIUS = Pattern.compile(DECIMAL + " °C");
+    private static final double METRES_PER_FOOT = 0.3048;
+    private static final double ML_PER_FLUID_OUNCE = 29.5735295625;
+    private static final String MINUS = "−";
 
     /** What a weight is written in; pounds in decimals, or with ounces. */
     public enum Mass {
@@ -37,14 +46,14 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches) {
     /** A weight, as {@code 8.400 kg} or {@code 10 lb 9.6 oz}. */
     public String weight(long grams) {
         return switch (mass) {
-            case KILOGRAM -> Figures.kilograms(grams);
-            case GRAM -> Figures.weight(grams);
+            case KILOGRAM -> decimals(3, grams / 1000.0) + " kg";
+            case GRAM -> decimals(0, grams) + " g";
             case POUND -> decimals(2, grams / GRAMS_PER_POUND) + " lb";
             case POUND_AND_OUNCE -> {
                 long tenths = Math.round(Math.abs(grams) / GRAMS_PER_OUNCE * 10);
                 yield "%s%d lb %s oz"
                         .formatted(
-                                grams < 0 ? "-" : "",
+                                grams < 0 ? MINUS : "",
                                 tenths / TENTHS_PER_POUND,
                                 decimals(1, tenths % TENTHS_PER_POUND / 10.0));
             }
@@ -66,7 +75,15 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches) {
     }
 
     public String temperature(double celsius) {
-        return decimals(1, fahrenheit ? celsius * 1.8 + 32 : celsius) + (fahrenheit ? " °F" : " °C");
+        return decimals(1, degrees(celsius)) + degree();
+    }
+
+    private double degrees(double celsius) {
+        return fahrenheit ? celsius * 1.8 + 32 : celsius;
+    }
+
+    private String degree() {
+        return fahrenheit ? " °F" : " °C";
     }
 
     /** A thickness or depth. */
@@ -74,21 +91,135 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches) {
         return inches ? decimals(2, mm / MM_PER_INCH) + " in" : decimals(1, mm) + " mm";
     }
 
-    /** A sentence that speaks in grams, millimetres and degrees Celsius, in the reader's units. */
-    public String sentence(String words) {
-        String weighed = each(GRAMS, words, found -> weight(Long.parseLong(found)));
-        String measured = inches
-                ? each(MM, weighed, found -> decimals(1, Double.parseDouble(found) / MM_PER_INCH) + " in")
-                : weighed;
-        return each(CELSIUS, measured, found -> temperature(Double.parseDouble(found)));
+    /**
+     * Money, with as many decimals as its currency has.
+     *
+     * @param minor units
+     */
+    public String money(double minor) {
+        double amount = minor / Math.pow(10, digits());
+        if (currency.getCurrencyCode().equals("XXX")) {
+            return decimals(2, minor / 100);
+        }
+        NumberFormat format = NumberFormat.getCurrencyInstance(locale);
+        format.setCurrency(currency);
+        format.setMinimumFractionDigits(digits());
+        format.setMaximumFractionDigits(digits());
+        format.setRoundingMode(RoundingMode.HALF_UP);
+        // A currency without a sign of its own stands apart from its amount; the JDK alone writes KWD3.820.
+        return format.format(amount).replace('\u00a0', ' ').replace("-", MINUS).replaceAll("(?<=\\p{L})(?=\\d)", " ");
     }
 
-    private static String each(Pattern what, String words, Function<String, String> written) {
-        Function<MatchResult, String> put = found -> written.apply(found.group(1));
-        return what.matcher(words).replaceAll(put);
+    private int digits() {
+        return Math.max(0, currency.getDefaultFractionDigits());
     }
 
-    private static String decimals(int count, double number) {
-        return String.format(Locale.ROOT, "%." + count + "f", number);
+    /** A sentence with each of its quantities as this reader wants it. */
+    public String sentence(String sentence) {
+        if (!Quantity.isIn(sentence)) {
+            return sentence;
+        }
+        return Quantity.parts(sentence).stream()
+                .map(part -> part instanceof Mark mark ? write(mark.quantity()) : ((Words) part).words())
+                .collect(Collectors.joining());
+    }
+
+    private String write(Quantity quantity) {
+        return switch (quantity.kind()) {
+            case MASS -> each(quantity, amount -> weight(amount.longValue()), "");
+            case LIMIT -> each(quantity, amount -> limit(amount.doubleValue()), "");
+            case TEMPERATURE ->
+                each(quantity, amount -> decimals(amount.scale(), degrees(amount.doubleValue())), degree());
+            case WARMTH ->
+                each(
+                        quantity,
+                        amount -> decimals(
+                                amount.scale(), fahrenheit ? amount.doubleValue() * 1.8 : amount.doubleValue()),
+                        " degrees");
+            case LENGTH ->
+                each(
+                        quantity,
+                        amount -> inches
+                                ? decimals(2, amount.doubleValue() / MM_PER_INCH)
+                                : decimals(amount.scale(), amount.doubleValue()),
+                        inches ? " in" : " mm");
+            case SPAN ->
+                each(
+                        quantity,
+                        amount -> decimals(1, inches ? amount.doubleValue() / METRES_PER_FOOT : amount.doubleValue()),
+                        inches ? " ft" : " m");
+            case AREA ->
+                each(
+                        quantity,
+                        amount -> inches
+                                ? decimals(1, amount.doubleValue() / (METRES_PER_FOOT * METRES_PER_FOOT))
+                                : decimals(2, amount.doubleValue()),
+                        inches ? " ft²" : " m²");
+            case SURFACE ->
+                each(
+                        quantity,
+                        amount -> pounds()
+                                ? decimals(
+                                        0,
+                                        amount.doubleValue()
+                                                / (MM_PER_INCH * MM_PER_INCH / 100)
+                                                * GRAMS_PER_POUND
+                                                / 1000)
+                                : decimals(0, amount.doubleValue()),
+                        pounds() ? " in²/lb" : " cm²/kg");
+            case VOLUME ->
+                each(
+                        quantity,
+                        amount -> pounds()
+                                ? decimals(1, amount.doubleValue() / ML_PER_FLUID_OUNCE)
+                                : decimals(amount.scale(), amount.doubleValue()),
+                        pounds() ? " fl oz" : " mL");
+            case MONEY -> each(quantity, amount -> money(amount.doubleValue()), "");
+            case PRICE -> each(quantity, amount -> money(price(amount.doubleValue())), "/" + priced());
+            case SHARE -> each(quantity, amount -> decimals(1, amount.doubleValue() * 100), " %");
+            case DAYS ->
+                each(
+                        quantity,
+                        amount -> amount.toPlainString(),
+                        quantity.amounts().equals(List.of("1")) ? " day" : " days");
+            case DATE ->
+                quantity.amounts().stream()
+                        .map(day -> date(LocalDate.parse(day)))
+                        .collect(Collectors.joining(" to "));
+        };
+    }
+
+    private String limit(double grams) {
+        if (pounds()) {
+            double pounds = grams / GRAMS_PER_POUND;
+            return pounds < 1
+                    ? decimals(1, grams / GRAMS_PER_OUNCE) + " oz"
+                    : decimals(pounds < 10 ? 1 : 0, pounds) + " lb";
+        }
+        double kilograms = grams / 1000;
+        return grams < 1000 ? decimals(0, grams) + " g" : decimals(kilograms < 10 ? 1 : 0, kilograms) + " kg";
+    }
+
+    private static String each(Quantity quantity, Function<BigDecimal, String> written, String unit) {
+        return quantity.amounts().stream().map(BigDecimal::new).map(written).collect(Collectors.joining(" to ")) + unit;
+    }
+
+    /** A day of the calendar. */
+    public String date(LocalDate day) {
+        return locale.equals(Locale.ROOT)
+                ? day.toString()
+                : DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM)
+                        .localizedBy(locale)
+                        .format(day);
+    }
+
+    private String decimals(int count, double number) {
+        NumberFormat format = NumberFormat.getNumberInstance(locale);
+        format.setGroupingUsed(false);
+        format.setMinimumFractionDigits(Math.max(0, count));
+        format.setMaximumFractionDigits(Math.max(0, count));
+        format.setRoundingMode(RoundingMode.HALF_UP);
+        String written = format.format(BigDecimal.valueOf(number).setScale(Math.max(0, count), RoundingMode.HALF_UP));
+        return written.replace("-", MINUS);
     }
 }

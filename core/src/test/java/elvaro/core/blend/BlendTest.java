@@ -1,5 +1,6 @@
 package elvaro.core.blend;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -126,7 +127,9 @@ class BlendTest {
                         stock("fat", 900, 200, 0.3)),
                 new Wanted(2000, 0.8, Wanted.USUAL_CRUST, 1));
         assertThat(blend.grams().get(0)).isCloseTo(100, CLOSE);
-        assertThat(blend.binds()).containsExactly("No more crust than 5.0 %.", "All of fresh lean is in it.");
+        assertThat(blend.binds())
+                .map(PLAIN::sentence)
+                .containsExactly("No more crust than 5.0 %.", "All of fresh lean is in it.");
     }
 
     @Test
@@ -152,7 +155,7 @@ class BlendTest {
     private static String why(List<Stock> stocks, Wanted wanted) {
         Blend blend = Blend.of(stocks, wanted);
         assertThat(blend.canBeMixed()).isFalse();
-        return blend.binds().get(0);
+        return PLAIN.sentence(blend.binds().get(0));
     }
 
     @Test

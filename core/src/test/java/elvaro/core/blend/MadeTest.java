@@ -1,5 +1,6 @@
 package elvaro.core.blend;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -40,8 +41,8 @@ class MadeTest {
     /** What the question says is what was weighed, and what is usual is said beside it. */
     @Test
     void the_question_names_both_weights_and_the_usual_share() {
-        String sentence =
-                new Made(Product.TALLOW, 1000, 950).question().orElseThrow().sentence();
+        String sentence = PLAIN.sentence(
+                new Made(Product.TALLOW, 1000, 950).question().orElseThrow().sentence());
         assertThat(sentence).contains("950 g of 1000 g is 95.0 %", "50.0 % to 92.0 % is usual");
         assertThat(new Made(Product.TALLOW, 1000, 950).question().orElseThrow().needsReason())
                 .isFalse();

@@ -1,5 +1,6 @@
 package elvaro.core.cooking;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -44,7 +45,7 @@ class CookingTest {
     @Test
     void a_core_below_official_advice_is_said_with_whom_it_is_never_for() {
         assertThat(LeastCore.caution(Species.BEEF, 63)).isEmpty();
-        assertThat(LeastCore.caution(Species.BEEF, 55).orElseThrow())
+        assertThat(PLAIN.sentence(LeastCore.caution(Species.BEEF, 55).orElseThrow()))
                 .contains("63 °C", "three minutes' rest", "pregnant", "very young or old")
                 .doesNotContain("safe");
         assertThat(LeastCore.caution(Species.WATERFOWL, 73)).isPresent();

@@ -1,5 +1,6 @@
 package elvaro.core.cost;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -32,7 +33,7 @@ class WorthItTest {
         assertThat(worth.breakEven())
                 .hasValueSatisfying(pieces -> assertThat(pieces).isCloseTo(4.869, within(0.001)));
         assertThat(worth.savedAYear()).isCloseTo(12 * 4.5 * (6_000 - 4_811.56), within(1.0));
-        assertThat(worth.working().filled()).endsWith("= 48.12");
+        assertThat(PLAIN.sentence(worth.working().filled())).endsWith("= 48.12/kg");
     }
 
     /** Common practice, no source: a bag is some 7 a roast, a sealer about 100. */

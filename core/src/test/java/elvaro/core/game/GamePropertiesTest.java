@@ -1,5 +1,6 @@
 package elvaro.core.game;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -50,7 +51,7 @@ class GamePropertiesTest {
                 .as("skin and head are no meat")
                 .isGreaterThanOrEqualTo(
                         CarcassYield.of(animal, grams, Weighed.FIELD_DRESSED).realisticGrams());
-        assertThat(yield.working().filled()).contains(Math.round(yield.realisticGrams()) + " g");
+        assertThat(PLAIN.sentence(yield.working().filled())).contains(Math.round(yield.realisticGrams()) + " g");
     }
 
     @ParameterizedTest(name = "seed {0}")

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.core.caution.Caution;
 import elvaro.core.cut.CutCatalogue;
-import elvaro.core.game.Animal.Hazard;
 import elvaro.core.game.CarcassYield.Weighed;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -67,7 +67,7 @@ class GameTest {
             assertThat(part.see()).isNotBlank();
         });
         assertThat(animal.fewestDays()).isLessThan(animal.mostDays());
-        assertThat(animal.hazards()).isNotEmpty();
+        assertThat(animal.cautions()).isNotEmpty();
         assertThat(animal.daysBecause()).isNotBlank();
     }
 
@@ -81,9 +81,8 @@ class GameTest {
         "PHEASANT, SHOT",
         "SEA_FISH, PARASITES"
     })
-    void each_animal_carries_its_caution(Animal animal, Hazard hazard) {
-        assertThat(animal.hazards()).contains(hazard);
-        assertThat(hazard.caution()).isNotBlank().doesNotContain("safe");
+    void each_animal_carries_its_caution(Animal animal, Caution caution) {
+        assertThat(animal.cautions()).contains(caution);
     }
 
     @Test

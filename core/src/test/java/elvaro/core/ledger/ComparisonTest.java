@@ -1,5 +1,6 @@
 package elvaro.core.ledger;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.ledger.Comparison.Mark;
@@ -20,7 +21,7 @@ class ComparisonTest {
         Mark usable = mark(marks, Measure.USABLE_YIELD);
         assertThat(usable.best()).isZero();
         assertThat(usable.worst()).isEqualTo(1);
-        assertThat(usable.reason())
+        assertThat(PLAIN.sentence(usable.reason()))
                 .isEqualTo("Usable yield: 7A at 84.9 %, 7B at 53.7 %. Most of it is discard, 38.8 % more of the green"
                         + " weight.");
     }

@@ -1,5 +1,6 @@
 package elvaro.core.ledger;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.cut.Arrival;
@@ -74,14 +75,16 @@ class QuestionsTest {
         @Test
         void of_a_slice_heavier_than_the_piece_is_refused() {
             assertThat(EntryCheck.refusal(log, 8000, fact(Kind.WITHDRAWN, 8, 7700), 5))
-                    .hasValueSatisfying(sentence -> assertThat(sentence).contains("7700 g"));
+                    .hasValueSatisfying(
+                            sentence -> assertThat(PLAIN.sentence(sentence)).contains("7700 g"));
         }
 
         @Test
         void of_a_pile_heavier_than_what_is_left_is_refused() {
             PieceLog pulled = PieceLog.of(8000, List.of(fact(Kind.PULLED, 30, 6000), fact(Kind.PILE, 30, 4000)));
             assertThat(EntryCheck.refusal(pulled, 8000, fact(Kind.PILE, 30, 2031), 5))
-                    .hasValueSatisfying(sentence -> assertThat(sentence).contains("Only 2000 g is left"));
+                    .hasValueSatisfying(
+                            sentence -> assertThat(PLAIN.sentence(sentence)).contains("Only 2000 g is left"));
             assertThat(EntryCheck.refusal(pulled, 8000, fact(Kind.PILE, 30, 2030), 5))
                     .isEmpty();
         }

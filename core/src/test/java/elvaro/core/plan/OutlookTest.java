@@ -1,5 +1,6 @@
 package elvaro.core.plan;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -150,7 +151,7 @@ class OutlookTest {
         Hanging single = new Hanging(
                 500, Surface.of(steak.surface(), 500, 0, false), false, Method.MEMBRANE, Coating.NONE, 0.85);
         assertThat(WholeInstead.sentence(steak, single, ROOM, 21))
-                .hasValueSatisfying(sentence -> assertThat(sentence)
+                .hasValueSatisfying(sentence -> assertThat(PLAIN.sentence(sentence))
                         .startsWith("It is small: it shows the air")
                         .contains("a whole strip loin of 5500 g", "by day 21"));
         assertThat(WholeInstead.sentence(STRIP, strip(6000), ROOM, 21)).isEmpty();

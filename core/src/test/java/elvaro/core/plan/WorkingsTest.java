@@ -20,7 +20,7 @@ import elvaro.core.forecast.Drift;
 import elvaro.core.forecast.Forecast;
 import elvaro.core.forecast.Observed;
 import elvaro.core.forecast.Surprise;
-import elvaro.core.working.Figures;
+import elvaro.core.working.Quantity;
 import elvaro.core.working.Working;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Carving;
@@ -64,12 +64,17 @@ class WorkingsTest {
                 .allSatisfy(working -> assertThat(List.of(working.formula(), working.filled(), working.source()))
                         .noneMatch(String::isBlank));
         assertThat(workings.get("Weight ahead").filled())
-                .contains(Figures.percent(day.weight().lost()), "2.0 °C", "80.0 % RH", "on day 28");
+                .contains(
+                        Quantity.share(day.weight().lost()),
+                        Quantity.temperature(2.0),
+                        Quantity.share(0.8) + " RH",
+                        "on day 28");
         assertThat(workings.get("Steak ahead").filled())
-                .endsWith("= " + Figures.percent(day.section().steak()) + " of green");
+                .endsWith("= " + Quantity.share(day.section().steak()) + " of green");
         assertThat(workings.get("Crust").filled())
-                .contains(Figures.percent(day.section().crust()), "2.0 mm deeper");
-        assertThat(workings.get("Equivalent days").filled()).contains("28 days × 1.44 at 2.0 °C = 40.3 days");
+                .contains(Quantity.share(day.section().crust()), Quantity.length(2.0) + " deeper");
+        assertThat(workings.get("Equivalent days").filled())
+                .contains("28 days × 1.44 at " + Quantity.temperature(2.0) + " = 40.3 days");
     }
 
     @Test
@@ -117,23 +122,5 @@ class WorkingsTest {
         double expected = forecast.on(28).lost();
         assertThat(Surprise.question(forecast, new Observed(28, expected), 5500, 0))
                 .isEqualTo(Optional.empty());
-    }
-
-    @ParameterizedTest(name = "{0} g")
-    @CsvSource({"0, 0.000 kg", "5, 0.005 kg", "8400, 8.400 kg", "-15, -0.015 kg"})
-    void weights_in_workings_show_every_gram(long grams, String written) {
-        assertThat(Figures.kilograms(grams)).isEqualTo(written);
-    }
-
-    @ParameterizedTest(name = "{0}")
-    @CsvSource({"0.1132, 11.3 %", "-0.02, -2.0 %", "1, 100.0 %", "0.99999, 100.0 %"})
-    void shares_are_written_to_a_tenth_of_a_per_cent(double share, String written) {
-        assertThat(Figures.percent(share)).isEqualTo(written);
-    }
-
-    @ParameterizedTest(name = "{0}")
-    @CsvSource({"3820, 38.20", "0.4, 0.00", "0.5, 0.01", "-150, -1.50"})
-    void money_is_written_to_the_minor_unit(double minor, String written) {
-        assertThat(Figures.money(minor)).isEqualTo(written);
     }
 }

@@ -1,5 +1,6 @@
 package elvaro.core.prepare;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -61,11 +62,11 @@ class PreparationTest {
     void what_is_needed_follows_from_the_sides_of_the_piece() {
         Sides sides = new Sides(400, 200, 100);
         assertThat(Need.of(piece(Method.MEMBRANE, Coating.NONE), sides))
-                .extracting(Need::amount)
+                .extracting(need -> PLAIN.sentence(need.amount()))
                 .contains("at least 360 mm wide and 650 mm long");
         assertThat(Need.of(piece(Method.SALT_TRAY, Coating.NONE), sides))
-                .extracting(Need::amount)
-                .contains("1350 g, a centimetre deep", "at least 450 by 250 mm");
+                .extracting(need -> PLAIN.sentence(need.amount()))
+                .contains("1350 g, 10 mm deep", "at least 450 mm by 250 mm");
     }
 
     @ParameterizedTest

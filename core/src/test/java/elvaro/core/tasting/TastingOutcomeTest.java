@@ -1,5 +1,6 @@
 package elvaro.core.tasting;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -184,8 +185,9 @@ class TastingOutcomeTest {
                         List.of("Tove"),
                         6,
                         1))
+                .map(PLAIN::sentence)
                 .containsExactly(
-                        "The cores lay 54.0 °C to 56.1 °C, more than 2 degrees apart: doneness alone may have decided.",
+                        "The cores lay at 54.0 °C to 56.1 °C, more than 2 degrees apart: doneness alone may have decided.",
                         "Honey was seasoned otherwise than the rest.",
                         "Honey was thawed, the rest never frozen.",
                         "Tove knew or guessed which was which.",

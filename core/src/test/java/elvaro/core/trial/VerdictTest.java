@@ -51,8 +51,8 @@ class VerdictTest {
     @Test
     void the_cost_is_told_in_money_and_in_parts_of_it() {
         Effect effect = Effect.of(blocks(Math.log(3000), Math.log(3200)), blocks(Math.log(3190), Math.log(3390)));
-        assertThat(Verdict.ofCost(effect, 190, "EUR", "Honey", "Plain").sentence())
-                .startsWith("Cost: Honey 1.90 EUR a kg dearer than Plain, +6 % (80 %: +6 % to +7 %).");
+        assertThat(Verdict.ofCost(effect, 190, "Honey", "Plain").sentence())
+                .startsWith("Cost: Honey ⟦price 190⟧ dearer than Plain, +6 % (80 %: +6 % to +7 %).");
     }
 
     @Test
@@ -90,7 +90,6 @@ class VerdictTest {
         Verdict cost = Verdict.ofCost(
                 Effect.of(blocks(Math.log(50), Math.log(52)), blocks(Math.log(52), Math.log(53.8))),
                 190,
-                "EUR",
                 "Honey",
                 "Plain");
         Conclusion tasted = Conclusion.of(
@@ -101,7 +100,7 @@ class VerdictTest {
                 List.of("liked more by 5 of 7 (P(better) 0.86)"),
                 List.of("Tove knew or guessed which was which."));
         assertThat(tasted.sentence())
-                .startsWith("Honey against Plain: liked more by 5 of 7 (P(better) 0.86), 1.90 EUR a kg dearer; ");
+                .startsWith("Honey against Plain: liked more by 5 of 7 (P(better) 0.86), ⟦price 190⟧ dearer; ");
         assertThat(tasted.weakenedBy()).containsExactly("Tove knew or guessed which was which.");
         assertThat(Conclusion.of("Honey", "Plain", List.of(), List.of(), List.of("told apart by 2 of 6"), List.of())
                         .sentence())

@@ -1,43 +1,88 @@
 package elvaro.core.working;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import elvaro.core.working.Units.Mass;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.Currency;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class UnitsTest {
-    /** Worked by hand with the pound of 453.59237 g; the screen's own test has the same figures. */
-    @ParameterizedTest(name = "{1} g in {0} are {2}")
-    @CsvSource({
-        "KILOGRAM, 8400, 8.400 kg",
-        "KILOGRAM, -50, -0.050 kg",
-        "GRAM, 8400, 8400 g",
-        "POUND, 8400, 18.52 lb",
-        "POUND_AND_OUNCE, 8400, 18 lb 8.3 oz",
-        "POUND_AND_OUNCE, 453, 1 lb 0.0 oz",
-        "POUND_AND_OUNCE, -1000, -2 lb 3.3 oz"
-    })
-    void a_weight_is_written_as_its_reader_weighs(Mass mass, long grams, String written) {
-        assertThat(new Units(mass, false, false).weight(grams)).isEqualTo(written);
+    private static final Map<String, Mass> MASSES =
+            Map.of("KG", Mass.KILOGRAM, "G", Mass.GRAM, "LB", Mass.POUND, "LB_OZ", Mass.POUND_AND_OUNCE);
+
+    private static Units reader(String words) {
+        List<String> said = List.of(words.strip().split(" "));
+        return new Units(
+                MASSES.get(said.get(0)),
+                said.get(1).equals("F"),
+                said.get(2).equals("INCH"),
+                Currency.getInstance(said.get(3)),
+                Locale.forLanguageTag(said.get(4)));
+    }
+
+    static Stream<List<String>> cases() throws IOException {
+        try (var in = Objects.requireNonNull(UnitsTest.class.getResourceAsStream("/reference/sentences.txt"))) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                            .lines()
+                            .filter(line -> !line.startsWith("#"))
+                            .map(line -> List.of(line.split(" \\| ")))
+                            .toList()
+                            .stream();
+        }
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"2.5 g", "99999999999999999999 g", "1.2.3 mm", ". mm", "2..3 °C", "... °C"})
-    void what_people_typed_and_is_no_number_stays_as_it_is(String typed) {
-        assertThat(new Units(Mass.POUND, true, true).sentence("Kept: " + typed + "."))
-                .isEqualTo("Kept: " + typed + ".");
+    @MethodSource("cases")
+    void paper_writes_a_sentence_as_the_table_of_cases_has_it(List<String> each) {
+        assertThat(reader(each.get(0)).sentence(each.get(1))).isEqualTo(each.get(2));
     }
 
     @Test
-    void a_sentence_and_a_price_follow_the_reader() {
-        Units there = new Units(Mass.POUND, true, true);
-        Units here = new Units(Mass.KILOGRAM, false, false);
-        String said = "Of 1000 g, 4 % in 22.5 mm at 4 °C; 22 goats.";
-        assertThat(there.sentence(said)).isEqualTo("Of 2.20 lb, 4 % in 0.9 in at 39.2 °F; 22 goats.");
-        assertThat(here.sentence(said)).isEqualTo("Of 1.000 kg, 4 % in 22.5 mm at 4.0 °C; 22 goats.");
+    void what_is_made_as_a_quantity_is_read_as_it() {
+        assertThat(Units.PLAIN.sentence(String.join(
+                        ", ",
+                        Quantity.mass(8400),
+                        Quantity.mass(2, 3),
+                        Quantity.temperature(4),
+                        Quantity.temperature(-5, 15),
+                        Quantity.temperature(6.449),
+                        Quantity.length(25),
+                        Quantity.length(6.35),
+                        Quantity.volume(4.9),
+                        Quantity.money(3820.4),
+                        Quantity.price(1400),
+                        Quantity.share(0.11321),
+                        Quantity.days(1),
+                        Quantity.surface(310.4),
+                        Quantity.warmth(2),
+                        Quantity.date(LocalDate.of(2026, 3, 9)))))
+                .isEqualTo(
+                        "8400 g, 2 g to 3 g, 4 °C, −5 to 15 °C, 6.4 °C, 25 mm, 6.4 mm, 4.9 mL, 38.20, 14.00/kg, 11.3 %,"
+                                + " 1 day, 310 cm²/kg, 2 degrees, 2026-03-09");
+        assertThatThrownBy(() -> Quantity.share(Double.NaN)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void a_persons_words_hold_no_quantity_of_ours() {
+        String typed = Quantity.words("half of " + Quantity.mass(500));
+        assertThat(reader("LB F INCH USD en").sentence("Kept: " + typed)).isEqualTo("Kept: half of [mass 500]");
+    }
+
+    @Test
+    void a_price_is_for_what_its_reader_weighs_in() {
+        Units there = reader("LB F INCH USD en");
+        Units here = reader("KG C MM EUR en");
         assertThat(there.price(1000)).isEqualTo(453.59237);
         assertThat(here.price(1000)).isEqualTo(1000);
         assertThat(there.priced() + there.thickness(25.4)).isEqualTo("lb1.00 in");

@@ -7,11 +7,13 @@ import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
 import java.nio.charset.StandardCharsets;
+import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
@@ -59,7 +61,8 @@ public class AccountService {
     /** How paper is written for the signed-in person. */
     @Transactional(readOnly = true)
     public Units units() {
-        return me().preferences().units();
+        return me().preferences()
+                .units(Currency.getInstance(workshops.settings().currency()), LocaleContextHolder.getLocale());
     }
 
     public Preferences prefer(Preferences preferences) {

@@ -2,6 +2,8 @@ package elvaro.server.account;
 
 import elvaro.core.working.Units;
 import jakarta.validation.constraints.NotNull;
+import java.util.Currency;
+import java.util.Locale;
 
 /** How one person wants figures and screens. */
 public record Preferences(
@@ -13,7 +15,7 @@ public record Preferences(
             new Preferences(WeightUnit.KG, TemperatureUnit.CELSIUS, LengthUnit.MM, Theme.SYSTEM);
 
     /** How paper is written for this person. */
-    Units units() {
+    Units units(Currency currency, Locale locale) {
         return new Units(
                 switch (weightUnit) {
                     case KG -> Units.Mass.KILOGRAM;
@@ -22,7 +24,9 @@ public record Preferences(
                     case LB_OZ -> Units.Mass.POUND_AND_OUNCE;
                 },
                 temperatureUnit == TemperatureUnit.FAHRENHEIT,
-                lengthUnit == LengthUnit.INCH);
+                lengthUnit == LengthUnit.INCH,
+                currency,
+                locale);
     }
 
     /** Kilograms, grams, decimal pounds, or pounds and ounces. */

@@ -40,7 +40,7 @@ class BenchController {
 
             @Nullable
             @Min(value = 1, message = "A crust is thicker than nothing.")
-            @Max(value = 400, message = "A crust is thinner than 40 mm.")
+            @Max(value = 400, message = "A crust is thinner than ⟦length 40⟧.")
             Integer crustTenthsMm) {}
 
     /**
@@ -52,23 +52,24 @@ class BenchController {
      */
     record SteaksAsked(
             @Nullable
-            @Min(value = 3, message = "Steaks are 3 mm or thicker.")
-            @Max(value = 300, message = "Steaks are 300 mm at most.")
+            @Min(value = 3, message = "Steaks are ⟦length 3⟧ or thicker.")
+            @Max(value = 300, message = "Steaks are ⟦length 300⟧ at most.")
             Integer thicknessMm,
 
             @Nullable
-            @Min(value = 20, message = "Steaks weigh 20 g or more.")
-            @Max(value = 20_000, message = "Steaks weigh 20 kg at most.")
+            @Min(value = 20, message = "Steaks weigh ⟦limit 20⟧ or more.")
+            @Max(value = 20_000, message = "Steaks weigh ⟦limit 20000⟧ at most.")
             Integer gramsEach,
 
             @Nullable
-            @Min(value = 20, message = "The piece is 20 mm or longer.")
-            @Max(value = 3000, message = "The piece is 3 m long at most.")
+            @Min(value = 20, message = "The piece is ⟦length 20⟧ or longer.")
+            @Max(value = 3000, message = "The piece is ⟦length 3000⟧ long at most.")
             Integer lengthMm,
 
             boolean saw,
 
-            @Min(value = 0, message = "Ends are 0 mm or more.") @Max(value = 300, message = "Ends are 300 mm at most.")
+            @Min(value = 0, message = "Ends are ⟦length 0⟧ or more.")
+            @Max(value = 300, message = "Ends are ⟦length 300⟧ at most.")
             int endMm) {}
 
     record DiscardRestForm(

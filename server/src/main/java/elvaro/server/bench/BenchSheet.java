@@ -1,8 +1,11 @@
 package elvaro.server.bench;
 
-import static elvaro.core.working.Figures.money;
-import static elvaro.core.working.Figures.percent;
+import static elvaro.core.working.Quantity.length;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.price;
+import static elvaro.core.working.Quantity.share;
 
+import elvaro.core.caution.Caution;
 import elvaro.core.ledger.Stream;
 import elvaro.core.working.Units;
 import elvaro.core.yield.BenchOrder;
@@ -29,9 +32,7 @@ import org.springframework.stereotype.Component;
 class BenchSheet {
     private static final String BLANK = "";
     private static final String CAUTION =
-            "Cut-resistant glove on the holding hand. Glands and bloodshot meat are cut out,"
-                    + " and knives changed. Ground meat is cooked through. Local law and a licensed practitioner decide what may be"
-                    + " eaten and sold.";
+            String.join(" ", Caution.KNIFE_AND_SAW.sentence(), Caution.GROUND.sentence(), Caution.LAW);
 
     private final BenchService service;
     private final WorkshopService workshops;
@@ -57,13 +58,13 @@ class BenchSheet {
                 units);
         paper.sentence(
                 ledger.shrinkGrams() == 0
-                        ? "%s to cut.".formatted(units.weight(ledger.agedGrams()))
+                        ? "%s to cut.".formatted(mass(ledger.agedGrams()))
                         : "Green %s, aged %s: %s of it is water, %s."
                                 .formatted(
-                                        units.weight(ledger.greenGrams()),
-                                        units.weight(ledger.agedGrams()),
-                                        units.weight(ledger.shrinkGrams()),
-                                        percent(ledger.shrinkFraction())));
+                                        mass(ledger.greenGrams()),
+                                        mass(ledger.agedGrams()),
+                                        mass(ledger.shrinkGrams()),
+                                        share(ledger.shrinkFraction())));
         piles(paper, bench, closed, units);
         if (closed) {
             found(paper, bench, units);
@@ -91,14 +92,14 @@ class BenchSheet {
         Arrays.stream(Stream.values())
                 .forEach(pile -> rows.add(List.of(
                         pile.label(),
-                        units.weight(bench.expectedPiles().of(pile)),
-                        closed || found.of(pile) > 0 ? units.weight(found.of(pile)) : BLANK,
+                        mass(bench.expectedPiles().of(pile)),
+                        closed || found.of(pile) > 0 ? mass(found.of(pile)) : BLANK,
                         causes(bench.piece().log(), pile, units))));
         rows.add(List.of(
                 "together",
-                units.weight(bench.expectedPiles().total()),
-                closed ? units.weight(found.total()) : BLANK,
-                closed ? units.weight(bench.piece().ledger().residualGrams()) + " on no pile" : BLANK));
+                mass(bench.expectedPiles().total()),
+                closed ? mass(found.total()) : BLANK,
+                closed ? mass(bench.piece().ledger().residualGrams()) + " on no pile" : BLANK));
         paper.heading("Piles").table(List.of("", "expected", "found", "what was said"), rows);
     }
 
@@ -109,7 +110,7 @@ class BenchSheet {
                         .filter(entry -> entry.stands()
                                 && entry.stream() == pile
                                 && !entry.words().isBlank())
-                        .map(entry -> "%s %s".formatted(units.weight(entry.grams()), entry.words()))
+                        .map(entry -> "%s %s".formatted(mass(entry.grams()), entry.words()))
                         .toList());
     }
 
@@ -117,9 +118,9 @@ class BenchSheet {
         return List.of(
                 (choice.order() == BenchOrder.SLICE_FIRST ? "slice first, " : "trim first, ")
                         + words(choice.closeness()),
-                units.weight(choice.steakGrams()),
-                units.weight(choice.trimGrams()),
-                choice.perKgSteak() == null ? BLANK : priced(units.price(choice.perKgSteak())));
+                mass(choice.steakGrams()),
+                mass(choice.trimGrams()),
+                choice.perKgSteak() == null ? BLANK : price(choice.perKgSteak()));
     }
 
     private static String words(Closeness closeness) {
@@ -130,37 +131,30 @@ class BenchSheet {
         };
     }
 
-    private String priced(double minor) {
-        return money(minor) + " " + workshops.settings().currency();
-    }
-
     private void found(Paper paper, BenchView bench, Units units) {
         LedgerView ledger = bench.piece().ledger();
         Double cost = bench.piece().cost().perKgSteak();
         paper.heading("What came of it")
                 .sentence("Steak yield %s, usable yield %s, discard %s of the green weight."
                         .formatted(
-                                percent(ledger.steakYield()),
-                                percent(ledger.usableYield()),
-                                percent(ledger.discardFraction())))
-                .sentence(
-                        cost == null
-                                ? BLANK
-                                : "A %s of steak cost %s.".formatted(units.priced(), priced(units.price(cost))));
+                                share(ledger.steakYield()),
+                                share(ledger.usableYield()),
+                                share(ledger.discardFraction())))
+                .sentence(cost == null ? BLANK : "Steak cost %s.".formatted(price(cost)));
         KnifeView knife = bench.knife();
         if (knife != null) {
             paper.sentence("Cut away %s deep; the crust was %s %s."
                     .formatted(
-                            units.thickness(knife.cutMm()),
-                            units.thickness(knife.crustMm()),
+                            length(knife.cutMm()),
+                            length(knife.crustMm()),
                             knife.measured() ? "as measured" : "by the drying law"));
         }
         if (bench.cut().gramsEach() != null) {
             paper.sentence("%d steaks of %s on the mean, and %s of ends and roasts."
                     .formatted(
                             bench.cut().steaks(),
-                            units.weight(Math.round(bench.cut().gramsEach())),
-                            units.weight(bench.cut().roastGrams())));
+                            mass(Math.round(bench.cut().gramsEach())),
+                            mass(bench.cut().roastGrams())));
         }
     }
 }

@@ -39,8 +39,8 @@ record CarcassForm(
         String place,
 
         @NotNull(message = "Weigh it: the weight is needed.")
-        @Min(value = 300, message = "An animal weighs at least 300 g.")
-        @Max(value = 500_000, message = "An animal weighs at most 500 kg.")
+        @Min(value = 300, message = "An animal weighs at least ⟦limit 300⟧.")
+        @Max(value = 500_000, message = "An animal weighs at most ⟦limit 500000⟧.")
         Integer grams,
 
         @NotNull Weighed weighed,

@@ -1,6 +1,6 @@
 package elvaro.server.carcass;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
@@ -141,7 +141,7 @@ class CarcassService {
                     "animal-weight",
                     "grams",
                     "%s is unusual for such an animal, which weighs %s to %s. Is it the right animal?"
-                            .formatted(weight(form.grams()), weight(animal.leastGrams()), weight(animal.mostGrams()))));
+                            .formatted(mass(form.grams()), mass(animal.leastGrams()), mass(animal.mostGrams()))));
         }
         if (form.cooledAt() != null
                 && Duration.between(form.killedAt(), form.cooledAt()).compareTo(Cooling.COOL_WITHIN) > 0) {
@@ -260,7 +260,7 @@ class CarcassService {
                     "more-than-left",
                     "grams",
                     "Only %s is left of the animal; a part of %s cannot be."
-                            .formatted(weight(Math.max(0, left)), weight(form.grams())));
+                            .formatted(mass(Math.max(0, left)), mass(form.grams())));
         }
         Off off = new Off(
                 pieceId,

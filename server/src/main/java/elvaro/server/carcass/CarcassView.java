@@ -11,6 +11,7 @@ import elvaro.core.question.Question;
 import elvaro.core.working.Working;
 import elvaro.server.hanging.PieceCard;
 import elvaro.server.piece.PieceState;
+import elvaro.server.shared.CautionView;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -61,7 +62,7 @@ record CarcassView(
             int mostDays,
             String daysBecause,
             boolean mayBeTested,
-            List<String> cautions) {
+            List<CautionView> cautions) {
         static AnimalView of(Animal animal) {
             return new AnimalView(
                     animal,
@@ -71,7 +72,7 @@ record CarcassView(
                     animal.mostDays(),
                     animal.daysBecause(),
                     animal.mayBeTested(),
-                    animal.hazards().stream().map(Animal.Hazard::caution).toList());
+                    CautionView.of(animal.cautions()));
         }
     }
 

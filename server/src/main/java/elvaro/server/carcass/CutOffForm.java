@@ -21,8 +21,8 @@ record CutOffForm(
         @NotNull(message = "Touch a part.") Part part,
 
         @NotNull(message = "Weigh it.")
-        @Min(value = 20, message = "A part weighs at least 20 g.")
-        @Max(value = 300_000, message = "A part weighs at most 300 kg.")
+        @Min(value = 20, message = "A part weighs at least ⟦limit 20⟧.")
+        @Max(value = 300_000, message = "A part weighs at most ⟦limit 300000⟧.")
         Integer grams,
 
         @NotNull Boolean asItIs,

@@ -39,7 +39,7 @@ public record ChamberForm(
         Integer placesPerRail,
 
         @NotNull
-        @Min(value = 500, message = "A chamber carries at least 0.5 kg.")
+        @Min(value = 500, message = "A chamber carries at least ⟦limit 500⟧.")
         @Max(value = 50_000_000, message = "A chamber carries at most 50 t.")
         Integer limitGrams,
 
@@ -67,7 +67,7 @@ public record ChamberForm(
         Integer powerWatts,
 
         @Nullable UUID keeperId) {
-    private static final String SET = "A chamber is set between −5 and 15 °C.";
+    private static final String SET = "A chamber is set between ⟦temperature -5⟧ and ⟦temperature 15⟧.";
     private static final String SPEED = "Air moves at 0 to 10 m/s.";
     private static final String HUMIDITY = "Humidity is 10 to 100 %.";
 }

@@ -62,28 +62,25 @@ public class CompareService {
                         LedgerView.of(figures.ledger()),
                         CostView.of(figures.landed(), figures.steak(), settings)))
                 .toList();
-        return new CompareView(columns, marks(distinct, found, settings));
+        return new CompareView(columns, marks(distinct, found));
     }
 
-    private static List<MarkView> marks(List<UUID> ids, List<Figures> found, WorkshopSettings settings) {
+    private static List<MarkView> marks(List<UUID> ids, List<Figures> found) {
         List<String> tags = found.stream().map(figures -> figures.piece().tag()).toList();
         Stream<MarkView> ledger = Comparison.marks(
                         found.stream().map(Figures::ledger).toList(), tags)
                 .stream()
                 .map(mark -> new MarkView(
                         mark.measure().name(), ids.get(mark.best()), ids.get(mark.worst()), mark.reason()));
-        return Stream.concat(ledger, costMark(ids, tags, found, settings).stream())
-                .toList();
+        return Stream.concat(ledger, costMark(ids, tags, found).stream()).toList();
     }
 
-    private static Optional<MarkView> costMark(
-            List<UUID> ids, List<String> tags, List<Figures> found, WorkshopSettings settings) {
+    private static Optional<MarkView> costMark(List<UUID> ids, List<String> tags, List<Figures> found) {
         return Comparison.cheapest(
                         found.stream()
                                 .map(figures -> figures.steak().perKilogram())
                                 .toList(),
-                        tags,
-                        settings.currency())
+                        tags)
                 .map(mark -> new MarkView("COST", ids.get(mark.best()), ids.get(mark.worst()), mark.reason()));
     }
 }

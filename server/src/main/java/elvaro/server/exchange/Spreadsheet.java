@@ -1,5 +1,6 @@
 package elvaro.server.exchange;
 
+import elvaro.core.working.Units;
 import elvaro.server.compare.EvidenceService;
 import elvaro.server.compare.EvidenceService.FinishedTable;
 import elvaro.server.settings.WorkshopService;
@@ -136,7 +137,8 @@ class Spreadsheet {
                 sheet.value(next, column, LocalDateTime.ofInstant(moment, zone));
                 sheet.style(next, column).format(MOMENT).set();
             } else {
-                sheet.inlineString(next, column, value.toString()); // a table of all words would grow with the house
+                String words = Units.PLAIN.sentence(value.toString());
+                sheet.inlineString(next, column, words); // a table of all words would grow with the house
             }
         }
 

@@ -27,8 +27,8 @@ record FirstForm(
         @NotNull Boolean boneIn,
 
         @NotNull(message = "Weigh it: the weight is needed.")
-        @Min(value = 50, message = "The weight must be at least 50 g.")
-        @Max(value = 300_000, message = "The weight must be at most 300 kg.")
+        @Min(value = 50, message = "The weight must be at least ⟦limit 50⟧.")
+        @Max(value = 300_000, message = "The weight must be at most ⟦limit 300000⟧.")
         Integer grams,
 
         @NotNull Method method,

@@ -26,8 +26,8 @@ public record EntryForm(
         @NotNull Kind kind,
 
         @NotNull(message = "The weight is needed.")
-        @Min(value = 0, message = "A weight is 0 g or more.")
-        @Max(value = 1_000_000, message = "That is more than 1000 kg.")
+        @Min(value = 0, message = "A weight is ⟦limit 0⟧ or more.")
+        @Max(value = 1_000_000, message = "That is more than ⟦limit 1000000⟧.")
         Integer grams,
 
         @Nullable Stream stream,

@@ -14,8 +14,8 @@ import java.util.UUID;
  */
 public record HangNow(
         @NotNull(message = "Weigh it as it hangs.")
-        @Min(value = 20, message = "A piece weighs at least 20 g.")
-        @Max(value = 1_000_000, message = "A piece weighs at most 1000 kg.")
+        @Min(value = 20, message = "A piece weighs at least ⟦limit 20⟧.")
+        @Max(value = 1_000_000, message = "A piece weighs at most ⟦limit 1000000⟧.")
         Integer greenGrams,
 
         @NotNull(message = "Choose the chamber it hangs in.")

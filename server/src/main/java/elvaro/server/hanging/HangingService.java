@@ -1,6 +1,6 @@
 package elvaro.server.hanging;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.ledger.LogFact;
@@ -100,7 +100,7 @@ public class HangingService {
             throw Refusal.wrong(
                     "more-than-lot",
                     "pieces",
-                    "The pieces weigh %s more than the lot. Weigh them again.".formatted(weight(-split.cuttingLoss())));
+                    "The pieces weigh %s more than the lot. Weigh them again.".formatted(mass(-split.cuttingLoss())));
         }
         Map<UUID, Occupancy> where = new LinkedHashMap<>();
         form.pieces().stream().filter(piece -> !piece.fresh()).forEach(piece -> {

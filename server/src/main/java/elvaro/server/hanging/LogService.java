@@ -1,6 +1,6 @@
 package elvaro.server.hanging;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.ledger.EntryCheck;
 import elvaro.core.ledger.LogFact;
@@ -166,7 +166,7 @@ public class LogService {
                     "impossible-weight",
                     "grams",
                     "Only %s is left of the animal beside its parts; a pile of %s cannot be."
-                            .formatted(weight(Math.max(0, left)), weight(pile.grams())));
+                            .formatted(mass(Math.max(0, left)), mass(pile.grams())));
         }
     }
 
@@ -232,7 +232,7 @@ public class LogService {
     }
 
     private static String storedAlready(LogEntry entry) {
-        String what = entry.kind().weighs() ? weight(entry.grams()) : "what you entered";
+        String what = entry.kind().weighs() ? mass(entry.grams()) : "what you entered";
         return "Your first try did arrive: %s stands in the log. The new value is not saved. Save again to add it, or"
                         .formatted(what)
                 + " leave it and correct the entry.";

@@ -1,6 +1,6 @@
 package elvaro.server.hanging;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Method;
@@ -53,7 +53,7 @@ final class Occupancy {
                     "overload",
                     "chamberId",
                     "%s would carry %s and is made for %s. Air must reach every face."
-                            .formatted(chamber.name(), weight(whole), weight(chamber.limitGrams()))));
+                            .formatted(chamber.name(), mass(whole), mass(chamber.limitGrams()))));
         }
         boolean ice = chamber.kind() == ChamberKind.ICE_CHEST;
         if (methods.stream().anyMatch(method -> (method == Method.ON_ICE) != ice)) {

@@ -74,8 +74,8 @@ class PieceController {
 
     record Hide(
             @NotNull(message = "Weigh the hide.")
-            @Min(value = 1, message = "A hide weighs more than 0 g.")
-            @Max(value = 100_000, message = "A hide weighs at most 100 kg.")
+            @Min(value = 1, message = "A hide weighs more than ⟦limit 0⟧.")
+            @Max(value = 100_000, message = "A hide weighs at most ⟦limit 100000⟧.")
             Integer grams) {}
 
     record MoveForm(

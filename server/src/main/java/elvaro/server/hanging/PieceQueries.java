@@ -1,6 +1,6 @@
 package elvaro.server.hanging;
 
-import static elvaro.core.working.Figures.percent;
+import static elvaro.core.working.Quantity.share;
 
 import elvaro.core.forecast.Forecast;
 import elvaro.core.ledger.LogFact.Kind;
@@ -202,7 +202,7 @@ public class PieceQueries {
                         "never-reached",
                         "shrinkPercent",
                         "It will not lose %s within %d days in this air, if ever. Choose less, or drier air."
-                                .formatted(percent(lost), Forecast.LONGEST_DAYS)));
+                                .formatted(share(lost), Forecast.LONGEST_DAYS)));
     }
 
     public List<PieceCard> ofLot(UUID lotId) {

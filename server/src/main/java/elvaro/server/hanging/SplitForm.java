@@ -43,8 +43,8 @@ public record SplitForm(
             @NotNull PieceRole role,
 
             @NotNull(message = "Each piece needs its weight.")
-            @Min(value = 20, message = "A piece weighs at least 20 g.")
-            @Max(value = 1_000_000, message = "A piece weighs at most 1000 kg.")
+            @Min(value = 20, message = "A piece weighs at least ⟦limit 20⟧.")
+            @Max(value = 1_000_000, message = "A piece weighs at most ⟦limit 1000000⟧.")
             Integer greenGrams,
 
             @Nullable Boolean waits,
@@ -56,7 +56,7 @@ public record SplitForm(
             Integer targetDays,
 
             @NotNull
-            @Min(value = 0, message = "A coat weighs 0 g or more.")
+            @Min(value = 0, message = "A coat weighs ⟦limit 0⟧ or more.")
             @Max(value = 200_000, message = "Too heavy.")
             Integer coatGrams,
 
@@ -77,7 +77,7 @@ public record SplitForm(
             @NotNull @Min(value = 0, message = "The cost is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
             Integer consumablesMinor) {
         private static final String CONTACT = "Contact is 1 to 100 % of the film.";
-        private static final String SIDE = "A side is 10 mm to 3 m.";
+        private static final String SIDE = "A side is ⟦length 10⟧ to ⟦length 3000⟧.";
 
         /** Not true where nothing was said. */
         boolean hangsLater() {

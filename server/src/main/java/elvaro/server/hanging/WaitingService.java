@@ -1,7 +1,7 @@
 package elvaro.server.hanging;
 
-import static elvaro.core.working.Figures.percent;
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.share;
 
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.question.Question;
@@ -77,8 +77,7 @@ public class WaitingService {
                 .orElseThrow(() -> Refusal.wrong("missing", "chamberId", "Choose the chamber it hangs in."));
         Occupancy occupancy = new Occupancy(chamber, pieces.hangingIn(chamber.id()));
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(piece, form, occupancy));
-        String words =
-                "%s as it was cut, %s as it hangs".formatted(weight(piece.greenGrams()), weight(form.greenGrams()));
+        String words = "%s as it was cut, %s as it hangs".formatted(mass(piece.greenGrams()), mass(form.greenGrams()));
         log.writeFor(pieceId, entryId, new EntryForm(Kind.HUNG, 0, null, words, null, null, Map.of()));
         writer.hang(piece, form.greenGrams(), workshops.today(), form.targetDays(), chamber, occupancy.takePlace());
         plans.keep(List.of(piece), clock.instant().truncatedTo(ChronoUnit.MICROS));
@@ -95,9 +94,9 @@ public class WaitingService {
                     "greenGrams",
                     "It weighed %s when it was cut and %s now, %s %s. Is it the right piece, and drained?"
                             .formatted(
-                                    weight(piece.greenGrams()),
-                                    weight(form.greenGrams()),
-                                    percent(Math.abs(change)),
+                                    mass(piece.greenGrams()),
+                                    mass(form.greenGrams()),
+                                    share(Math.abs(change)),
                                     change > 0 ? "more" : "less")));
         }
         return questions;

@@ -38,7 +38,7 @@ class LookController {
     record DiscardForm(
             @NotNull
             @Min(value = 1, message = "Enter what the scale shows.")
-            @Max(value = 1_000_000, message = "That is more than 1000 kg.")
+            @Max(value = 1_000_000, message = "That is more than ⟦limit 1000000⟧.")
             Integer grams,
 
             @NotBlank(message = "Say why it is thrown away.") @Size(max = 2000, message = "The note is too long.")

@@ -4,6 +4,7 @@ import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.cut.ShapeClass;
 import elvaro.core.cut.Species;
+import elvaro.server.shared.CautionView;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,7 +31,8 @@ class CutController {
             String otherNames,
             @Nullable String imps,
             ShapeClass shape,
-            boolean usuallyOnTheBone) {
+            boolean usuallyOnTheBone,
+            List<CautionView> cautions) {
         static CutView of(Cut cut) {
             return new CutView(
                     cut.code(),
@@ -40,7 +42,8 @@ class CutController {
                     cut.otherNames(),
                     cut.imps().orElse(null),
                     cut.shape(),
-                    cut.boneShare() > 0);
+                    cut.boneShare() > 0,
+                    CautionView.of(cut.species().cautions()));
         }
     }
 

@@ -33,13 +33,13 @@ public record LotForm(
         @NotNull Boolean boneIn,
 
         @NotNull
-        @Min(value = 0, message = "Fat cover is 0 mm or more.")
-        @Max(value = 80, message = "Fat cover above 80 mm is not a cover.")
+        @Min(value = 0, message = "Fat cover is ⟦length 0⟧ or more.")
+        @Max(value = 80, message = "Fat cover above ⟦length 80⟧ is not a cover.")
         Integer fatCoverMm,
 
         @NotNull(message = "Weigh it: the weight is needed.")
-        @Min(value = 50, message = "The weight must be at least 50 g.")
-        @Max(value = 1_000_000, message = "The weight must be at most 1000 kg.")
+        @Min(value = 50, message = "The weight must be at least ⟦limit 50⟧.")
+        @Max(value = 1_000_000, message = "The weight must be at most ⟦limit 1000000⟧.")
         Integer receivedGrams,
 
         @NotNull

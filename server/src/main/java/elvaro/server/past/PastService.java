@@ -1,6 +1,7 @@
 package elvaro.server.past;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.date;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.cut.Arrival;
 import elvaro.core.ledger.LogFact;
@@ -138,11 +139,11 @@ class PastService {
                 .map(told -> "%s, %s on %s, %s on %s, %s of steak, %s."
                         .formatted(
                                 told.cut().name(),
-                                weight(told.greenGrams()),
-                                told.hungOn(),
-                                weight(told.agedGrams()),
-                                told.pulledOn(),
-                                weight(told.piles().getOrDefault(elvaro.core.ledger.Stream.STEAK, 0)),
+                                mass(told.greenGrams()),
+                                date(told.hungOn()),
+                                mass(told.agedGrams()),
+                                date(told.pulledOn()),
+                                mass(told.piles().getOrDefault(elvaro.core.ledger.Stream.STEAK, 0)),
                                 weighings))
                 .orElse("%s.".formatted(weighings));
     }

@@ -32,8 +32,8 @@ public record PlanForm(
         @NotNull Boolean boneIn,
 
         @NotNull
-        @Min(value = 0, message = "Fat cover is 0 mm or more.")
-        @Max(value = 80, message = "Fat cover above 80 mm is not a cover.")
+        @Min(value = 0, message = "Fat cover is ⟦length 0⟧ or more.")
+        @Max(value = 80, message = "Fat cover above ⟦length 80⟧ is not a cover.")
         Integer fatCoverMm,
 
         @NotNull
@@ -42,8 +42,8 @@ public record PlanForm(
         Integer pieces,
 
         @NotNull
-        @Min(value = 50, message = "The weight must be at least 50 g.")
-        @Max(value = 300_000, message = "The weight must be at most 300 kg.")
+        @Min(value = 50, message = "The weight must be at least ⟦limit 50⟧.")
+        @Max(value = 300_000, message = "The weight must be at most ⟦limit 300000⟧.")
         Integer greenGrams,
 
         @NotNull Method method,

@@ -26,13 +26,13 @@ public record ScenarioForm(
         @NotNull Boolean boneIn,
 
         @NotNull
-        @Min(value = 0, message = "Fat cover is 0 mm or more.")
-        @Max(value = 80, message = "Fat cover above 80 mm is not a cover.")
+        @Min(value = 0, message = "Fat cover is ⟦length 0⟧ or more.")
+        @Max(value = 80, message = "Fat cover above ⟦length 80⟧ is not a cover.")
         Integer fatCoverMm,
 
         @NotNull(message = "The weight is needed.")
-        @Min(value = 50, message = "The weight must be at least 50 g.")
-        @Max(value = 300_000, message = "The weight must be at most 300 kg.")
+        @Min(value = 50, message = "The weight must be at least ⟦limit 50⟧.")
+        @Max(value = 300_000, message = "The weight must be at most ⟦limit 300000⟧.")
         Integer greenGrams,
 
         @NotNull Method method,
@@ -72,10 +72,10 @@ public record ScenarioForm(
         Integer consumablesMinor,
 
         @NotNull
-        @Min(value = 5, message = "A steak is 5 to 150 mm thick.")
-        @Max(value = 150, message = "A steak is 5 to 150 mm thick.")
+        @Min(value = 5, message = "A steak is ⟦length 5 150⟧ thick.")
+        @Max(value = 150, message = "A steak is ⟦length 5 150⟧ thick.")
         Integer steakMm) {
-    private static final String AIR = "A chamber is between −5 and 15 °C.";
+    private static final String AIR = "A chamber is between ⟦temperature -5⟧ and ⟦temperature 15⟧.";
 
     /** The same piece aged in another way, in the air that was asked for and no chamber of the house. */
     ScenarioForm aged(Method way, Coating coat, int days, int consumables) {

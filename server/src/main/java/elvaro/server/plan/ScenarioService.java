@@ -1,6 +1,7 @@
 package elvaro.server.plan;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.date;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.air.Air;
 import elvaro.core.air.ChamberKind;
@@ -109,7 +110,8 @@ public class ScenarioService {
                     "too-near",
                     "servedOn",
                     "For %d days of ageing it would have had to hang on %s. Bought today it is ready on %s."
-                            .formatted(scenario.targetDays(), hangBy, today.plusDays(scenario.targetDays())));
+                            .formatted(
+                                    scenario.targetDays(), date(hangBy), date(today.plusDays(scenario.targetDays()))));
         }
         Chamber chamber = chamber(scenario);
         Cut cut = cut(scenario);
@@ -126,7 +128,7 @@ public class ScenarioService {
                         "never-enough",
                         "portions",
                         "No number of pieces of this cut gives %d portions of %s. Choose another cut or smaller portions."
-                                .formatted(form.portions(), weight(form.portionGrams()))));
+                                .formatted(form.portions(), mass(form.portionGrams()))));
         Outlook outlook = drawing.of(planned(scenario, cut, air, chamber, purchase.greenGramsEach()));
         double steakKg = purchase.expected().section().steak() * purchase.greenGrams() / 1000;
         double cost = purchase.expected().stop().costPerKg().orElse(0.0) * steakKg;

@@ -23,8 +23,8 @@ public record TableForm(
         Integer portions,
 
         @NotNull
-        @Min(value = 50, message = "A portion weighs at least 50 g.")
-        @Max(value = 2_000, message = "A portion weighs at most 2 kg.")
+        @Min(value = 50, message = "A portion weighs at least ⟦limit 50⟧.")
+        @Max(value = 2_000, message = "A portion weighs at most ⟦limit 2000⟧.")
         Integer portionGrams,
 
         @NotNull(message = "On which day?") LocalDate servedOn) {}

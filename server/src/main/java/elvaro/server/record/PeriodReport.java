@@ -1,7 +1,9 @@
 package elvaro.server.record;
 
-import static elvaro.core.working.Figures.money;
-import static elvaro.core.working.Figures.percent;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.price;
+import static elvaro.core.working.Quantity.share;
+import static elvaro.core.working.Quantity.temperature;
 
 import elvaro.core.ledger.Ledger;
 import elvaro.core.working.Units;
@@ -132,7 +134,7 @@ public class PeriodReport {
                                 : "%s, %s."
                                         .formatted(
                                                 counted(received.size(), "lot"),
-                                                units.weight(sum(received, Lot::receivedGrams))));
+                                                mass(sum(received, Lot::receivedGrams))));
         if (!received.isEmpty()) {
             paper.table(
                     List.of(
@@ -149,9 +151,9 @@ public class PeriodReport {
                                     "%d %s".formatted(lot.number(), lot.cut().name()),
                                     lot.receivedOn().toString(),
                                     lot.supplier(),
-                                    units.weight(lot.receivedGrams()),
-                                    money(units.price(lot.priceMinorPerKg())),
-                                    lot.arrivalCelsius() == null ? "" : units.temperature(lot.arrivalCelsius())))
+                                    mass(lot.receivedGrams()),
+                                    price(lot.priceMinorPerKg()),
+                                    lot.arrivalCelsius() == null ? "" : temperature(lot.arrivalCelsius())))
                             .toList());
         }
     }
@@ -162,9 +164,7 @@ public class PeriodReport {
                         hung.isEmpty()
                                 ? "Nothing."
                                 : "%s, %s."
-                                        .formatted(
-                                                counted(hung.size(), "piece"),
-                                                units.weight(sum(hung, Piece::greenGrams))));
+                                        .formatted(counted(hung.size(), "piece"), mass(sum(hung, Piece::greenGrams))));
         if (!hung.isEmpty()) {
             paper.table(
                     List.of("piece", "on", "in", "green", "for days"),
@@ -173,7 +173,7 @@ public class PeriodReport {
                                     "%s %s".formatted(piece.tag(), piece.cut().name()),
                                     piece.hungOn().map(LocalDate::toString).orElse(""),
                                     piece.chamber().map(Chamber::name).orElse(""),
-                                    units.weight(piece.greenGrams()),
+                                    mass(piece.greenGrams()),
                                     piece.targetDays().map(String::valueOf).orElse("")))
                             .toList());
         }
@@ -191,21 +191,17 @@ public class PeriodReport {
         paper.sentence("%s: of %s hung, %s dried away (%s) and %s became steaks and roasts (%s)."
                         .formatted(
                                 counted(cut.size(), "piece"),
-                                units.weight(green),
-                                units.weight(green - aged),
-                                percent((green - aged) / (double) green),
-                                units.weight(steak),
-                                percent(steak / (double) green)))
+                                mass(green),
+                                mass(green - aged),
+                                share((green - aged) / (double) green),
+                                mass(steak),
+                                share(steak / (double) green)))
                 .sentence("Usable trim %s, fat %s, bone %s, discarded %s."
                         .formatted(
-                                units.weight(
-                                        sum(cut, each -> each.ledger().piles().usableTrim())),
-                                units.weight(
-                                        sum(cut, each -> each.ledger().piles().fat())),
-                                units.weight(
-                                        sum(cut, each -> each.ledger().piles().bone())),
-                                units.weight(
-                                        sum(cut, each -> each.ledger().piles().discard()))))
+                                mass(sum(cut, each -> each.ledger().piles().usableTrim())),
+                                mass(sum(cut, each -> each.ledger().piles().fat())),
+                                mass(sum(cut, each -> each.ledger().piles().bone())),
+                                mass(sum(cut, each -> each.ledger().piles().discard()))))
                 .table(
                         List.of(
                                 "piece",
@@ -228,14 +224,10 @@ public class PeriodReport {
                                 piece.line().method().label().toLowerCase(java.util.Locale.ROOT)),
                 piece.pulledOn().toString(),
                 String.valueOf(piece.days()),
-                units.weight(ledger.green()),
-                percent(ledger.shrinkFraction()),
-                percent(ledger.steakYield()),
-                piece.steak()
-                        .perKilogram()
-                        .map(cost -> money(units.price(cost)) + " "
-                                + workshops.settings().currency())
-                        .orElse(""));
+                mass(ledger.green()),
+                share(ledger.shrinkFraction()),
+                share(ledger.steakYield()),
+                piece.steak().perKilogram().map(cost -> price(cost)).orElse(""));
     }
 
     private void stock(Paper paper, Period period, Units units) {
@@ -243,9 +235,9 @@ public class PeriodReport {
         List<String> said = new ArrayList<>();
         stock.packed(period.first(), period.last())
                 .forEach(flow -> said.add("Packed: %s, %s, %s."
-                        .formatted(flow.content(), counted(flow.packs(), "pack"), units.weight(flow.grams()))));
+                        .formatted(flow.content(), counted(flow.packs(), "pack"), mass(flow.grams()))));
         stock.went(period.from(), period.before())
-                .forEach(flow -> said.add("Gone: %s, %s.".formatted(flow.way(), units.weight(flow.grams()))));
+                .forEach(flow -> said.add("Gone: %s, %s.".formatted(flow.way(), mass(flow.grams()))));
         said.forEach(paper::sentence);
         paper.sentence(said.isEmpty() ? "Nothing." : "");
     }
@@ -256,22 +248,22 @@ public class PeriodReport {
             return;
         }
         paper.heading("Air of " + chamber.name())
-                .sentence("Measured on %s. Temperature %.1f °C on the mean, from %.1f °C to %.1f °C; set to %s °C."
+                .sentence("Measured on %s. Temperature %s on the mean, from %s to %s; set to %s."
                         .formatted(
                                 counted(days.size(), "day"),
-                                days.stream()
+                                temperature(days.stream()
                                         .mapToDouble(DayView::celsius)
                                         .average()
-                                        .orElse(0),
-                                days.stream()
+                                        .orElse(0)),
+                                temperature(days.stream()
                                         .mapToDouble(DayView::celsiusMin)
                                         .min()
-                                        .orElse(0),
-                                days.stream()
+                                        .orElse(0)),
+                                temperature(days.stream()
                                         .mapToDouble(DayView::celsiusMax)
                                         .max()
-                                        .orElse(0),
-                                chamber.setCelsius()));
+                                        .orElse(0)),
+                                temperature(chamber.setCelsius())));
         var humid = days.stream()
                 .map(DayView::humidityPercent)
                 .filter(Objects::nonNull)
@@ -286,7 +278,7 @@ public class PeriodReport {
                 .toList()) {
             String what = event.peakCelsius() == null
                     ? "No reading"
-                    : "Above 5 °C, up to %.1f °C".formatted(event.peakCelsius());
+                    : "Above %s, up to %s".formatted(temperature(5), temperature(event.peakCelsius()));
             String decided = event.decisions().isEmpty()
                     ? "Undecided."
                     : String.join(

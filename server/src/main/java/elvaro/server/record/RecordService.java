@@ -1,6 +1,11 @@
 package elvaro.server.record;
 
+import static elvaro.core.working.Quantity.date;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.temperature;
+
 import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.working.Quantity;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.hanging.PieceQueries;
@@ -89,16 +94,16 @@ public class RecordService {
                 .toList();
         String hung = piece.hungOn()
                 .map(day -> "hung on %s for %d days"
-                        .formatted(day, piece.targetDays().orElse(0)))
+                        .formatted(date(day), piece.targetDays().orElse(0)))
                 .orElse(piece.state() == PieceState.WAITING ? "not hung yet" : "set aside fresh");
         return new RecordView(
                 piece.tag(),
-                "%s, lot %d from %s, %d g, %s"
+                "%s, lot %d from %s, %s, %s"
                         .formatted(
                                 piece.cut().name(),
                                 piece.lot().number(),
-                                piece.lot().supplier(),
-                                piece.greenGrams(),
+                                Quantity.words(piece.lot().supplier()),
+                                mass(piece.greenGrams()),
                                 hung),
                 stays.stream().map(StayIn::from).findFirst().orElse(Instant.EPOCH),
                 stays.stream().map(StayIn::to).reduce((first, last) -> last).orElse(Instant.EPOCH),
@@ -135,7 +140,7 @@ public class RecordService {
         rows.sort(Comparator.comparing(RecordRow::at));
         return new RecordView(
                 chamber.name(),
-                "set to %s °C, made for %d g".formatted(chamber.setCelsius(), chamber.limitGrams()),
+                "set to %s, made for %s".formatted(temperature(chamber.setCelsius()), mass(chamber.limitGrams())),
                 from,
                 to,
                 rows,
@@ -198,7 +203,7 @@ public class RecordService {
     /** What is written about an event of the air. */
     static String told(AirEventView event) {
         return event.kind() == AirEvent.WARM
-                ? "Above 5 °C until %s, up to %.1f °C".formatted(event.to(), event.peakCelsius())
+                ? "Above %s until %s, up to %s".formatted(temperature(5), event.to(), temperature(event.peakCelsius()))
                 : "No reading until %s".formatted(event.to());
     }
 }

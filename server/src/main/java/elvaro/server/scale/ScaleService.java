@@ -83,7 +83,7 @@ public class ScaleService {
         double grams = factor
                 * last.value().orElseThrow(() -> Refusal.wrong("bad-pack", "pack", "The last record has no weight."));
         if (Math.abs(grams) > LARGEST_GRAMS) {
-            throw Refusal.wrong("bad-pack", "pack", "That is more than 1000 kg.");
+            throw Refusal.wrong("bad-pack", "pack", "That is more than ⟦limit 1000000⟧.");
         }
         return new Figure(now, grams, false);
     }

@@ -36,8 +36,8 @@ public record WorkshopSettings(
         @NotBlank @Size(max = 40) String zone,
 
         @NotNull
-        @Min(value = 1, message = "The scale's division is at least 1 g.")
-        @Max(value = 1000, message = "The scale's division is at most 1 kg.")
+        @Min(value = 1, message = "The scale's division is at least ⟦limit 1⟧.")
+        @Max(value = 1000, message = "The scale's division is at most ⟦limit 1000⟧.")
         Integer divisionGrams,
 
         @NotNull @Min(value = 0, message = PRICE) @Max(value = 10_000, message = PRICE)

@@ -1,5 +1,6 @@
 package elvaro.server.shared;
 
+import elvaro.core.working.Units;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
@@ -40,7 +41,7 @@ public final class CsvFile {
 
     public static void row(CSVPrinter csv, List<?> row) throws IOException {
         for (Object value : row) {
-            csv.print(value instanceof String words ? harmless(words) : value);
+            csv.print(value instanceof String words ? harmless(Units.PLAIN.sentence(words)) : value);
         }
         csv.println();
     }

@@ -40,7 +40,7 @@ public final class Paper {
 
     /**
      * @param under stands below the title, may be empty
-     * @param units of the person who prints it, in which every sentence is written
+     * @param units of the person who prints it, in which every quantity is written
      */
     public Paper(String title, String under, Units units) {
         this.units = units;
@@ -94,8 +94,8 @@ public final class Paper {
         return this;
     }
 
-    private static PdfPCell cell(String words, Font font) {
-        PdfPCell cell = new PdfPCell(new Phrase(words, font));
+    private PdfPCell cell(String words, Font font) {
+        PdfPCell cell = new PdfPCell(new Phrase(units.sentence(words), font));
         cell.setBorder(Rectangle.TOP);
         cell.setBorderColor(HAIR);
         cell.setPaddingTop(4);

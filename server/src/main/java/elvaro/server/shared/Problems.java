@@ -1,5 +1,6 @@
 package elvaro.server.shared;
 
+import elvaro.core.working.Units;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.ConstraintViolationException;
 import java.net.URI;
@@ -32,7 +33,11 @@ class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     static ProblemDetail problem(HttpStatusCode status, String type, @Nullable String field, String sentence) {
-        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, sentence);
+        String plain = Units.PLAIN.sentence(sentence); // for programs; a screen writes the sentence for its reader
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, plain);
+        if (!plain.equals(sentence)) {
+            problem.setProperty("sentence", sentence);
+        }
         problem.setType(URI.create("urn:elvaro:" + type));
         if (field != null) {
             problem.setProperty("field", field);

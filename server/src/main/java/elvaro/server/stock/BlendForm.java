@@ -18,8 +18,8 @@ import org.jspecify.annotations.Nullable;
  */
 record BlendForm(
         @NotNull
-        @Min(value = 100, message = "A batch weighs at least 100 g.")
-        @Max(value = 1_000_000, message = "A batch weighs at most 1000 kg.")
+        @Min(value = 100, message = "A batch weighs at least ⟦limit 100⟧.")
+        @Max(value = 1_000_000, message = "A batch weighs at most ⟦limit 1000000⟧.")
         Integer grams,
 
         @NotNull @Min(0) @Max(100) Integer leanPercent,

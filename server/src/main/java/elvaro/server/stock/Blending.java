@@ -3,7 +3,6 @@ package elvaro.server.stock;
 import elvaro.core.blend.Blend;
 import elvaro.core.blend.Stock;
 import elvaro.core.blend.Wanted;
-import elvaro.core.cooking.LeastCore;
 import elvaro.server.shared.Refusal;
 import elvaro.server.stock.BlendForm.SourceForm;
 import elvaro.server.stock.StockView.PackView;
@@ -23,12 +22,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 class Blending {
-    private static final String CAUTION = String.format(
-            Locale.ROOT,
-            "Ground meat, and most of all with crust in it, is cooked through: a core of %.0f °C."
-                    + " Local law and a licensed practitioner decide.",
-            LeastCore.GROUND_CELSIUS);
-
     private final StockReading stock;
 
     Blending(StockReading stock) {
@@ -41,7 +34,7 @@ class Blending {
      * @param parts of the batch, those that are in it; empty where it cannot be mixed
      * @param binds what keeps it from being cheaper, or why it cannot be mixed
      */
-    record BlendView(List<BlendPart> parts, double costMinor, double perKg, List<String> binds, String caution) {}
+    record BlendView(List<BlendPart> parts, double costMinor, double perKg, List<String> binds) {}
 
     record BlendPart(@Nullable UUID packId, String name, int grams, double share) {}
 
@@ -77,7 +70,7 @@ class Blending {
                         blend.grams().get(index) / form.grams()));
             }
         }
-        return new BlendView(parts, blend.costMinor(), blend.costMinor() * 1000 / form.grams(), blend.binds(), CAUTION);
+        return new BlendView(parts, blend.costMinor(), blend.costMinor() * 1000 / form.grams(), blend.binds());
     }
 
     private static Stock stock(SourceForm source, @Nullable PackView pack) {

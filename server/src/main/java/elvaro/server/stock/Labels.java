@@ -1,7 +1,6 @@
 package elvaro.server.stock;
 
-import static elvaro.core.working.Figures.money;
-
+import elvaro.core.working.Quantity;
 import elvaro.core.working.Units;
 import elvaro.server.account.AccountService;
 import elvaro.server.hanging.PieceCard;
@@ -69,14 +68,10 @@ class Labels {
         if (pack.pricePerKg() == null) {
             return "";
         }
-        String currency = workshops.settings().currency();
-        return ", %s %s/%s, %s %s"
+        return units.sentence(", %s, %s"
                 .formatted(
-                        money(units.price(pack.pricePerKg())),
-                        currency,
-                        units.priced(),
-                        money(pack.pricePerKg() * pack.leftGrams() / 1000),
-                        currency);
+                        Quantity.price(pack.pricePerKg()),
+                        Quantity.money(pack.pricePerKg() * pack.leftGrams() / 1000.0)));
     }
 
     /** What hangs on a piece. */

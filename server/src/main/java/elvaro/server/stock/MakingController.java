@@ -35,7 +35,7 @@ class MakingController {
 
             @NotNull
             @Min(value = 1, message = "Enter what came out.")
-            @Max(value = 1_000_000, message = "That is more than 1000 kg.")
+            @Max(value = 1_000_000, message = "That is more than ⟦limit 1000000⟧.")
             Integer grams,
 
             @NotNull @Size(max = 400, message = "Say it in fewer words.")
@@ -48,7 +48,7 @@ class MakingController {
     TallowView tallow(
             @RequestParam
                     @Min(value = 1, message = "Something goes in.")
-                    @Max(value = 1_000_000, message = "That is more than 1000 kg.")
+                    @Max(value = 1_000_000, message = "That is more than ⟦limit 1000000⟧.")
                     int grams) {
         return new TallowView(Made.expected(Product.TALLOW, grams));
     }

@@ -1,6 +1,6 @@
 package elvaro.server.stock;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.blend.Made;
 import elvaro.core.blend.Made.Product;
@@ -106,7 +106,7 @@ class MakingService {
             throw Refusal.wrong(
                     "more-than-in",
                     "grams",
-                    "Only %s went in; %s cannot have come out.".formatted(weight(made.in()), weight(made.out())));
+                    "Only %s went in; %s cannot have come out.".formatted(mass(made.in()), mass(made.out())));
         }
     }
 
@@ -138,7 +138,7 @@ class MakingService {
         int packed = made.stream().mapToInt(Pack::grams).sum();
         int division = workshops.mine().divisionGrams();
         if (packed > grams + division * made.size()) {
-            throw Refusal.wrong("packed-more", "grams", "%s of it is packed already.".formatted(weight(packed)));
+            throw Refusal.wrong("packed-more", "grams", "%s of it is packed already.".formatted(mass(packed)));
         }
         List<PackOut> into = packs.into(List.of(id));
         List<MakingBought> bought = packs.bought(List.of(id));

@@ -21,7 +21,7 @@ record PackForm(
 
         @NotNull
         @Min(value = 1, message = "Enter what the scale shows.")
-        @Max(value = 100_000, message = "A pack weighs at most 100 kg.")
+        @Max(value = 100_000, message = "A pack weighs at most ⟦limit 100000⟧.")
         Integer grams,
 
         @NotNull Wrap wrap,

@@ -46,7 +46,7 @@ class StockController {
 
             @NotNull
             @Min(value = 1, message = "Something must go out.")
-            @Max(value = 100_000, message = "A pack weighs at most 100 kg.")
+            @Max(value = 100_000, message = "A pack weighs at most ⟦limit 100000⟧.")
             Integer grams,
 
             @NotNull @Size(max = 200, message = "Say it in fewer words.")

@@ -1,6 +1,6 @@
 package elvaro.server.stock;
 
-import static elvaro.core.working.Figures.weight;
+import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.ledger.Piles;
 import elvaro.server.forecast.Figures;
@@ -137,7 +137,7 @@ class StockService {
                         "more-than-pile",
                         "grams",
                         "The packs hold %s, but only %s lay on %s. Weigh again, or correct it there."
-                                .formatted(weight((int) sum.getSum()), weight(source.grams()), source.name()));
+                                .formatted(mass((int) sum.getSum()), mass(source.grams()), source.name()));
             }
         });
     }
@@ -175,7 +175,7 @@ class StockService {
                     "grams",
                     left == 0
                             ? "Pack %d is empty.".formatted(pack.number())
-                            : "There is only %s left in pack %d.".formatted(weight(left), pack.number()));
+                            : "There is only %s left in pack %d.".formatted(mass(left), pack.number()));
         }
         return new PackOut(
                 outId, pack.id(), way, grams, words, now(), current.person().accountId(), null);

@@ -12,6 +12,7 @@ import elvaro.core.schedule.Agenda.Verdict;
 import elvaro.core.schedule.Care;
 import elvaro.core.schedule.Due;
 import elvaro.core.schedule.Due.Work;
+import elvaro.core.working.Quantity;
 import elvaro.server.hanging.PieceCard;
 import elvaro.server.hanging.PieceCommands;
 import elvaro.server.hanging.PieceQueries;
@@ -135,7 +136,7 @@ public class TaskService {
         return work != Work.CHANGE_ICE
                 ? null
                 : chests.ice(piece)
-                        .map(ice -> "drain, add %.0f kg of ice".formatted(ice.topUpKg()))
+                        .map(ice -> "drain, add %s of ice".formatted(Quantity.limit(Math.round(ice.topUpKg() * 1000))))
                         .orElse("drain; how warm is it?");
     }
 

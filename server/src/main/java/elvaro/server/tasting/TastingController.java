@@ -65,15 +65,15 @@ class TastingController {
 
             @NotNull
             @Min(value = 0, message = "A thickness is not negative.")
-            @Max(value = 200, message = "At most 200 mm.")
+            @Max(value = 200, message = "At most ⟦length 200⟧.")
             Integer thicknessMm,
 
             boolean thawed,
             boolean sameSeasoning,
 
             @Nullable
-            @DecimalMin(value = "0", message = "A cooked core is above 0 °C.")
-            @DecimalMax(value = "110", message = "A cooked core is below 110 °C.")
+            @DecimalMin(value = "0", message = "A cooked core is above ⟦temperature 0⟧.")
+            @DecimalMax(value = "110", message = "A cooked core is below ⟦temperature 110⟧.")
             Double coreCelsius) {}
 
     @GetMapping

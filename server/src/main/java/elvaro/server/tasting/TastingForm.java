@@ -48,8 +48,8 @@ record TastingForm(
         @NotNull(message = "Say how it is cooked.") Heat heat,
 
         @NotNull
-        @DecimalMin(value = "40", message = "A core is at least 40 °C.")
-        @DecimalMax(value = "95", message = "A core is at most 95 °C.")
+        @DecimalMin(value = "40", message = "A core is at least ⟦temperature 40⟧.")
+        @DecimalMax(value = "95", message = "A core is at most ⟦temperature 95⟧.")
         Double coreCelsius,
 
         @NotNull
@@ -77,7 +77,7 @@ record TastingForm(
 
             @NotNull
             @Min(value = 0, message = "A thickness is not negative.")
-            @Max(value = 200, message = "At most 200 mm.")
+            @Max(value = 200, message = "At most ⟦length 200⟧.")
             Integer thicknessMm,
 
             boolean thawed) {}

@@ -46,8 +46,8 @@ class TreatmentController {
             @NotBlank(message = "Choose the cut.") String cutCode,
 
             @NotNull(message = "The weight is needed.")
-            @Min(value = 50, message = "The weight must be at least 50 g.")
-            @Max(value = 300_000, message = "The weight must be at most 300 kg.")
+            @Min(value = 50, message = "The weight must be at least ⟦limit 50⟧.")
+            @Max(value = 300_000, message = "The weight must be at most ⟦limit 300000⟧.")
             Integer grams,
 
             @NotNull Method method,

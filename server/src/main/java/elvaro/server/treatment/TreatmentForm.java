@@ -39,7 +39,9 @@ public record TreatmentForm(
         @Nullable Integer number,
         @Nullable LocalDate beganOn,
 
-        @NotNull @Min(value = 0, message = "A coat weighs 0 g or more.") @Max(value = 200_000, message = "Too heavy.")
+        @NotNull
+        @Min(value = 0, message = "A coat weighs ⟦limit 0⟧ or more.")
+        @Max(value = 200_000, message = "Too heavy.")
         Integer coatGrams,
 
         @Nullable @Min(value = 0, message = "The cost is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")

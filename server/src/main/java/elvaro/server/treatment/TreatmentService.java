@@ -1,6 +1,6 @@
 package elvaro.server.treatment;
 
-import static elvaro.core.working.Figures.whole;
+import static elvaro.core.working.Quantity.temperature;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
@@ -10,6 +10,7 @@ import elvaro.core.treatment.Clash;
 import elvaro.core.treatment.Course.Planned;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.Recipe;
+import elvaro.core.working.Quantity;
 import elvaro.server.hanging.EntryForm;
 import elvaro.server.hanging.LogService;
 import elvaro.server.hanging.PieceQueries;
@@ -159,7 +160,7 @@ public class TreatmentService {
                             "hangs-already",
                             "beganOn",
                             "It takes %d days before the hanging, and the piece hangs since %s. Say on which day it began."
-                                    .formatted(days, hungOn));
+                                    .formatted(days, Quantity.date(hungOn)));
                 });
     }
 
@@ -194,7 +195,7 @@ public class TreatmentService {
                         "over-label",
                         "amount",
                         "That is %s times the dose on the label; more than three times covers the meat. Why so much?"
-                                .formatted(whole(times)))));
+                                .formatted(Math.round(times)))));
         return questions;
     }
 
@@ -305,8 +306,8 @@ public class TreatmentService {
         String words = "%s %s %s"
                 .formatted(
                         step.step().words(),
-                        form.meatCelsius() == null ? "" : "Meat at %s °C.".formatted(form.meatCelsius()),
-                        form.words().strip())
+                        form.meatCelsius() == null ? "" : "Meat at %s.".formatted(temperature(form.meatCelsius())),
+                        Quantity.words(form.words().strip()))
                 .strip()
                 .replaceAll(" +", " ");
         log.writeFor(pieceId, entryId, entry(Kind.STEP_DONE, 0, words));

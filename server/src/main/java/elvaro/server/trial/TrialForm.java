@@ -33,8 +33,8 @@ record TrialForm(
         @NotNull @Size(max = 26, message = "At most 26 pieces from one lot.")
         List<
                         @NotNull(message = "Each part needs its weight.")
-                        @Min(value = 20, message = "A piece weighs at least 20 g.")
-                        @Max(value = 1_000_000, message = "A piece weighs at most 1000 kg.") Integer>
+                        @Min(value = 20, message = "A piece weighs at least ⟦limit 20⟧.")
+                        @Max(value = 1_000_000, message = "A piece weighs at most ⟦limit 1000000⟧.") Integer>
                 parts,
 
         @Nullable LocalDate hungOn,

@@ -1,7 +1,7 @@
 package elvaro.server.trial;
 
-import static elvaro.core.working.Figures.money;
-import static elvaro.core.working.Figures.percent;
+import static elvaro.core.working.Quantity.price;
+import static elvaro.core.working.Quantity.share;
 
 import elvaro.core.trial.Conclusion;
 import elvaro.core.working.Units;
@@ -49,7 +49,7 @@ class TrialReport {
                 .table(
                         List.of("arm", "what is done", "pieces"),
                         trial.arms().stream()
-                                .map(arm -> List.of(name(arm), units.sentence(arm.setUp()), tags(arm)))
+                                .map(arm -> List.of(name(arm), arm.setUp(), tags(arm)))
                                 .toList());
         means(paper, trial, units);
         pieces(paper, trial, units);
@@ -106,15 +106,12 @@ class TrialReport {
     private List<String> row(String name, MeansView means, Units units) {
         return List.of(
                 name,
-                percent(means.shrink()),
-                percent(means.trim()),
-                percent(means.discard()),
-                percent(means.steakYield()),
-                percent(means.usableYield()),
-                means.perKgSteak() == null
-                        ? ""
-                        : money(units.price(means.perKgSteak())) + " "
-                                + workshops.settings().currency());
+                share(means.shrink()),
+                share(means.trim()),
+                share(means.discard()),
+                share(means.steakYield()),
+                share(means.usableYield()),
+                means.perKgSteak() == null ? "" : price(means.perKgSteak()));
     }
 
     private static void pieces(Paper paper, TrialView trial, Units units) {

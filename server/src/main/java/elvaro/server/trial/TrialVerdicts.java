@@ -112,7 +112,7 @@ class TrialVerdicts {
             return Optional.of(Verdict.of(measure, effect, arm.name(), control.name()));
         }
         double dearer = meanCost(here) - meanCost(there);
-        return Optional.of(Verdict.ofCost(effect, dearer, workshops.settings().currency(), arm.name(), control.name()));
+        return Optional.of(Verdict.ofCost(effect, dearer, arm.name(), control.name()));
     }
 
     private static double meanCost(List<Found> found) {

@@ -149,7 +149,7 @@ class RecordIT {
                 .contains("1 piece: of 4.000 kg hung, 0.300 kg dried away (7.5 %) and 3.000 kg became steaks")
                 .contains("Packed: Steaks, 1 pack, 3.000 kg.")
                 .contains("Air of Cold room")
-                .contains("Above 5.0 °C")
+                .contains("Above 5 °C")
                 .contains("the law of the place");
         client.must(client.put(
                 "/api/me/preferences",

@@ -7,14 +7,17 @@ import elvaro.core.working.Units;
 import elvaro.server.support.PaperRead;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Currency;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A sheet as poppler reads it back. */
 class PaperTest {
-    private static final Units METRIC = new Units(Units.Mass.KILOGRAM, false, false);
+    private static final Units METRIC =
+            new Units(Units.Mass.KILOGRAM, false, false, Currency.getInstance("EUR"), Locale.ENGLISH);
 
     @TempDir
     Path folder;

@@ -1,5 +1,6 @@
 package elvaro.server.support;
 
+import elvaro.core.working.Units;
 import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
@@ -165,7 +166,7 @@ public final class Client {
     private Answer exchange(HttpRequest.Builder request) {
         try {
             var response = http.send(request.build(), BodyHandlers.ofString());
-            String text = response.body();
+            String text = Units.PLAIN.sentence(response.body()); // as a screen would, in grams and °C
             boolean json = text.startsWith("{") || text.startsWith("[");
             return new Answer(response.statusCode(), json ? JSON.readTree(text) : JSON.createObjectNode());
         } catch (java.io.IOException | InterruptedException failure) {
