@@ -2,34 +2,31 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { dueWords } from './words';
 
 interface Props {
   id: string;
   title: string;
-  due: Schema['DueView'][];
+  work: Schema['WorkView'][];
   chosen: string | null;
   onChoose: (pieceId: string) => void;
 }
 
 /** Pieces that wait for the same work, to go through one after another. */
-export function WorkList({ id, title, due, chosen, onChoose }: Props) {
+export function WorkList({ id, title, work, chosen, onChoose }: Props) {
   return (
     <Box component="section" aria-labelledby={id}>
       <Typography id={id} variant="h2" sx={{ mb: 1 }}>
         {title}
       </Typography>
-      {due.map((each) => (
+      {work.map(({ subject, words }) => (
         <Button
-          key={each.pieceId}
+          key={subject.id}
           fullWidth
           color="inherit"
-          aria-current={each.pieceId === chosen}
+          aria-current={subject.id === chosen}
           onClick={() => {
-            if (each.pieceId) {
-              onChoose(each.pieceId);
-              window.scrollTo({ top: 0 }); // on a phone the chosen piece is above the list
-            }
+            onChoose(subject.id);
+            window.scrollTo({ top: 0 }); // on a phone the chosen piece is above the list
           }}
           sx={{
             justifyContent: 'flex-start',
@@ -37,17 +34,17 @@ export function WorkList({ id, title, due, chosen, onChoose }: Props) {
             borderTop: '1px solid',
             borderColor: 'divider',
             borderRadius: 0,
-            bgcolor: each.pieceId === chosen ? 'background.paper' : undefined,
+            bgcolor: subject.id === chosen ? 'background.paper' : undefined,
           }}
         >
           <Typography component="span" sx={{ typography: 'h3', width: '3rem', textAlign: 'left' }}>
-            {each.tag}
+            {subject.tag}
           </Typography>
           <Typography component="span" variant="body2" noWrap sx={{ flex: 1, textAlign: 'left' }}>
-            {each.cutName}
+            {subject.name}
           </Typography>
           <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>
-            {dueWords(each)}
+            {words}
           </Typography>
         </Button>
       ))}

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Schema } from '../api/client';
 import { stretches } from './streams';
-import { agedWords, dueWords } from './words';
+import { agedWords } from './words';
 
 const ledger = {
   greenGrams: 8000,
@@ -28,32 +28,6 @@ test('piles that weigh more than the piece draw no stretch of less than nothing'
   const drawn = stretches({ ...ledger, residualGrams: -100, shrinkGrams: -50 });
   expect(drawn.every((stretch) => stretch.grams > 0)).toBe(true);
   expect(drawn.map((stretch) => stretch.share)).not.toContain('residual');
-});
-
-test.each([
-  ['PULL_OVERDUE', 1, '1 day past its target'],
-  ['PULL_OVERDUE', 40, '40 days past its target'],
-  ['PULL', 0, 'its day is today'],
-  ['CUT', 0, 'pulled today'],
-  ['CUT', 3, 'pulled 3 days ago'],
-  ['HANG', 1, 'came 1 day ago'],
-  ['WEIGH', 0, 'weighing day'],
-  ['WEIGH', 2, 'weighing 2 days late'],
-  ['BUY', -2, 'to hang in 2 d'],
-  ['BUY', 0, 'to hang today'],
-  ['BUY', 1, '1 day late'],
-  ['TURN', 0, 'turning day'],
-  ['LOOK', 0, 'look and smell'],
-  ['LOOK', 3, 'looking 3 days late'],
-  ['CHANGE_ICE', 0, 'drain, fresh ice'],
-] as const)('%s due for %i days reads "%s"', (work, days, words) => {
-  expect(dueWords({ work, days } as Schema['DueView'])).toBe(words);
-});
-
-test('ice that is late says how much of it, and since when', () => {
-  const due = { work: 'CHANGE_ICE', days: 2, words: 'drain, add 8 kg of ice' } as Schema['DueView'];
-  expect(dueWords(due)).toBe('drain, add 8 kg of ice, 2 days late');
-  expect(dueWords({ ...due, days: 0 })).toBe('drain, add 8 kg of ice');
 });
 
 test('how a piece aged is said of those that hung', () => {

@@ -2,9 +2,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
+import type { Schema } from '../api/client';
 import { useWriteEntry } from '../kit/entries';
 import { Caution, ProblemNotice } from '../kit/Notices';
-import { doneKinds, doneWords } from '../kit/words';
 import { Discard } from './Discard';
 import { answers, type LookView } from './words';
 
@@ -69,9 +69,9 @@ export function Answer({ look, pieceId, tag, atBench = false, discard }: AnswerP
       {look.answer === 'ACT' && (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           {look.work
-            .filter((work) => !atBench || work === 'REST')
-            .map((work) => (
-              <Done key={work} pieceId={pieceId} tag={tag} work={work} />
+            .filter(({ work }) => !atBench || work === 'REST')
+            .map((each) => (
+              <Done key={each.work} pieceId={pieceId} tag={tag} {...each} />
             ))}
         </Box>
       )}
@@ -84,10 +84,10 @@ export function Answer({ look, pieceId, tag, atBench = false, discard }: AnswerP
   );
 }
 
-function Done({ pieceId, tag, work }: { pieceId: string; tag: string; work: LookView['work'][number] }) {
+type DoneProps = Schema['ToDo'] & { pieceId: string; tag: string };
+
+function Done({ pieceId, tag, done: word, logs: kind }: DoneProps) {
   const write = useWriteEntry(pieceId);
-  const kind = doneKinds[work];
-  const word = doneWords[work];
   if (!kind || !word) {
     return null;
   }

@@ -16,10 +16,8 @@ export default function LookPage() {
   const room = useRoom();
   const chosen = search.get('piece');
   const choose = (id: string) => setSearch({ piece: id }, { replace: true });
-  const due = (room.data?.due ?? []).filter(
-    ({ work, pieceId }) => pieceId && (work === 'LOOK' || work === 'STOP'),
-  );
-  const next = due.find(({ pieceId, work }) => work === 'LOOK' && pieceId !== chosen);
+  const due = (room.data?.due ?? []).filter(({ work }) => work === 'LOOK' || work === 'STOP');
+  const next = due.find(({ subject, work }) => work === 'LOOK' && subject.id !== chosen)?.subject;
   return (
     <Page title="Look">
       <Box
@@ -38,7 +36,7 @@ export default function LookPage() {
         <WorkList
           id="to-look"
           title={due.length === 0 ? 'No look is due' : `${due.length} to look at`}
-          due={due}
+          work={due}
           chosen={chosen}
           onChoose={choose}
         />
@@ -49,7 +47,7 @@ export default function LookPage() {
 
 interface ChosenProps {
   id: string;
-  next: { pieceId?: string; tag: string } | undefined;
+  next: { id: string; tag: string } | undefined;
   onNext: (pieceId: string) => void;
 }
 
@@ -83,11 +81,11 @@ function Chosen({ id, next, onNext }: ChosenProps) {
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Answer look={shown} pieceId={id} tag={card.tag} />
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        {next?.pieceId && (
+        {next?.id && (
           <Button
             variant={shown.answer === 'CARRY_ON' ? 'contained' : 'outlined'}
             size="large"
-            onClick={() => onNext(next.pieceId ?? '')}
+            onClick={() => onNext(next.id ?? '')}
             sx={{ minHeight: 56 }}
           >
             Next: {next.tag}

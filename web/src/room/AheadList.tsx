@@ -5,7 +5,6 @@ import { Link } from 'react-router';
 import { useSession, useTasks } from '../api/queries';
 import type { Schema } from '../api/client';
 import { shortDate } from '../kit/units';
-import { workWords } from '../kit/words';
 
 const DAYS = 14;
 
@@ -44,14 +43,17 @@ function Days() {
           <Box>
             {[...new Set(ahead.filter((task) => task.on === day).map((task) => task.work))].map((work) => (
               <Typography variant="body2" key={work}>
-                {workWords[work].toLowerCase()}{' '}
+                {ahead.find((task) => task.work === work)?.label.toLowerCase()}{' '}
                 {ahead
                   .filter((task) => task.on === day && task.work === work)
-                  .filter((task, index, all) => all.findIndex(({ tag }) => tag === task.tag) === index)
+                  .filter(
+                    (task, index, all) =>
+                      all.findIndex(({ subject }) => subject.id === task.subject.id) === index,
+                  )
                   .map((task, index) => (
-                    <span key={task.tag}>
+                    <span key={task.subject.id}>
                       {index > 0 && ', '}
-                      <Subject task={task} />
+                      <Where work={task} />
                     </span>
                   ))}
               </Typography>
@@ -63,14 +65,10 @@ function Days() {
   );
 }
 
-function Subject({ task }: { task: Schema['TaskView'] }) {
+function Where({ work }: { work: Schema['WorkView'] }) {
   return (
-    <Box
-      component={Link}
-      to={task.pieceId ? `/pieces/${task.pieceId}` : '/plan#kept'}
-      sx={{ color: 'text.primary', fontWeight: 560 }}
-    >
-      {task.tag}
+    <Box component={Link} to={work.at} sx={{ color: 'text.primary', fontWeight: 560 }}>
+      {work.subject.tag}
     </Box>
   );
 }

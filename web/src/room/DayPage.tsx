@@ -4,7 +4,6 @@ import Typography from '@mui/material/Typography';
 import { useRoom } from '../api/queries';
 import { Page, Waiting } from '../kit/Page';
 import { date, useUnits } from '../kit/units';
-import { dueWords, workWords } from '../kit/words';
 import { sheets, type Sheet } from './whose';
 
 /** The day's work on paper, by person and chamber, with room to tick and to write. */
@@ -55,11 +54,11 @@ function OfChamber({ sheet, expected }: { sheet: Sheet; expected: Map<string, nu
         <Typography sx={{ fontWeight: 620 }}>{sheet.keeper || 'whoever is there'}</Typography>
       </Box>
       {sheet.due.map((due) => {
-        const weight = due.pieceId ? expected.get(due.pieceId) : undefined;
-        const weighs = due.work === 'WEIGH' || due.work === 'PULL' || due.work === 'PULL_OVERDUE';
+        const weight = expected.get(due.subject.id);
+        const weighs = due.place === 'SCALE';
         return (
           <Box
-            key={`${due.work} ${due.tag} ${due.cutName} ${due.words ?? ''}`}
+            key={`${due.work} ${due.subject.id} ${due.subject.name} ${due.words}`}
             sx={{
               display: 'grid',
               gridTemplateColumns: '22px 5.5rem 4.5rem minmax(0, 1fr) auto',
@@ -74,10 +73,10 @@ function OfChamber({ sheet, expected }: { sheet: Sheet; expected: Map<string, nu
               aria-hidden
               sx={{ width: 18, height: 18, border: '1.5px solid', borderColor: 'text.primary' }}
             />
-            <Typography sx={{ fontWeight: 620 }}>{workWords[due.work]}</Typography>
-            <Typography sx={{ typography: 'h3' }}>{due.tag}</Typography>
+            <Typography sx={{ fontWeight: 620 }}>{due.label}</Typography>
+            <Typography sx={{ typography: 'h3' }}>{due.subject.tag}</Typography>
             <Typography variant="body2">
-              {due.work === 'DECIDE' ? dueWords(due) : `${due.cutName}, ${dueWords(due)}`}
+              {due.work === 'DECIDE' ? due.words : `${due.subject.name}, ${due.words}`}
               {weighs && weight != null && `, expected ${units.weight(weight)}`}
             </Typography>
             <Typography aria-hidden>{weighs ? '________' : ''}</Typography>

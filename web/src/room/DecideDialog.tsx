@@ -8,11 +8,10 @@ import dayjs from 'dayjs';
 import { useState, type FormEvent } from 'react';
 import type { Schema } from '../api/client';
 import { ProblemNotice } from '../kit/Notices';
-import { workWords } from '../kit/words';
 import { useDecide } from './decide';
 
 /** Moves a task to another day, or skips it with a reason. */
-export function DecideDialog({ due, onClose }: { due: Schema['DueView']; onClose: () => void }) {
+export function DecideDialog({ due, onClose }: { due: Schema['WorkView']; onClose: () => void }) {
   const [day, setDay] = useState(dayjs().add(1, 'day').format('YYYY-MM-DD'));
   const [reason, setReason] = useState('');
   const decide = useDecide(onClose);
@@ -24,7 +23,7 @@ export function DecideDialog({ due, onClose }: { due: Schema['DueView']; onClose
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="decide-title">
       <DialogTitle id="decide-title" sx={{ typography: 'h2' }}>
-        {workWords[due.work]} {due.tag}
+        {due.label} {due.subject.tag}
       </DialogTitle>
       <DialogContent>
         <Stack component="form" spacing={2} sx={{ pt: 1 }} onSubmit={move} noValidate>

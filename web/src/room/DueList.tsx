@@ -8,13 +8,13 @@ import { Link } from 'react-router';
 import type { Schema } from '../api/client';
 import { ProblemNotice } from '../kit/Notices';
 import { useWriteEntry } from '../kit/entries';
-import { doneKinds, doneWords, dueWords, kindWords, workWords } from '../kit/words';
+import { kindWords } from '../kit/words';
 import { EntryDialog } from '../piece/EntryDialog';
 import { AheadList } from './AheadList';
 import { DecideDialog } from './DecideDialog';
 import { useDecide } from './decide';
 
-type Due = Schema['DueView'];
+type Due = Schema['WorkView'];
 
 /** So that the rails come into sight without scrolling past everything. */
 const FIRST_ON_A_PHONE = 6;
@@ -36,9 +36,11 @@ export function DueList({ due }: { due: Due[] }) {
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {shown.map((each) => (
           <DueRow
-            key={`${each.work} ${each.planId ?? each.tag} ${each.cutName} ${each.days} ${each.words ?? ''}`}
+            key={`${each.work} ${each.subject.id} ${each.subject.name} ${each.on} ${each.words}`}
             due={each}
-            onDo={() => (isWeighed(each) ? setDoing(each) : decide.mutate({ due: each, verdict: 'DONE' }))}
+            onDo={() =>
+              each.place === 'SCALE' ? setDoing(each) : decide.mutate({ due: each, verdict: 'DONE' })
+            }
             onDecide={() => setDeciding(each)}
           />
         ))}
@@ -49,9 +51,9 @@ export function DueList({ due }: { due: Due[] }) {
         </Button>
       )}
       <AheadList />
-      {doing?.pieceId && (
+      {doing && (
         <EntryDialog
-          pieceId={doing.pieceId}
+          pieceId={doing.subject.id}
           kind={doing.work === 'WEIGH' ? 'WEIGHED' : 'PULLED'}
           onClose={() => setDoing(null)}
         />
@@ -61,30 +63,8 @@ export function DueList({ due }: { due: Due[] }) {
   );
 }
 
-const isWeighed = ({ work }: Due) => work === 'WEIGH' || work === 'PULL' || work === 'PULL_OVERDUE';
-
-/** Where the work is done, if not here. */
-function placeOf(due: Due): string | null {
-  switch (due.work) {
-    case 'CUT':
-      return `/bench/${due.pieceId}`;
-    case 'HANG':
-      return `/lots/${due.lotId}`;
-    case 'BUY':
-      return '/plan#kept';
-    case 'DECIDE':
-      return `/chambers/${due.chamberId}`;
-    case 'TREAT':
-      return `/pieces/${due.pieceId}#treatments`;
-    case 'LOOK':
-    case 'STOP':
-      return `/look?piece=${due.pieceId}`;
-    default:
-      return null;
-  }
-}
-
-const subject = (due: Due): string => (due.pieceId ? `/pieces/${due.pieceId}` : `/lots/${due.lotId}`);
+/** The piece or lot itself, wherever the work on it is done. */
+const itself = ({ subject, at }: Due): string => (subject.kind === 'PIECE' ? `/pieces/${subject.id}` : at);
 
 /** What grows late grows louder: a day or two is said, three are coloured, and a pull or a stop is filled at once. */
 function loudness({ work, days }: Due): 0 | 1 | 2 {
@@ -104,23 +84,22 @@ interface RowProps {
 }
 
 function DueRow({ due, onDo, onDecide }: RowProps) {
-  const write = useWriteEntry(due.pieceId ?? '');
-  const kind = doneKinds[due.work];
+  const write = useWriteEntry(due.subject.id);
+  const kind = due.logs;
   const log =
     kind &&
     (() =>
       write.mutate({
         entry: { kind },
-        name: `${due.tag}: ${kindWords[kind]}`,
-        said: `${due.tag}: ${kindWords[kind].toLowerCase()}`,
+        name: `${due.subject.tag}: ${kindWords[kind]}`,
+        said: `${due.subject.tag}: ${kindWords[kind].toLowerCase()}`,
       }));
   const loud = loudness(due);
   const late = loud === 2;
-  const word = workWords[due.work];
-  const name = `${word} ${due.tag}`;
-  const place = placeOf(due);
+  const name = `${due.label} ${due.subject.tag}`;
+  const here = due.place === 'HERE' || due.place === 'SCALE';
   const look = { variant: late ? 'contained' : 'outlined', color: late ? 'warning' : 'primary' } as const;
-  const untagged = due.work === 'BUY' || due.work === 'DECIDE';
+  const untagged = due.subject.kind === 'PLAN' || due.subject.kind === 'CHAMBER';
   return (
     <Box
       component="li"
@@ -136,7 +115,7 @@ function DueRow({ due, onDo, onDecide }: RowProps) {
       {!untagged && (
         <Typography
           component={Link}
-          to={subject(due)}
+          to={itself(due)}
           sx={{
             typography: 'h2',
             width: '3.2rem',
@@ -144,19 +123,19 @@ function DueRow({ due, onDo, onDecide }: RowProps) {
             textDecoration: 'none',
           }}
         >
-          {due.tag}
+          {due.subject.tag}
         </Typography>
       )}
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Typography noWrap sx={{ fontWeight: 560, lineHeight: 1.25 }}>
-          {untagged ? due.tag : due.cutName}
+          {untagged ? due.subject.tag : due.subject.name}
         </Typography>
         <Typography
           variant="body2"
           noWrap
           sx={{ color: loud > 0 ? 'warning.main' : 'text.secondary', fontWeight: loud > 0 ? 640 : 400 }}
         >
-          {dueWords(due)}
+          {due.words}
         </Typography>
       </Box>
       {due.plannedOn && (
@@ -171,18 +150,18 @@ function DueRow({ due, onDo, onDecide }: RowProps) {
           </svg>
         </IconButton>
       )}
-      {place ? (
-        <Button {...look} component={Link} to={place} aria-label={name}>
-          {word}
+      {!here ? (
+        <Button {...look} component={Link} to={due.at} aria-label={name}>
+          {due.label}
         </Button>
       ) : (
         <Button
           {...look}
           onClick={log ?? onDo}
           disabled={write.isPending}
-          aria-label={`${doneWords[due.work] ?? word} ${due.tag}`}
+          aria-label={`${due.done ?? due.label} ${due.subject.tag}`}
         >
-          {doneWords[due.work] ?? word}
+          {due.done ?? due.label}
         </Button>
       )}
       <ProblemNotice failure={write.error} />

@@ -4,7 +4,7 @@ import { api, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
 import { newId } from '../kit/drafts';
 
-type Due = Schema['DueView'];
+type Due = Schema['WorkView'];
 
 interface Decision {
   due: Due;
@@ -21,7 +21,7 @@ export function useDecide(onDone?: () => void) {
       api.PUT('/api/tasks/{id}', {
         params: { path: { id } },
         body: {
-          pieceId: due.pieceId ?? '',
+          pieceId: due.subject.id,
           work: due.work,
           plannedOn: due.plannedOn ?? '',
           verdict,

@@ -3,7 +3,7 @@ import type { Schema } from '../api/client';
 import { EVERYBODY, MINE, sheets, workOf } from './whose';
 
 const due = (tag: string, chamberName?: string) =>
-  ({ work: 'WEIGH', days: 0, tag, cutName: 'Strip loin', chamberName }) as Schema['DueView'];
+  ({ work: 'WEIGH', days: 0, subject: { tag, name: 'Strip loin', chamberName } }) as Schema['WorkView'];
 
 const chamber = (name: string, keeper?: string) =>
   ({ id: name, name, keeper, keeperId: keeper?.toLowerCase() }) as Schema['ChamberView'];
@@ -20,7 +20,7 @@ const room = {
   pulled: [],
 } as Schema['RoomView'];
 
-const tags = (all: Schema['DueView'][]) => all.map(({ tag }) => tag);
+const tags = (all: Schema['WorkView'][]) => all.map(({ subject }) => subject.tag);
 
 describe('whose work', () => {
   it('is everybody’s until somebody chooses', () => {

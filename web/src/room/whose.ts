@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Schema } from '../api/client';
 
 type Room = Schema['RoomView'];
-type Due = Schema['DueView'];
+type Due = Schema['WorkView'];
 
 export const EVERYBODY = 'everybody';
 export const MINE = 'mine';
@@ -24,12 +24,13 @@ export function workOf(room: Room, whose: string, me: string): Due[] {
   const keepers = new Map(room.chambers.map((chamber) => [chamber.name, chamber.keeperId]));
   if (whose === MINE) {
     return room.due.filter((due) => {
-      const keeper = due.chamberName ? keepers.get(due.chamberName) : undefined;
+      const { chamberName } = due.subject;
+      const keeper = chamberName ? keepers.get(chamberName) : undefined;
       return keeper == null || keeper === me;
     });
   }
   const chamber = room.chambers.find(({ id }) => id === whose);
-  return chamber ? room.due.filter((due) => due.chamberName === chamber.name) : room.due;
+  return chamber ? room.due.filter((due) => due.subject.chamberName === chamber.name) : room.due;
 }
 
 export interface Sheet {
@@ -43,7 +44,7 @@ export function sheets(room: Room): Sheet[] {
   const of = (name: string | undefined, keeper: string, chamber: string): Sheet => ({
     keeper,
     chamber,
-    due: room.due.filter((due) => (due.chamberName ?? '') === (name ?? '')),
+    due: room.due.filter((due) => (due.subject.chamberName ?? '') === (name ?? '')),
   });
   const all = [
     ...room.chambers.map((chamber) => of(chamber.name, chamber.keeper ?? '', chamber.name)),

@@ -161,9 +161,9 @@ export function TrialForm({ next, known }: Props) {
           }
         >
           {!ofTheAnimal.has(text.factor) &&
-            known.uncut.map((lot) => (
-              <MenuItem key={lot.lotId} value={lot.lotId}>
-                split lot {lot.tag}, {lot.cutName}
+            known.uncut.map(({ subject }) => (
+              <MenuItem key={subject.id} value={subject.id}>
+                split lot {subject.tag}, {subject.name}
               </MenuItem>
             ))}
           {text.lotId === LATER && <MenuItem value={LATER}>a lot that is still to come</MenuItem>}

@@ -46,9 +46,9 @@ test('arms that differ in a field are found by it', () => {
 });
 
 test('a draft keeps its lot while that is whole, takes the first there is after, and waits where there is none', () => {
-  expect(lotNow('b', [{ lotId: 'a' }, { lotId: 'b' }])).toBe('b');
-  expect(lotNow('split', [{ lotId: 'a' }])).toBe('a');
-  expect(lotNow(LATER, [{ lotId: 'a' }])).toBe('a');
+  expect(lotNow('b', [{ subject: { id: 'a' } }, { subject: { id: 'b' } }])).toBe('b');
+  expect(lotNow('split', [{ subject: { id: 'a' } }])).toBe('a');
+  expect(lotNow(LATER, [{ subject: { id: 'a' } }])).toBe('a');
   expect(lotNow(LATER, [])).toBe(LATER);
-  expect(lotNow('', [{ lotId: 'a' }])).toBe('');
+  expect(lotNow('', [{ subject: { id: 'a' } }])).toBe('');
 });

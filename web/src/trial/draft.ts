@@ -15,7 +15,7 @@ export interface Known {
   methods: Schema['MethodView'][];
   chambers: Schema['ChamberForm'][];
   factors: Schema['FactorView'][];
-  uncut: Schema['DueView'][];
+  uncut: Schema['WorkView'][];
   today: string;
 }
 
@@ -50,9 +50,9 @@ export interface TrialText {
 export const LATER = 'later';
 
 /** The lot a draft is about, now that these are there to be split: one that was split since is none any more. */
-export function lotNow(lotId: string, uncut: { lotId?: string }[]): string {
-  const there = uncut.some((lot) => lot.lotId === lotId);
-  return lotId === '' || there ? lotId : (uncut[0]?.lotId ?? LATER);
+export function lotNow(lotId: string, uncut: { subject: { id: string } }[]): string {
+  const there = uncut.some((lot) => lot.subject.id === lotId);
+  return lotId === '' || there ? lotId : (uncut[0]?.subject.id ?? LATER);
 }
 
 /** What differs from animal to animal, so that no lot can be split for it. */

@@ -32,15 +32,15 @@ export default function WeighPage() {
   const [saved, setSaved] = useState<string[]>([]);
   const chosen = search.get('piece');
   const due = (room.data?.due ?? []).filter(
-    (each) => each.work === 'WEIGH' && each.pieceId && !saved.includes(each.pieceId),
+    ({ work, subject }) => work === 'WEIGH' && !saved.includes(subject.id),
   );
   const using = useScales();
   const shown = useScale(using.scale?.id);
   const [keptLaying, setKeptLaying] = useState(0);
-  useBeforehand(due.map((each) => each.pieceId));
+  useBeforehand(due.map(({ subject }) => subject.id));
   const choose = (id: string) => setSearch({ piece: id }, { replace: true });
   const goOn = () => {
-    const next = due.find((each) => each.pieceId !== chosen)?.pieceId;
+    const next = due.find(({ subject }) => subject.id !== chosen)?.subject.id;
     setKeptLaying(shown?.laying ?? keptLaying);
     if (chosen) {
       setSaved([...saved, chosen]);
@@ -77,7 +77,7 @@ export default function WeighPage() {
         <WorkList
           id="to-weigh"
           title={due.length === 0 ? 'No weighing is due' : `${due.length} to weigh`}
-          due={due}
+          work={due}
           chosen={chosen}
           onChoose={choose}
         />

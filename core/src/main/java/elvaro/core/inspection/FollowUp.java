@@ -3,14 +3,12 @@ package elvaro.core.inspection;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
-import elvaro.core.schedule.Due.Work;
+import elvaro.core.schedule.Work;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Work that a look made and nobody has done yet. Only the last look counts: it says how the piece is.
@@ -21,14 +19,6 @@ import java.util.Set;
 public record FollowUp(Work work, Instant since) {
     /** What is unwrapped rests this long before it is smelled again. Common practice, no source. */
     private static final Duration REST = Duration.ofDays(1);
-
-    /** What in the log shows that work was done. */
-    private static final Map<Work, Set<Kind>> DONE_BY = Map.of(
-            Work.STOP, Set.of(Kind.CUT_AWAY),
-            Work.RESEAL, Set.of(Kind.RESEALED),
-            Work.REST, Set.of(Kind.RESTED),
-            Work.TURN, Set.of(Kind.TURNED, Kind.RETIED, Kind.MOVED),
-            Work.TRIM, Set.of(Kind.TRIMMED, Kind.CUT_AWAY, Kind.WITHDRAWN));
 
     /**
      * @param log of a piece that hangs
@@ -57,7 +47,7 @@ public record FollowUp(Work work, Instant since) {
     }
 
     private static boolean done(Work work, Instant since, PieceLog log) {
-        return DONE_BY.getOrDefault(work, Set.of()).stream()
+        return work.shownBy().stream()
                 .flatMap(kind -> log.last(kind).stream())
                 .anyMatch(fact -> fact.at().isAfter(since));
     }

@@ -5,7 +5,7 @@ import elvaro.core.inspection.Seen.Mould;
 import elvaro.core.inspection.Seen.Smell;
 import elvaro.core.inspection.Seen.Spot;
 import elvaro.core.inspection.Seen.Surface;
-import elvaro.core.schedule.Due.Work;
+import elvaro.core.schedule.Work;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;

@@ -2,7 +2,7 @@ package elvaro.core.inspection;
 
 import elvaro.core.inspection.Rule.Answer;
 import elvaro.core.inspection.Seen.Depth;
-import elvaro.core.schedule.Due.Work;
+import elvaro.core.schedule.Work;
 import java.util.List;
 
 /**

@@ -1,8 +1,6 @@
 package elvaro.core.schedule;
 
-import elvaro.core.schedule.Due.Work;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -76,37 +74,48 @@ public record Agenda(List<Item> tasks) {
     }
 
     /**
+     * What is due, and what comes until a day. Work that lost its point has lapsed.
+     *
+     * @param until the last day that is wanted; today, for what is due only
+     * @param made work that looks made; what the plan asks for anyway is not asked for twice
+     */
+    public List<Due> open(LocalDate today, LocalDate until, List<Due> made) {
+        List<Due> planned = due(today);
+        List<Due> open = new ArrayList<>(planned);
+        made.stream()
+                .filter(each -> planned.stream().noneMatch(due -> due.work() == each.work()))
+                .filter(each -> !each.on().isAfter(until))
+                .forEach(open::add);
+        between(today.plusDays(1), until)
+                .forEach(item -> open.add(new Due(item.work(), item.on(), Optional.of(item.plannedOn()))));
+        open.removeIf(each -> each.work().lapsed(each.days(today)));
+        return open;
+    }
+
+    /**
      * What is due. A later task of a kind stands for the earlier ones: who looks today need not look again for last week. A
      * pull that is due is the only thing due, as the piece is weighed and looked at then.
      */
-    public List<Due> due(LocalDate today) {
+    List<Due> due(LocalDate today) {
         Map<Work, Item> last = new EnumMap<>(Work.class);
         for (Item item : tasks) {
             if (!item.on().isAfter(today)) {
                 last.put(item.work(), item);
             }
         }
-        List<Due> due = new ArrayList<>();
-        for (Item item : last.values()) {
-            if (!item.done()) {
-                due.add(due(item, today));
-            }
-        }
-        return last.containsKey(Work.PULL) ? due.stream().filter(Agenda::isPull).toList() : due;
-    }
-
-    private static boolean isPull(Due due) {
-        return due.work() == Work.PULL || due.work() == Work.PULL_OVERDUE;
-    }
-
-    private static Due due(Item item, LocalDate today) {
-        long days = ChronoUnit.DAYS.between(item.on(), today);
-        Work work = item.work() == Work.PULL && days > 0 ? Work.PULL_OVERDUE : item.work();
-        return new Due(work, days, Optional.of(item.plannedOn()));
+        boolean pull = last.containsKey(Work.PULL);
+        return last.values().stream()
+                .filter(item -> !item.done())
+                .filter(item -> !pull || item.work() == Work.PULL)
+                .map(item -> new Due(
+                        item.work() == Work.PULL && item.on().isBefore(today) ? Work.PULL_OVERDUE : item.work(),
+                        item.on(),
+                        Optional.of(item.plannedOn())))
+                .toList();
     }
 
     /** What is still to be done from one day to another, both included. */
-    public List<Item> between(LocalDate from, LocalDate to) {
+    List<Item> between(LocalDate from, LocalDate to) {
         return tasks.stream()
                 .filter(item ->
                         !item.done() && !item.on().isBefore(from) && !item.on().isAfter(to))

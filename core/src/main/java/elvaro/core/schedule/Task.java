@@ -12,7 +12,10 @@ import java.util.List;
  * @param work what to do
  * @param on the day the plan puts it
  */
-public record Task(Due.Work work, LocalDate on) {
+public record Task(Work work, LocalDate on) {
+    /** Weigh on days 1, 3 and 7, then weekly. Common practice, no source. */
+    private static final List<Integer> FIRST_WEIGHINGS = List.of(1, 3, 7);
+
     private static final int TURN_DAY = 7;
     private static final int WEEK = 7;
 
@@ -33,20 +36,24 @@ public record Task(Due.Work work, LocalDate on) {
         List<Task> tasks = new ArrayList<>();
         for (int day = 1; day < targetDays; day++) {
             LocalDate on = hungOn.plusDays(day);
-            if (!iced && Due.isWeighingDay(day)) {
-                tasks.add(new Task(Due.Work.WEIGH, on));
+            if (!iced && isWeighingDay(day)) {
+                tasks.add(new Task(Work.WEIGH, on));
             }
             if (day == TURN_DAY && !iced && care.method() != Method.VACUUM) {
-                tasks.add(new Task(Due.Work.TURN, on));
+                tasks.add(new Task(Work.TURN, on));
             }
             if (day % lookDays == 0) {
-                tasks.add(new Task(Due.Work.LOOK, on));
+                tasks.add(new Task(Work.LOOK, on));
             }
             if (iced && day % care.iceDays() == 0) {
-                tasks.add(new Task(Due.Work.CHANGE_ICE, on));
+                tasks.add(new Task(Work.CHANGE_ICE, on));
             }
         }
-        tasks.add(new Task(Due.Work.PULL, hungOn.plusDays(targetDays)));
+        tasks.add(new Task(Work.PULL, hungOn.plusDays(targetDays)));
         return tasks;
+    }
+
+    private static boolean isWeighingDay(int day) {
+        return FIRST_WEIGHINGS.contains(day) || (day > WEEK && day % WEEK == 0);
     }
 }

@@ -7,7 +7,7 @@ import elvaro.core.inspection.Verdict.Discard;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
-import elvaro.core.schedule.Due.Work;
+import elvaro.core.schedule.Work;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;

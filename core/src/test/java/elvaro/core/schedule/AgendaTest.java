@@ -1,12 +1,12 @@
 package elvaro.core.schedule;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.schedule.Agenda.Decision;
 import elvaro.core.schedule.Agenda.Verdict;
-import elvaro.core.schedule.Due.Work;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -35,7 +35,7 @@ class AgendaTest {
     private static Optional<Long> due(Agenda agenda, Work work, int day) {
         return agenda.due(HUNG.plusDays(day)).stream()
                 .filter(due -> due.work() == work)
-                .map(Due::days)
+                .map(due -> due.days(HUNG.plusDays(day)))
                 .findFirst();
     }
 
@@ -101,12 +101,60 @@ class AgendaTest {
     @Test
     void the_longest_overdue_pull_comes_first_and_looking_last() {
         List<Due> due = List.of(
-                new Due(Work.LOOK, 30, Optional.empty()),
-                new Due(Work.WEIGH, 9, Optional.empty()),
-                new Due(Work.PULL, 0, Optional.empty()),
-                new Due(Work.PULL_OVERDUE, 2, Optional.empty()),
-                new Due(Work.PULL_OVERDUE, 40, Optional.empty()));
-        assertThat(due.stream().sorted(Due.BY_URGENCY).map(Due::days)).containsExactly(40L, 2L, 0L, 9L, 30L);
+                Due.since(Work.LOOK, HUNG.minusDays(30)),
+                Due.since(Work.WEIGH, HUNG.minusDays(9)),
+                Due.since(Work.PULL, HUNG),
+                Due.since(Work.PULL_OVERDUE, HUNG.minusDays(2)),
+                Due.since(Work.PULL_OVERDUE, HUNG.minusDays(40)));
+        assertThat(due.stream().sorted(Due.BY_URGENCY).map(each -> each.days(HUNG)))
+                .containsExactly(40L, 2L, 0L, 9L, 30L);
+    }
+
+    @Test
+    void what_a_look_made_due_and_the_plan_asks_for_anyway_stands_once() {
+        LocalDate today = HUNG.plusDays(8);
+        List<Due> made = List.of(Due.since(Work.TURN, today), Due.since(Work.RESEAL, today));
+        List<Due> open = agenda(7).open(today, today.plusDays(14), made);
+        assertThat(open.stream().filter(due -> !due.on().isAfter(today)).map(Due::work))
+                .containsExactlyInAnyOrder(Work.TURN, Work.LOOK, Work.RESEAL);
+        assertThat(open)
+                .filteredOn(due -> due.work() == Work.LOOK)
+                .extracting(Due::on)
+                .doesNotHaveDuplicates();
+    }
+
+    /** A piece nobody turned for weeks has its crust; it is not asked about for ever. */
+    @ParameterizedTest(name = "day {0}: turning is asked for: {1}")
+    @CsvSource({"7, true", "21, true", "22, false", "60, false"})
+    void turning_lapses_once_it_lost_its_point(int day, boolean asked) {
+        Agenda longStay = Agenda.of(new Care(Method.OPEN_AIR, Coating.NONE), HUNG, 90, List.of(), Map.of());
+        LocalDate today = HUNG.plusDays(day);
+        assertThat(longStay.open(today, today, List.of()).stream().anyMatch(due -> due.work() == Work.TURN))
+                .isEqualTo(asked);
+    }
+
+    @ParameterizedTest(name = "{0} due for {1} days reads \"{2}\"")
+    @CsvSource(delimiter = '|', textBlock = """
+                    PULL_OVERDUE | 1  | 1 day past its target
+                    PULL_OVERDUE | 40 | 40 days past its target
+                    PULL         | 0  | its day is today
+                    CUT          | 0  | pulled today
+                    CUT          | 3  | pulled 3 days ago
+                    HANG         | 1  | came 1 day ago
+                    WEIGH        | 0  | weighing day
+                    WEIGH        | 2  | weighing 2 days late
+                    BUY          | -2 | to hang in 2 days
+                    BUY          | 0  | to hang today
+                    BUY          | 1  | 1 day late
+                    TURN         | 0  | turning day
+                    LOOK         | 0  | look and smell
+                    LOOK         | 3  | looking 3 days late
+                    CHANGE_ICE   | 0  | drain, fresh ice
+                    CHANGE_ICE   | 2  | drain, fresh ice, 2 days late
+                    DECIDE       | 2  | a silence, 2 days ago
+                    """)
+    void work_says_since_when_it_is_due(Work work, long days, String words) {
+        assertThat(PLAIN.sentence(work.words(days, "a silence", null))).isEqualTo(words);
     }
 
     @Test

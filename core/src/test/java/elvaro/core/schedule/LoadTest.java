@@ -107,25 +107,25 @@ class LoadTest {
     @Test
     void the_work_of_a_piece_is_weighing_turning_looking_and_its_pull() {
         List<Task> tasks = Task.of(new Care(Method.OPEN_AIR, Coating.NONE), DAY, 28);
-        assertThat(days(tasks, Due.Work.WEIGH)).containsExactly(1L, 3L, 7L, 14L, 21L);
-        assertThat(days(tasks, Due.Work.TURN)).containsExactly(7L);
-        assertThat(days(tasks, Due.Work.LOOK)).containsExactly(7L, 14L, 21L);
-        assertThat(days(tasks, Due.Work.PULL)).containsExactly(28L);
-        assertThat(days(tasks, Due.Work.CHANGE_ICE)).isEmpty();
+        assertThat(days(tasks, Work.WEIGH)).containsExactly(1L, 3L, 7L, 14L, 21L);
+        assertThat(days(tasks, Work.TURN)).containsExactly(7L);
+        assertThat(days(tasks, Work.LOOK)).containsExactly(7L, 14L, 21L);
+        assertThat(days(tasks, Work.PULL)).containsExactly(28L);
+        assertThat(days(tasks, Work.CHANGE_ICE)).isEmpty();
     }
 
     @Test
     void what_lies_on_ice_is_drained_and_topped_up_as_it_melts_and_neither_weighed_nor_turned() {
         List<Task> tasks = Task.of(new Care(Method.ON_ICE, Coating.NONE), DAY, 10);
-        assertThat(days(tasks, Due.Work.CHANGE_ICE)).containsExactly(2L, 4L, 6L, 8L);
-        assertThat(days(tasks, Due.Work.TURN)).isEmpty();
-        assertThat(days(tasks, Due.Work.WEIGH)).isEmpty();
+        assertThat(days(tasks, Work.CHANGE_ICE)).containsExactly(2L, 4L, 6L, 8L);
+        assertThat(days(tasks, Work.TURN)).isEmpty();
+        assertThat(days(tasks, Work.WEIGH)).isEmpty();
         int warm = Ice.of(2_000, 2_000, 10, 30).topUpDays();
-        assertThat(days(Task.of(new Care(Method.ON_ICE, Coating.NONE, warm), DAY, 4), Due.Work.CHANGE_ICE))
+        assertThat(days(Task.of(new Care(Method.ON_ICE, Coating.NONE, warm), DAY, 4), Work.CHANGE_ICE))
                 .containsExactly(1L, 2L, 3L);
     }
 
-    private static List<Long> days(List<Task> tasks, Due.Work work) {
+    private static List<Long> days(List<Task> tasks, Work work) {
         return tasks.stream()
                 .filter(task -> task.work() == work)
                 .map(task -> task.on().toEpochDay() - DAY.toEpochDay())

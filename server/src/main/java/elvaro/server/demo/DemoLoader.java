@@ -9,7 +9,7 @@ import elvaro.core.inspection.Seen.Mould;
 import elvaro.core.inspection.Seen.Smell;
 import elvaro.core.inspection.Seen.Surface;
 import elvaro.core.ledger.LogFact.Kind;
-import elvaro.core.schedule.Due.Work;
+import elvaro.core.schedule.Work;
 import elvaro.server.account.AccountService;
 import elvaro.server.account.SetupService;
 import elvaro.server.chamber.Chamber;
@@ -42,8 +42,8 @@ import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
-import elvaro.server.task.TaskService;
-import elvaro.server.task.TaskView;
+import elvaro.server.task.WorkItem;
+import elvaro.server.task.WorkList;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -67,6 +67,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 @Order(1)
 class DemoLoader implements ApplicationRunner {
+    private static final int TURNED_ON_DAY = 7;
+
     private static final long SEED = 20_261;
 
     private final boolean wanted;
@@ -78,7 +80,7 @@ class DemoLoader implements ApplicationRunner {
     private final PieceHistory archive;
     private final PiecePlans plans;
     private final PlanService purchases;
-    private final TaskService tasks;
+    private final WorkList work;
     private final PieceQueries pieces;
     private final LogService log;
     private final LookService looks;
@@ -102,7 +104,7 @@ class DemoLoader implements ApplicationRunner {
             PieceHistory archive,
             PiecePlans plans,
             PlanService purchases,
-            TaskService tasks,
+            WorkList work,
             PieceQueries pieces,
             LogService log,
             LookService looks,
@@ -124,7 +126,7 @@ class DemoLoader implements ApplicationRunner {
         this.archive = archive;
         this.plans = plans;
         this.purchases = purchases;
-        this.tasks = tasks;
+        this.work = work;
         this.pieces = pieces;
         this.log = log;
         this.looks = looks;
@@ -212,20 +214,23 @@ class DemoLoader implements ApplicationRunner {
     /** Most pieces were turned and looked at when they should have been; one bag was found leaking this morning. */
     private void looked(Random random) {
         boolean leaks = true;
-        for (TaskView task : tasks.ahead(0)) {
-            boolean done = random.nextInt(5) > 0 && task.plannedOn() != null && task.pieceId() != null;
-            if (!done || task.work() != Work.LOOK && task.work() != Work.TURN) {
+        for (WorkItem item : work.ahead(0)) {
+            if (item.work() != Work.LOOK || random.nextInt(5) == 0) {
                 continue;
             }
-            UUID id = Scenario.id(random);
-            Instant at = earlier(task.plannedOn());
-            if (task.work() == Work.TURN) {
-                log.write(task.pieceId(), id, new EntryForm(Kind.TURNED, 0, null, "", at, null, Map.of()));
-            } else {
-                Piece piece = pieces.find(task.pieceId());
-                boolean wrapped = piece.method().orElseThrow() == Method.MEMBRANE;
-                looks.keep(piece.id(), id, seen(wrapped && leaks, wrapped, random, at));
-                leaks = leaks && !wrapped;
+            Piece piece = pieces.find(item.subject().id());
+            boolean wrapped = piece.method().orElseThrow() == Method.MEMBRANE;
+            looks.keep(piece.id(), Scenario.id(random), seen(wrapped && leaks, wrapped, random, earlier(item.on())));
+            leaks = leaks && !wrapped;
+        }
+        for (Piece piece : pieces.hangingNow()) {
+            LocalDate day = piece.hungOn().orElseThrow().plusDays(TURNED_ON_DAY);
+            boolean turned = piece.method().orElseThrow() != Method.ON_ICE && random.nextInt(5) > 0;
+            if (turned && !day.isAfter(workshops.today())) {
+                log.write(
+                        piece.id(),
+                        Scenario.id(random),
+                        new EntryForm(Kind.TURNED, 0, null, "", earlier(day), null, Map.of()));
             }
         }
     }

@@ -7,7 +7,7 @@ import elvaro.core.forecast.Drift;
 import elvaro.core.forecast.Forecast;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
-import elvaro.core.schedule.Due;
+import elvaro.core.schedule.DayNumber;
 import elvaro.core.yield.Section;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.forecast.Ahead;
@@ -83,7 +83,7 @@ public record PieceCard(
         LocalDate until =
                 log.pull().map(pull -> pull.at().atZone(zone).toLocalDate()).orElse(today);
         Long day = piece.hungOn()
-                .map(hung -> Due.dayNumber(hung, until.isBefore(hung) ? hung : until))
+                .map(hung -> DayNumber.of(hung, until.isBefore(hung) ? hung : until))
                 .orElse(null);
         long overdue = piece.state() != PieceState.HANGING || day == null
                 ? 0

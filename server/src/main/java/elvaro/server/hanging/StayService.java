@@ -3,7 +3,7 @@ package elvaro.server.hanging;
 import elvaro.core.keeping.EquivalentDays;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.PieceLog;
-import elvaro.core.schedule.Due;
+import elvaro.core.schedule.DayNumber;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.forecast.ChamberHistories;
@@ -112,7 +112,7 @@ public class StayService {
                             piece.id(),
                             piece.tag(),
                             piece.cut().name(),
-                            Due.dayNumber(piece.hungOn().orElseThrow(), today),
+                            DayNumber.of(piece.hungOn().orElseThrow(), today),
                             EquivalentDays.at(where.climate(recorded), days));
                 })
                 .sorted(Comparator.comparing(AgeView::equivalentDays).reversed())

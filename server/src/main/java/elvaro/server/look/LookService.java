@@ -8,7 +8,7 @@ import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.Stream;
-import elvaro.core.schedule.Due.Work;
+import elvaro.core.schedule.Work;
 import elvaro.server.hanging.EntryForm;
 import elvaro.server.hanging.LogService;
 import elvaro.server.hanging.PieceQueries;
@@ -124,7 +124,7 @@ public class LookService {
                 verdict.answer(),
                 verdict.discard(),
                 verdict.because().stream().map(LookView.Because::of).toList(),
-                verdict.work(),
+                verdict.work().stream().map(LookView.ToDo::of).toList(),
                 entry.stands(),
                 photos);
     }

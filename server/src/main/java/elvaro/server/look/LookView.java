@@ -2,10 +2,12 @@ package elvaro.server.look;
 
 import elvaro.core.inspection.Rule;
 import elvaro.core.inspection.Verdict;
-import elvaro.core.schedule.Due.Work;
+import elvaro.core.ledger.LogFact;
+import elvaro.core.schedule.Work;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A look and what was answered.
@@ -24,9 +26,21 @@ public record LookView(
         Rule.Answer answer,
         Verdict.Discard discard,
         List<Because> because,
-        List<Work> work,
+        List<ToDo> work,
         boolean stands,
         List<UUID> photos) {
+
+    /**
+     * Work the look made.
+     *
+     * @param done what is said by touching it, where the touch is all there is to say
+     * @param logs what that touch writes into the log
+     */
+    public record ToDo(Work work, @Nullable String done, LogFact.@Nullable Kind logs) {
+        static ToDo of(Work work) {
+            return new ToDo(work, work.done().orElse(null), work.logs().orElse(null));
+        }
+    }
 
     /** A rule as it is told. */
     public record Because(Rule rule, Rule.Answer answer, String seen, String reason) {

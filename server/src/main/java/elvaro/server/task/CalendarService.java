@@ -1,9 +1,12 @@
 package elvaro.server.task;
 
-import elvaro.core.schedule.Due.Work;
+import elvaro.core.schedule.Work;
+import elvaro.core.working.Units;
+import elvaro.server.account.AccountService;
 import elvaro.server.settings.WorkshopService;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
@@ -27,66 +30,58 @@ public class CalendarService {
     /** As far as anything hangs. */
     private static final int DAYS_AHEAD = 400;
 
-    private final TaskService tasks;
+    private final WorkList work;
+    private final AccountService people;
     private final WorkshopService workshops;
     private final Clock clock;
 
-    CalendarService(TaskService tasks, WorkshopService workshops, Clock clock) {
-        this.tasks = tasks;
+    CalendarService(WorkList work, AccountService people, WorkshopService workshops, Clock clock) {
+        this.work = work;
+        this.people = people;
         this.workshops = workshops;
         this.clock = clock;
     }
 
     public String write() {
-        List<TaskView> ahead = tasks.ahead(DAYS_AHEAD);
+        List<WorkItem> ahead = work.ahead(DAYS_AHEAD);
+        Units units = people.units();
+        LocalDate today = workshops.today();
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Elvaro//Work ahead//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
         calendar.add(ImmutableCalScale.GREGORIAN);
         calendar.add(new XProperty("X-WR-CALNAME", "Elvaro, " + workshops.mine().name()));
-        ahead.forEach(task -> calendar.add(event(task)));
+        ahead.forEach(item -> calendar.add(event(item, units, today)));
         return calendar.toString();
     }
 
-    private VEvent event(TaskView task) {
-        VEvent event = new VEvent(task.on(), summary(task));
+    private VEvent event(WorkItem item, Units units, LocalDate today) {
+        VEvent event = new VEvent(
+                item.on(), "%s %s".formatted(item.work().label(), item.subject().tag()));
         event.replace(new DtStamp(clock.instant()));
-        event.add(new Uid(uid(task)));
-        event.add(new Description(
-                task.words() == null ? task.cutName() : "%s. %s".formatted(task.cutName(), task.words())));
-        if (task.chamberName() != null) {
-            event.add(new Location(task.chamberName()));
+        event.add(new Uid(uid(item)));
+        event.add(
+                new Description(units.sentence("%s. %s".formatted(item.subject().name(), item.words(today)))));
+        if (item.subject().chamberName() != null) {
+            event.add(new Location(item.subject().chamberName()));
         }
         return event;
     }
 
-    private static String summary(TaskView task) {
-        String word = task.work().name().replace('_', ' ').toLowerCase(Locale.ROOT);
-        String capital = word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
-        return task.work() == Work.BUY ? "Buy and hang: " + task.tag() : capital + " " + task.tag();
-    }
-
-    private static String uid(TaskView task) {
-        String name;
-        if (task.planId() != null) {
-            name = task.planId().toString();
-        } else if (task.pieceId() != null) {
-            name = "%s-%s-%s".formatted(task.pieceId(), task.work(), named(task));
-        } else {
-            // Two events of one chamber and day are told apart by what they are.
-            String event = "%s %s %s %s".formatted(task.tag(), task.work(), task.on(), task.cutName());
-            name = UUID.nameUUIDFromBytes(event.getBytes(StandardCharsets.UTF_8))
-                    .toString();
-        }
-        return name.toLowerCase(Locale.ROOT) + "@elvaro";
-    }
-
     /** By the day the plan has it, whatever it says; steps of a treatment have no other name than their words. */
-    private static String named(TaskView task) {
-        if (task.plannedOn() != null || task.words() == null) {
-            return String.valueOf(task.plannedOn() == null ? task.on() : task.plannedOn());
-        }
-        return UUID.nameUUIDFromBytes((task.on() + task.words()).getBytes(StandardCharsets.UTF_8))
-                .toString();
+    private static String uid(WorkItem item) {
+        String name = "%s-%s-%s"
+                .formatted(
+                        item.subject().id(), item.work(), item.due().plannedOn().orElse(item.on()));
+        // Two events of one chamber and day, or two steps of one piece, are told apart by what they are.
+        String apart = item.work() == Work.DECIDE ? item.subject().name() : item.detail();
+        boolean alike = item.work() == Work.DECIDE || item.work() == Work.TREAT;
+        return (alike
+                                ? name + "-"
+                                        + UUID.nameUUIDFromBytes(
+                                                String.valueOf(apart).getBytes(StandardCharsets.UTF_8))
+                                : name)
+                        .toLowerCase(Locale.ROOT)
+                + "@elvaro";
     }
 }

@@ -1,7 +1,7 @@
 package elvaro.server.task;
 
 import elvaro.core.schedule.Agenda.Verdict;
-import elvaro.core.schedule.Due.Work;
+import elvaro.core.schedule.Work;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;

@@ -1,8 +1,11 @@
 package elvaro.server.task;
 
+import elvaro.server.settings.WorkshopService;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
@@ -21,11 +24,20 @@ import org.springframework.web.bind.annotation.RestController;
 class TaskController {
     private static final String CALENDAR = "text/calendar;charset=UTF-8";
 
+    private final WorkshopService workshops;
+    private final WorkList work;
     private final TaskService tasks;
     private final CalendarService calendar;
     private final CalendarFeeds feeds;
 
-    TaskController(TaskService tasks, CalendarService calendar, CalendarFeeds feeds) {
+    TaskController(
+            WorkshopService workshops,
+            WorkList work,
+            TaskService tasks,
+            CalendarService calendar,
+            CalendarFeeds feeds) {
+        this.workshops = workshops;
+        this.work = work;
         this.tasks = tasks;
         this.calendar = calendar;
         this.feeds = feeds;
@@ -35,10 +47,14 @@ class TaskController {
     record FeedView(boolean made, String path) {}
 
     @GetMapping("/api/tasks")
-    List<TaskView> ahead(
+    List<WorkView> ahead(
             @RequestParam(defaultValue = "14") @Min(0) @Max(value = 400, message = "At most 400 days ahead.")
                     int days) {
-        return tasks.ahead(days);
+        LocalDate today = workshops.today();
+        return work.ahead(days).stream()
+                .sorted(Comparator.comparing(WorkItem::on)) // stable: by urgency within a day
+                .map(item -> WorkView.of(item, today))
+                .toList();
     }
 
     /** Keeps what somebody decided about a task; sent again, it is kept once. */

@@ -2,7 +2,7 @@ package elvaro.server.task;
 
 import elvaro.core.schedule.Agenda.Decision;
 import elvaro.core.schedule.Agenda.Verdict;
-import elvaro.core.schedule.Due.Work;
+import elvaro.core.schedule.Work;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;

@@ -55,7 +55,7 @@ class CuttingIT {
                 .body()
                 .path("due")
                 .valueStream()
-                .filter(due -> due.path("pieceId").asString("").equals(piece))
+                .filter(due -> due.at("/subject/id").asString("").equals(piece))
                 .map(due -> due.path("work").asString())
                 .toList();
     }

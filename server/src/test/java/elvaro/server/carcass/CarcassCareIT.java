@@ -69,7 +69,7 @@ class CarcassCareIT {
         return client.get("/api/tasks?days=30")
                 .body()
                 .valueStream()
-                .filter(task -> task.path("pieceId").asString("").equals(piece))
+                .filter(task -> task.at("/subject/id").asString("").equals(piece))
                 .filter(task -> task.path("work").asString().equals("CHANGE_ICE"))
                 .map(task -> today().datesUntil(
                                 java.time.LocalDate.parse(task.path("on").asString()))

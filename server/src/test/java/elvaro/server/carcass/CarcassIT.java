@@ -288,7 +288,7 @@ class CarcassIT {
                 .isZero();
         assertThat(client.get("/api/room").body().path("due"))
                 .as("a neck that is cut asks for nothing any more")
-                .noneMatch(due -> due.path("pieceId").asString("").equals(neck));
+                .noneMatch(due -> due.at("/subject/id").asString("").equals(neck));
     }
 
     /** An animal of each build comes in, is taken down and broken down to its last part, and its cut sheet closes. */

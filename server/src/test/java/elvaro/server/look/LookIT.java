@@ -51,7 +51,7 @@ class LookIT {
                 .body()
                 .path("due")
                 .valueStream()
-                .filter(each -> each.path("pieceId").asString("").equals(piece))
+                .filter(each -> each.at("/subject/id").asString("").equals(piece))
                 .map(each -> each.path("work").asString())
                 .toList();
     }

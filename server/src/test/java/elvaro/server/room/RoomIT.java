@@ -30,8 +30,8 @@ class RoomIT {
         return room(client)
                 .path("due")
                 .valueStream()
-                .map(each ->
-                        each.path("work").asString() + " " + each.path("tag").asString())
+                .map(each -> each.path("work").asString() + " "
+                        + each.at("/subject/tag").asString())
                 .toList();
     }
 

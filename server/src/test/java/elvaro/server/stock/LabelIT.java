@@ -108,7 +108,7 @@ class LabelIT {
         double perKg = packs.at("/0/pricePerKg").asDouble() / 100;
         assertThat(text)
                 .contains("No. " + packs.at("/0/number").asInt())
-                .contains("1.234 kg, %.2f EUR/kg, %.2f EUR".formatted(perKg, perKg * 1.234))
+                .contains("1.234 kg, €%.2f/kg, €%.2f".formatted(perKg, perKg * 1.234))
                 .contains("vacuum, frozen, packed")
                 .contains("ground meat: cook through")
                 .contains("Test shop");

@@ -134,7 +134,7 @@ class TaskIT {
         ICalendar calendar = Biweekly.parse(text).first();
         List<VEvent> events = calendar.getEvents();
         assertThat(events.stream().map(event -> event.getSummary().getValue()))
-                .contains("Weigh 1A", "Turn 1A", "Pull 1A", "Buy and hang: Supper; for Ødegård, \"24\"");
+                .contains("Weigh 1A", "Turn 1A", "Pull 1A", "Buy Supper; for Ødegård, \"24\"");
         VEvent pull = events.stream()
                 .filter(event -> event.getSummary().getValue().equals("Pull 1A"))
                 .findFirst()

@@ -30,7 +30,7 @@ class GivenIT {
                 .path("due")
                 .valueStream()
                 .filter(due -> due.path("work").asString().equals("TREAT")
-                        && due.path("pieceId").asString().equals(piece))
+                        && due.at("/subject/id").asString().equals(piece))
                 .map(due -> due.path("words").asString())
                 .toList();
     }

@@ -1,0 +1,149 @@
+package elvaro.core.schedule;
+
+import static elvaro.core.ledger.LogFact.Kind.CUT_AWAY;
+import static elvaro.core.ledger.LogFact.Kind.MOVED;
+import static elvaro.core.ledger.LogFact.Kind.RESEALED;
+import static elvaro.core.ledger.LogFact.Kind.RESTED;
+import static elvaro.core.ledger.LogFact.Kind.RETIED;
+import static elvaro.core.ledger.LogFact.Kind.TRIMMED;
+import static elvaro.core.ledger.LogFact.Kind.TURNED;
+import static elvaro.core.ledger.LogFact.Kind.WEIGHED;
+import static elvaro.core.ledger.LogFact.Kind.WITHDRAWN;
+
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.working.Quantity;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** What a person is asked to do, the most urgent first, with the one set of words for it on screen, paper and calendar. */
+public enum Work {
+    /** A look that said stop: what is bad is still there. */
+    STOP("See to it", "", Place.LOOK, CUT_AWAY),
+    PULL_OVERDUE("Pull", "", Place.SCALE),
+    PULL("Pull", "", Place.SCALE),
+    /** Air that was too warm, or a probe that fell silent. */
+    DECIDE("Decide", "", Place.CHAMBER),
+    /** A membrane that leaks: reseal or rewrap. */
+    RESEAL("Reseal", "Resealed", Place.HERE, RESEALED),
+    /** What smelled faintly acid: unwrap, a day in the cold. */
+    REST("Unwrap", "Unwrapped", Place.HERE, RESTED),
+    /** Folds and cuts: trim them even. */
+    TRIM("Trim", "Trimmed", Place.HERE, TRIMMED, CUT_AWAY, WITHDRAWN),
+    /** A step of a treatment. */
+    TREAT("Treat", "", Place.TREATMENTS),
+    CUT("Cut", "", Place.BENCH),
+    /** A purchase that was planned. */
+    BUY("Buy", "", Place.PLAN),
+    /** A lot that came in and hangs nowhere yet. */
+    HANG("Hang", "", Place.LOT),
+    CHANGE_ICE("Change ice", "Iced", Place.HERE),
+    WEIGH("Weigh", "", Place.SCALE, WEIGHED),
+    TURN("Turn", "Turned", Place.HERE, TURNED, RETIED, MOVED),
+    LOOK("Look", "", Place.LOOK);
+
+    /** A purchase is put before people so many days before it is to hang. */
+    private static final int DAYS_TO_BUY = 3;
+
+    /**
+     * A piece that was not turned for so long has its crust on every side but one, and turning it changes nothing any more
+     * (EST).
+     */
+    private static final int TURNING_LAPSES_DAYS = 14;
+
+    /** Where work is done. */
+    public enum Place {
+        /** By touching it where it is shown. */
+        HERE,
+        SCALE,
+        LOOK,
+        BENCH,
+        TREATMENTS,
+        LOT,
+        PLAN,
+        CHAMBER
+    }
+
+    private final String label;
+    private final String done;
+    private final Place place;
+    private final List<Kind> shownBy;
+
+    Work(String label, String done, Place place, Kind... shownBy) {
+        this.label = label;
+        this.done = done;
+        this.place = place;
+        this.shownBy = List.of(shownBy);
+    }
+
+    /** What to do, in a word. */
+    public String label() {
+        return label;
+    }
+
+    /** What is said by touching it, where the touch is all there is to say. */
+    public Optional<String> done() {
+        return done.isEmpty() ? Optional.empty() : Optional.of(done);
+    }
+
+    public Place place() {
+        return place;
+    }
+
+    /** What in the log shows that it was done. */
+    public List<Kind> shownBy() {
+        return shownBy;
+    }
+
+    /** What a touch writes into the log; empty where it writes nothing there. */
+    public Optional<Kind> logs() {
+        return place == Place.HERE ? shownBy.stream().findFirst() : Optional.empty();
+    }
+
+    /** How many days before its own it is shown among what is to be done. */
+    public int noticeDays() {
+        return this == BUY ? DAYS_TO_BUY : 0;
+    }
+
+    /**
+     * Whether it lost its point.
+     *
+     * @param days how long it has been due
+     */
+    public boolean lapsed(long days) {
+        return this == TURN && days > TURNING_LAPSES_DAYS;
+    }
+
+    /**
+     * How long it has been due, or what exactly is to be done.
+     *
+     * @param days how long it has been due, 0 on its day, below 0 before
+     * @param name of what it is about
+     * @param detail what exactly, where the work alone does not say
+     */
+    public String words(long days, String name, @Nullable String detail) {
+        String late = Quantity.days(Math.max(0, days));
+        boolean inTime = days <= 0;
+        return switch (this) {
+            case STOP -> inTime ? "a look said stop" : "a look said stop %s ago".formatted(late);
+            case RESEAL -> inTime ? "its membrane leaks" : "has leaked for %s".formatted(late);
+            case REST -> "unwrap, a day in the cold";
+            case TRIM -> "trim folds and cuts even";
+            case TREAT -> detail == null ? "" : detail;
+            case PULL_OVERDUE -> "%s past its target".formatted(late);
+            case PULL -> days == 0 ? "its day is today" : "the day of its target";
+            case DECIDE -> inTime ? "%s, today".formatted(name) : "%s, %s ago".formatted(name, late);
+            case CUT -> inTime ? "pulled today" : "pulled %s ago".formatted(late);
+            case HANG -> inTime ? "came today" : "came %s ago".formatted(late);
+            case BUY ->
+                days < 0
+                        ? "to hang in %s".formatted(Quantity.days(-days))
+                        : days == 0 ? "to hang today" : "%s late".formatted(late);
+            case WEIGH -> inTime ? "weighing day" : "weighing %s late".formatted(late);
+            case TURN -> inTime ? "turning day" : "turning %s late".formatted(late);
+            case LOOK -> inTime ? "look and smell" : "looking %s late".formatted(late);
+            case CHANGE_ICE ->
+                (detail == null ? "drain, fresh ice" : detail) + (inTime ? "" : ", %s late".formatted(late));
+        };
+    }
+}

@@ -1,0 +1,120 @@
+package elvaro.server.task;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.core.game.Ice;
+import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.schedule.Agenda;
+import elvaro.core.schedule.Agenda.Decision;
+import elvaro.core.schedule.Agenda.Verdict;
+import elvaro.core.schedule.Care;
+import elvaro.core.schedule.Work;
+import elvaro.server.hanging.PieceQueries.Hanging;
+import elvaro.server.piece.Piece;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.CurrentWorkshop;
+import jakarta.persistence.EntityManager;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** The plan of each hanging piece's work, with what people decided about it. */
+@Component
+class Agendas {
+    /** Nothing hangs longer than this, with some room for what was put off. */
+    private static final int LONGEST_AGO_DAYS = 500;
+
+    private static final int MOST_WORKSHOPS_KEPT = 200;
+
+    /** What was decided so far. */
+    private record Known(UUID workshopId, long decisions) {}
+
+    private final Cache<Known, Map<UUID, List<Decision>>> kept =
+            Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
+    private final WorkshopService workshops;
+    private final CurrentWorkshop current;
+    private final EntityManager entities;
+
+    Agendas(WorkshopService workshops, CurrentWorkshop current, EntityManager entities) {
+        this.workshops = workshops;
+        this.current = current;
+        this.entities = entities;
+    }
+
+    /** The agendas of a workshop, its decisions read once for any number of pieces. */
+    final class OfWorkshop {
+        private final Map<UUID, List<Decision>> decisions = decisions();
+
+        private OfWorkshop() {}
+
+        /** @param hanging a piece that hangs */
+        Agenda of(Hanging hanging, Chests chests, ZoneId zone) {
+            Piece piece = hanging.piece();
+            Map<Work, LocalDate> lastDone = new EnumMap<>(Work.class);
+            for (Work work : List.of(Work.WEIGH, Work.TURN)) {
+                Kind kind = work.shownBy().get(0);
+                hanging.log()
+                        .last(kind)
+                        .ifPresent(fact ->
+                                lastDone.put(work, fact.at().atZone(zone).toLocalDate()));
+            }
+            hanging.log()
+                    .lastLook()
+                    .ifPresent(fact ->
+                            lastDone.put(Work.LOOK, fact.at().atZone(zone).toLocalDate()));
+            return Agenda.of(
+                    new Care(
+                            piece.method().orElseThrow(),
+                            piece.coating(),
+                            chests.ice(piece).map(Ice::topUpDays).orElse(Care.USUAL_ICE_DAYS)),
+                    piece.hungOn().orElseThrow(),
+                    piece.targetDays().orElseThrow(),
+                    decisions.getOrDefault(piece.id(), List.of()),
+                    lastDone);
+        }
+    }
+
+    OfWorkshop read() {
+        return new OfWorkshop();
+    }
+
+    /** One decision, read for what it says only. */
+    public record DecisionRow(
+            UUID pieceId,
+            Work work,
+            LocalDate plannedOn,
+            Verdict verdict,
+            @Nullable LocalDate movedTo) {
+        Decision decision() {
+            return new Decision(work, plannedOn, verdict, Optional.ofNullable(movedTo));
+        }
+    }
+
+    /**
+     * Decisions about pieces that may still hang, by piece, in the order they were made. Kept in memory under how many decisions
+     * the workshop has: they are only ever added, so the number tells whether there is another.
+     */
+    private Map<UUID, List<Decision>> decisions() {
+        long number = entities.createQuery("select count(d) from TaskDecision d", Long.class)
+                .getSingleResult();
+        return kept.get(new Known(current.person().workshopId(), number), key -> written());
+    }
+
+    private Map<UUID, List<Decision>> written() {
+        return entities.createQuery(
+                        "select new elvaro.server.task.Agendas$DecisionRow(d.pieceId, d.work, d.plannedOn, d.verdict,"
+                                + " d.movedTo) from TaskDecision d where d.plannedOn >= :since order by d.decidedAt, d.id",
+                        DecisionRow.class)
+                .setParameter("since", workshops.today().minusDays(LONGEST_AGO_DAYS))
+                .getResultStream()
+                .collect(Collectors.groupingBy(
+                        DecisionRow::pieceId, Collectors.mapping(DecisionRow::decision, Collectors.toList())));
+    }
+}
