@@ -5,6 +5,7 @@ import { useChambers, useCuts, useMethods } from '../api/queries';
 import { chamberChoices, methodChoices } from '../kit/choices';
 import { Pick } from '../stock/Pick';
 import { fieldWords, withColumn, type Field, type Form, type Sheet } from './past';
+import type { Stream } from '../kit/streams';
 
 interface Props {
   sheet: Sheet;
@@ -19,7 +20,7 @@ const grid = {
   width: '100%',
 };
 
-type Rest = 'TOLD' | 'DISCARD' | 'USABLE_TRIM' | 'FAT' | 'BONE';
+type Rest = 'TOLD' | Exclude<Stream, 'STEAK'>;
 
 const restWords: Record<Rest, string> = {
   TOLD: 'must be told',

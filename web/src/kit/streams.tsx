@@ -5,13 +5,15 @@ type Part = 'steak' | 'trim' | 'fat' | 'bone' | 'discard' | 'water';
 type Share = Part | 'withdrawn' | 'residual';
 
 /** The piles in the order of the bench; key is the server's, words are the trade's. */
-export const streams: { stream: Stream; part: Part; label: string; key: keyof Schema['Piles'] }[] = [
-  { stream: 'STEAK', part: 'steak', label: 'Steaks and roasts', key: 'steak' },
-  { stream: 'USABLE_TRIM', part: 'trim', label: 'Usable trim', key: 'usableTrim' },
-  { stream: 'FAT', part: 'fat', label: 'Rendering fat', key: 'fat' },
-  { stream: 'BONE', part: 'bone', label: 'Bone', key: 'bone' },
-  { stream: 'DISCARD', part: 'discard', label: 'Discard', key: 'discard' },
-];
+const known: Record<Stream, { part: Part; label: string; key: keyof Schema['Piles'] }> = {
+  STEAK: { part: 'steak', label: 'Steaks and roasts', key: 'steak' },
+  USABLE_TRIM: { part: 'trim', label: 'Usable trim', key: 'usableTrim' },
+  FAT: { part: 'fat', label: 'Rendering fat', key: 'fat' },
+  BONE: { part: 'bone', label: 'Bone', key: 'bone' },
+  DISCARD: { part: 'discard', label: 'Discard', key: 'discard' },
+};
+
+export const streams = (Object.keys(known) as Stream[]).map((stream) => ({ stream, ...known[stream] }));
 
 /** What a bar is drawn from. */
 export type Drawn = Pick<

@@ -5,7 +5,9 @@ import static elvaro.core.working.Quantity.money;
 import static elvaro.core.working.Quantity.price;
 
 import elvaro.core.ledger.Piles;
+import elvaro.core.ledger.Stream;
 import elvaro.core.working.Working;
+import java.util.Arrays;
 import java.util.Optional;
 
 /**
@@ -18,12 +20,23 @@ import java.util.Optional;
 public record SteakCost(double landed, double credit, int steakGrams) {
 
     /** What the by-products fetch, minor units per kg. */
-    public record ByProductPrices(double usableTrim, double fat, double bone) {}
+    public record ByProductPrices(double usableTrim, double fat, double bone) {
+
+        /** What a pile fetches; steaks are what is paid for, and what is thrown away fetches nothing. */
+        public double of(Stream stream) {
+            return switch (stream) {
+                case USABLE_TRIM -> usableTrim;
+                case FAT -> fat;
+                case BONE -> bone;
+                case STEAK, DISCARD -> 0;
+            };
+        }
+    }
 
     public static SteakCost of(Landed landed, Piles piles, ByProductPrices prices) {
-        double credit =
-                (piles.usableTrim() * prices.usableTrim() + piles.fat() * prices.fat() + piles.bone() * prices.bone())
-                        / 1000;
+        double credit = Arrays.stream(Stream.values())
+                .mapToDouble(stream -> piles.of(stream) * prices.of(stream) / 1000)
+                .sum();
         return new SteakCost(landed.total(), credit, piles.steak());
     }
 

@@ -4,11 +4,14 @@ import static elvaro.core.working.Quantity.mass;
 import static elvaro.core.working.Quantity.price;
 import static elvaro.core.working.Quantity.share;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Finished ledgers side by side: which did best and worst by each measure, and which stream made the difference.
@@ -52,7 +55,7 @@ public final class Comparison {
     public record Mark(Measure measure, int best, int worst, String reason) {}
 
     /** A weight that left the green weight by some way other than the steaks. */
-    private record Way(String label, int grams) {}
+    private record Way(@Nullable Stream stream, String label, int grams) {}
 
     /**
      * Marks best and worst by every measure; a measure on which all agree to a tenth of a per cent is left unmarked.
@@ -131,7 +134,7 @@ public final class Comparison {
         List<Way> worse = ways(worst, (double) best.green() / worst.green());
         int most = IntStream.range(0, better.size())
                 .boxed()
-                .filter(way -> counts(measure, way))
+                .filter(way -> counts(measure, better.get(way)))
                 .max(Comparator.comparingInt(
                         index -> worse.get(index).grams() - better.get(index).grams()))
                 .orElseThrow();
@@ -142,22 +145,31 @@ public final class Comparison {
                         .formatted(better.get(most).label(), share(points));
     }
 
-    /** Usable trim and fat do not lower the usable yield; water is no trim. */
-    private static boolean counts(Measure measure, int way) {
-        return switch (measure) {
-            case USABLE_YIELD -> way == 0 || way >= 3;
-            case TRIM -> way > 0;
-            default -> true;
-        };
+    /** What the green weight went into beside steak: water, and each other pile. */
+    private static List<Way> ways(Ledger ledger, double scale) {
+        List<Way> ways = new ArrayList<>();
+        ways.add(new Way(null, "water", scaled(ledger.shrink(), scale)));
+        Arrays.stream(Stream.values())
+                .filter(stream -> stream != Stream.STEAK)
+                .forEach(stream -> ways.add(new Way(
+                        stream,
+                        stream.label(),
+                        scaled(
+                                stream == Stream.DISCARD
+                                        ? ledger.discard()
+                                        : ledger.piles().of(stream),
+                                scale))));
+        return ways;
     }
 
-    private static List<Way> ways(Ledger ledger, double scale) {
-        return List.of(
-                new Way("water", scaled(ledger.shrink(), scale)),
-                new Way("usable trim", scaled(ledger.piles().usableTrim(), scale)),
-                new Way("rendering fat", scaled(ledger.piles().fat(), scale)),
-                new Way("bone", scaled(ledger.piles().bone(), scale)),
-                new Way("discard", scaled(ledger.discard(), scale)));
+    /** What is usable does not lower the usable yield; water is no trim. */
+    private static boolean counts(Measure measure, Way way) {
+        Stream stream = way.stream();
+        return switch (measure) {
+            case USABLE_YIELD -> stream == null || !stream.isUsable();
+            case TRIM -> stream != null;
+            default -> true;
+        };
     }
 
     private static int scaled(int grams, double scale) {

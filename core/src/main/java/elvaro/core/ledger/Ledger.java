@@ -4,7 +4,10 @@ import static elvaro.core.working.Quantity.mass;
 import static elvaro.core.working.Quantity.share;
 
 import elvaro.core.working.Working;
+import java.util.Arrays;
 import java.util.List;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /**
  * The mass ledger of one piece, whole grams, so that sums close exactly. Reference section 1; mass balance.
@@ -74,7 +77,7 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAwa
 
     /** P + U + F, everything that can be sold or eaten. */
     public int usable() {
-        return piles.steak() + piles.usableTrim() + piles.fat();
+        return piles.usable();
     }
 
     /** D: the pile at the bench and what was thrown away before. */
@@ -84,7 +87,7 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAwa
 
     /** U + F + B + D, everything cut away from the steaks. */
     public int trim() {
-        return piles.usableTrim() + piles.fat() + piles.bone() + discard();
+        return piles.total() - piles.steak() + cutAway;
     }
 
     private double of(int grams) {
@@ -100,22 +103,16 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAwa
                         "(%s − %s − %s)".formatted(mass(green), mass(withdrawn), mass(aged)),
                         shrinkFraction()),
                 working("Steak yield", "P / G", mass(piles.steak()), steakYield()),
-                working(
-                        "Usable yield",
-                        "(P + U + F) / G",
-                        "(%s + %s + %s)".formatted(mass(piles.steak()), mass(piles.usableTrim()), mass(piles.fat())),
-                        usableYield()),
-                working(
-                        "Trim",
-                        "(U + F + B + D) / G",
-                        "(%s + %s + %s + %s)"
-                                .formatted(
-                                        mass(piles.usableTrim()),
-                                        mass(piles.fat()),
-                                        mass(piles.bone()),
-                                        mass(discard())),
-                        trimFraction()),
+                working("Usable yield", "(P + U + F) / G", sum(Stream::isUsable, 0), usableYield()),
+                working("Trim", "(U + F + B + D) / G", sum(stream -> stream != Stream.STEAK, cutAway), trimFraction()),
                 working("Discard", "D / G", mass(discard()), discardFraction()));
+    }
+
+    private String sum(Predicate<Stream> which, int more) {
+        return Arrays.stream(Stream.values())
+                .filter(which)
+                .map(stream -> mass(piles.of(stream) + (stream == Stream.DISCARD ? more : 0)))
+                .collect(Collectors.joining(" + ", "(", ")"));
     }
 
     private Working working(String name, String formula, String numerator, double value) {

@@ -1,5 +1,7 @@
 package elvaro.core.past;
 
+import elvaro.core.ledger.Stream;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -37,12 +39,23 @@ public enum PastField {
         return label;
     }
 
+    /** The column of a pile. */
+    public static PastField of(Stream pile) {
+        return switch (pile) {
+            case STEAK -> STEAK;
+            case USABLE_TRIM -> USABLE_TRIM;
+            case FAT -> FAT;
+            case BONE -> BONE;
+            case DISCARD -> DISCARD;
+        };
+    }
+
     /** Whether a weight stands in it. */
     public boolean weighs() {
-        return switch (this) {
-            case GREEN, WEIGHT, AGED, STEAK, USABLE_TRIM, FAT, BONE, DISCARD -> true;
-            default -> false;
-        };
+        return this == GREEN
+                || this == WEIGHT
+                || this == AGED
+                || Arrays.stream(Stream.values()).anyMatch(pile -> of(pile) == this);
     }
 
     /** Those told first are the plainer ones: “green weight” is no mere weight, “hung on” no mere day. */

@@ -34,12 +34,6 @@ public final class PastTable {
     private static final int LONGEST_SUPPLIER = 80;
     private static final int LONGEST_GRADE = 60;
     private static final int LEAST_GRAMS = 50;
-    private static final Map<PastField, Stream> PILES = new EnumMap<>(Map.of(
-            PastField.STEAK, Stream.STEAK,
-            PastField.USABLE_TRIM, Stream.USABLE_TRIM,
-            PastField.FAT, Stream.FAT,
-            PastField.BONE, Stream.BONE,
-            PastField.DISCARD, Stream.DISCARD));
 
     private final List<List<String>> rows;
     private final Manner manner;
@@ -186,7 +180,9 @@ public final class PastTable {
         Integer aged = only(of, PastField.AGED, this::grams).orElse(null);
         int price = only(of, PastField.PRICE, this::price).orElse(0);
         Map<Stream, Integer> piles = new EnumMap<>(Stream.class);
-        PILES.forEach((field, stream) -> only(of, field, this::grams).ifPresent(grams -> piles.put(stream, grams)));
+        for (Stream stream : Stream.values()) {
+            only(of, PastField.of(stream), this::grams).ifPresent(grams -> piles.put(stream, grams));
+        }
         if (faults.size() == before) {
             mustBeThere(first, hungOn, green, pulledOn, aged, piles.get(Stream.STEAK));
         }

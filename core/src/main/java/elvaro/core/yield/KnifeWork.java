@@ -24,7 +24,7 @@ public record KnifeWork(double cutMm, double crustMm, boolean measured, double m
      * @return empty where nothing was trimmed, no crust forms, or the piece was spoilt
      */
     public static Optional<KnifeWork> of(Carving carving, Ledger ledger, OptionalDouble measuredCrustMm) {
-        int trim = ledger.piles().usableTrim() + ledger.piles().discard();
+        int trim = ledger.piles().trimmedOff();
         double law = carving.crustMm(ledger.shrinkFraction());
         if (trim == 0 || law == 0 || isSpoilt(ledger)) {
             return Optional.empty();

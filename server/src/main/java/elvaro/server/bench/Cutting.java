@@ -45,7 +45,7 @@ final class Cutting {
                         order,
                         closeness,
                         piles.steak(),
-                        piles.usableTrim() + piles.discard(),
+                        piles.trimmedOff(),
                         cost.perKilogram().orElse(null)));
             }
         }

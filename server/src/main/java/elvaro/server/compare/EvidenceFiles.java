@@ -1,6 +1,7 @@
 package elvaro.server.compare;
 
 import elvaro.core.ledger.Ledger;
+import elvaro.core.ledger.Stream;
 import elvaro.server.compare.EvidenceService.FinishedTable;
 import elvaro.server.compare.EvidenceView.ModelView;
 import elvaro.server.compare.FinishedRows.EvidenceRow;
@@ -10,13 +11,19 @@ import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** The evidence as tables to be taken away, with the units in the names of the columns. */
 final class EvidenceFiles {
     private static final int DIGITS = 10;
 
-    private static final List<String> PIECES = List.of(
+    /** A column for each pile. */
+    private static final List<String> PILES = Arrays.stream(Stream.values())
+            .map(stream -> stream.name().toLowerCase(Locale.ROOT) + "_g")
+            .toList();
+
+    private static final List<Object> HEAD = List.of(
             "tag",
             "lot",
             "species",
@@ -34,11 +41,7 @@ final class EvidenceFiles {
             "person",
             "green_g",
             "aged_g",
-            "steak_g",
-            "usable_trim_g",
-            "fat_g",
-            "bone_g",
-            "discard_g",
+            PILES,
             "withdrawn_g",
             "shrink_fraction",
             "trim_fraction",
@@ -54,7 +57,21 @@ final class EvidenceFiles {
 
     static FinishedTable table(List<EvidenceRow> rows) {
         return new FinishedTable(
-                PIECES, rows.stream().<List<?>>map(EvidenceFiles::row).toList());
+                flat(HEAD).stream().map(String::valueOf).toList(),
+                rows.stream().<List<?>>map(row -> flat(row(row))).toList());
+    }
+
+    /** Columns that belong together, side by side. */
+    private static List<Object> flat(List<?> columns) {
+        List<Object> flat = new ArrayList<>();
+        columns.forEach(column -> {
+            if (column instanceof List<?> several) {
+                flat.addAll(several);
+            } else {
+                flat.add(column);
+            }
+        });
+        return flat;
     }
 
     static String pieces(List<EvidenceRow> rows) {
@@ -83,11 +100,7 @@ final class EvidenceFiles {
                 row.person(),
                 ledger.green(),
                 ledger.aged(),
-                ledger.piles().steak(),
-                ledger.piles().usableTrim(),
-                ledger.piles().fat(),
-                ledger.piles().bone(),
-                ledger.piles().discard(),
+                Arrays.stream(Stream.values()).map(ledger.piles()::of).toList(),
                 ledger.withdrawn(),
                 figure(ledger.shrinkFraction()),
                 figure(ledger.trimFraction()),

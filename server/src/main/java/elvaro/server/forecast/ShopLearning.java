@@ -154,7 +154,7 @@ class ShopLearning {
 
     /** Logarithm of the crust that was cut away over the one the law expected. */
     private static Optional<Double> crustFound(Piece piece, Ledger ledger) {
-        double found = (double) (ledger.piles().usableTrim() + ledger.piles().discard()) / ledger.green();
+        double found = (double) ledger.piles().trimmedOff() / ledger.green();
         double expected =
                 piece.carving().orElseThrow().after(ledger.shrinkFraction()).crust();
         return teaches(ledger) && found > 0 && expected > 0
