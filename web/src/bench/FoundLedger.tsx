@@ -34,7 +34,7 @@ export function FoundLedger({ bench }: { bench: Schema['BenchView'] }) {
         <Figure name="Usable yield" note="steaks, usable trim, fat" big>
           {percent(ledger.usableYield)}
         </Figure>
-        <Figure name="Discard" note={units.weight(ledger.piles.discard)} big>
+        <Figure name="Discard" note={units.weight(ledger.piles.DISCARD ?? 0)} big>
           {percent(ledger.discardFraction)}
         </Figure>
       </Box>

@@ -223,7 +223,8 @@ function Sheet({ carcass }: { carcass: Carcass }) {
   if (card.state === 'HANGING') {
     return null;
   }
-  const thrown = sheet.whole.discard + sheet.cut.discard;
+  const { whole, cut } = sheet;
+  const thrown = (whole.DISCARD ?? 0) + (cut.DISCARD ?? 0);
   return (
     <Box component="section" aria-labelledby="sheet" sx={{ display: 'grid', gap: 1.5 }}>
       <Typography id="sheet" variant="h2">
@@ -233,10 +234,13 @@ function Sheet({ carcass }: { carcass: Carcass }) {
         {[
           ['As taken down', sheet.agedGrams],
           ['Parts off', sheet.partsGrams],
-          ['Skin, bone and discard off the whole', sheet.whole.bone + sheet.whole.fat + sheet.whole.discard],
+          [
+            'Skin, bone and discard off the whole',
+            (whole.BONE ?? 0) + (whole.FAT ?? 0) + (whole.DISCARD ?? 0),
+          ],
           ['Of the parts: boneless', sheet.boneless],
           ['hanging or to cut', sheet.toCutGrams],
-          ['bone', sheet.cut.bone],
+          ['bone', cut.BONE ?? 0],
           ['discard in all', thrown],
         ].map(([name, grams]) => (
           <Box key={name} sx={{ display: 'contents' }}>

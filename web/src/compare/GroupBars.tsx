@@ -38,20 +38,14 @@ export function GroupBars({ groups }: { groups: Schema['GroupView'][] }) {
 /** Only what the bar draws. */
 function ofAKilogram(went: Schema['Went']): Drawn {
   const grams = (share: number) => Math.round(share * KILOGRAM);
-  const piles = {
-    steak: grams(went.steak),
-    usableTrim: grams(went.usableTrim),
-    fat: grams(went.fat),
-    bone: grams(went.bone),
-    discard: grams(went.discard),
-  };
-  const found = Object.values(went).reduce((sum, share) => sum + share, 0);
+  const shares = Object.entries(went.piles);
+  const found = went.shrink + went.withdrawn + shares.reduce((sum, [, share]) => sum + share, 0);
   return {
     greenGrams: KILOGRAM,
     cutAwayGrams: 0,
     withdrawnGrams: grams(went.withdrawn),
     shrinkGrams: grams(went.shrink),
     residualGrams: grams(1 - found),
-    piles,
+    piles: Object.fromEntries(shares.map(([stream, share]) => [stream, grams(share)])),
   };
 }

@@ -1,17 +1,16 @@
 import { expect, test } from 'vitest';
 import type { Schema } from '../api/client';
-import { stretches } from './streams';
+import { stretches, type Drawn } from './streams';
 import { agedWords } from './words';
 
 const ledger = {
   greenGrams: 8000,
   withdrawnGrams: 200,
   cutAwayGrams: 0,
-  agedGrams: 6800,
   shrinkGrams: 1000,
   residualGrams: 300,
-  piles: { steak: 5000, usableTrim: 800, fat: 0, bone: 400, discard: 300 },
-} as Schema['LedgerView'];
+  piles: { STEAK: 5000, USABLE_TRIM: 800, FAT: 0, BONE: 400, DISCARD: 300 },
+} satisfies Drawn;
 
 test('the stretches of a bar lie end to end and fill the green weight', () => {
   const drawn = stretches(ledger);

@@ -4,13 +4,13 @@ export type Stream = NonNullable<Schema['EntryForm']['stream']>;
 type Part = 'steak' | 'trim' | 'fat' | 'bone' | 'discard' | 'water';
 type Share = Part | 'withdrawn' | 'residual';
 
-/** The piles in the order of the bench; key is the server's, words are the trade's. */
-const known: Record<Stream, { part: Part; label: string; key: keyof Schema['Piles'] }> = {
-  STEAK: { part: 'steak', label: 'Steaks and roasts', key: 'steak' },
-  USABLE_TRIM: { part: 'trim', label: 'Usable trim', key: 'usableTrim' },
-  FAT: { part: 'fat', label: 'Rendering fat', key: 'fat' },
-  BONE: { part: 'bone', label: 'Bone', key: 'bone' },
-  DISCARD: { part: 'discard', label: 'Discard', key: 'discard' },
+/** The piles in the order of the bench. */
+const known: Record<Stream, { part: Part; label: string }> = {
+  STEAK: { part: 'steak', label: 'Steaks and roasts' },
+  USABLE_TRIM: { part: 'trim', label: 'Usable trim' },
+  FAT: { part: 'fat', label: 'Rendering fat' },
+  BONE: { part: 'bone', label: 'Bone' },
+  DISCARD: { part: 'discard', label: 'Discard' },
 };
 
 export const streams = (Object.keys(known) as Stream[]).map((stream) => ({ stream, ...known[stream] }));
@@ -32,11 +32,11 @@ export interface Stretch {
 
 /** Where the green weight went, in the order it is drawn. What is off nobody's pile is drawn open. */
 export function stretches(ledger: Drawn): Stretch[] {
-  const piles = streams.map(({ part, label, key }) => ({
+  const piles = streams.map(({ stream, part, label }) => ({
     share: part as Share,
     label,
     // What was thrown away before the pull lies on no pile of the bench.
-    grams: ledger.piles[key] + (part === 'discard' ? ledger.cutAwayGrams : 0),
+    grams: (ledger.piles[stream] ?? 0) + (part === 'discard' ? ledger.cutAwayGrams : 0),
   }));
   return [
     ...piles,

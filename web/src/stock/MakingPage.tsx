@@ -88,7 +88,7 @@ function Made({ making }: { making: Making }) {
           title={`Pack ${making.name.toLowerCase()}`}
           draft={`packs of ${making.id}`}
           choices={[making.product]}
-          found={{ made: making.grams }}
+          found={{ MADE: making.grams }}
           packed={making.packs}
           stock={stock.data}
           put={(packs) =>

@@ -28,7 +28,7 @@ test('every weight is a pack, a day that was entered goes before the rule, and e
 });
 
 test('steaks and roasts come from one pile', () => {
-  const found = { steak: 3000, usableTrim: 400, fat: 0, bone: 0, discard: 600 };
+  const found = { STEAK: 3000, USABLE_TRIM: 400, FAT: 0, BONE: 0, DISCARD: 600 };
   expect(leftThere(text, found, [{ content: 'ROAST', grams: 1000 }], units)).toBe(1080);
   expect(leftThere({ ...text, content: 'TRIM' }, found, [{ content: 'ROAST', grams: 1000 }], units)).toBe(
     -520,
@@ -37,6 +37,6 @@ test('steaks and roasts come from one pile', () => {
 
 test('what was made is packed from what came out of it', () => {
   const grind = { ...firstPack('2026-01-30', 'GRIND'), weights: [weightOf('1.2')] };
-  expect(leftThere(grind, { made: 2000 }, [{ content: 'GRIND', grams: 500 }], units)).toBe(300);
-  expect(leftThere(grind, { steak: 2000 }, [], units)).toBe(-1200);
+  expect(leftThere(grind, { MADE: 2000 }, [{ content: 'GRIND', grams: 500 }], units)).toBe(300);
+  expect(leftThere(grind, { STEAK: 2000 }, [], units)).toBe(-1200);
 });

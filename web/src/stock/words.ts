@@ -1,4 +1,5 @@
 import type { Schema } from '../api/client';
+import type { Stream } from '../kit/streams';
 
 export type Content = Schema['PackForm']['content'];
 export type Wrap = Schema['PackForm']['wrap'];
@@ -32,7 +33,7 @@ export const ways: Record<Way, string> = {
 };
 
 /** Where the content of a pack lay before: on a pile of the bench, or in what was made. */
-export type Source = 'steak' | 'usableTrim' | 'fat' | 'bone' | 'made';
+export type Source = Stream | 'MADE';
 
 /** What comes straight from a piece. */
 export const ofPieces = [
@@ -47,14 +48,14 @@ export const ofPieces = [
 ] as const satisfies readonly Content[];
 
 export const sources: Record<Content, Source> = {
-  STEAK: 'steak',
-  ROAST: 'steak',
-  CHOP: 'steak',
-  SHANK: 'steak',
-  STEW: 'usableTrim',
-  TRIM: 'usableTrim',
-  FAT: 'fat',
-  BONE: 'bone',
-  GRIND: 'made',
-  TALLOW: 'made',
+  STEAK: 'STEAK',
+  ROAST: 'STEAK',
+  CHOP: 'STEAK',
+  SHANK: 'STEAK',
+  STEW: 'USABLE_TRIM',
+  TRIM: 'USABLE_TRIM',
+  FAT: 'FAT',
+  BONE: 'BONE',
+  GRIND: 'MADE',
+  TALLOW: 'MADE',
 };

@@ -133,8 +133,8 @@ class TabletIT {
         assertThat(bench.path("wrapGrams").asInt()).isCloseTo(WRAP, within(10));
         assertThat(bench.at("/piece/benchOrder").asString()).isEqualTo("TRIM_FIRST");
         assertThat(bench.at("/cut/steaks").asInt()).isEqualTo(3);
-        assertThat(bench.at("/piece/ledger/piles/discard").asInt()).isCloseTo(aged - WRAP - 2685, within(20));
-        assertThat(bench.at("/piece/ledger/piles/bone").asInt()).isZero();
+        assertThat(bench.at("/piece/ledger/piles/DISCARD").asInt()).isCloseTo(aged - WRAP - 2685, within(20));
+        assertThat(bench.at("/piece/ledger/piles/BONE").asInt()).isZero();
         assertThat(client.get("/api/pieces/%s/packs".formatted(piece)).body()).hasSize(3);
     }
 }

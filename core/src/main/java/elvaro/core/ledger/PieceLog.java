@@ -227,7 +227,7 @@ public final class PieceLog {
         facts.stream()
                 .filter(fact -> fact.kind() == Kind.PILE && fact.stream() != null)
                 .forEach(fact -> grams.merge(fact.stream(), fact.grams(), Integer::sum));
-        return Piles.of(grams);
+        return new Piles(grams);
     }
 
     /** How many weighings the piles rest on, the aged weight included. */

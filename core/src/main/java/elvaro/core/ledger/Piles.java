@@ -1,54 +1,69 @@
 package elvaro.core.ledger;
 
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.function.Predicate;
 
 /**
- * The weights of the piles at the bench, whole grams, none negative.
+ * The weights of the piles at the bench.
  *
- * @param steak P, steaks and roasts
- * @param usableTrim U, for grinding
- * @param fat F, for rendering
- * @param bone B
- * @param discard D
+ * @param grams of every stream there is, none negative
  */
-public record Piles(int steak, int usableTrim, int fat, int bone, int discard) {
-    public static final Piles NONE = new Piles(0, 0, 0, 0, 0);
+public record Piles(Map<Stream, Integer> grams) {
+    public static final Piles NONE = new Piles(Map.of());
 
+    /** @param grams whole grams, 0 or more; a missing pile is empty */
     public Piles {
-        if (Math.min(Math.min(Math.min(steak, usableTrim), Math.min(fat, bone)), discard) < 0) {
-            throw new IllegalArgumentException("A pile weighs 0 g or more");
+        Map<Stream, Integer> all = new EnumMap<>(Stream.class);
+        for (Stream stream : Stream.values()) {
+            int weight = grams.getOrDefault(stream, 0);
+            if (weight < 0) {
+                throw new IllegalArgumentException("A pile weighs 0 g or more");
+            }
+            all.put(stream, weight);
         }
+        grams = Collections.unmodifiableMap(all);
     }
 
-    /**
-     * What lies on each pile; a missing pile is empty.
-     *
-     * @throws IllegalArgumentException if a pile is below 0 g, or is none that is kept here
-     */
-    public static Piles of(Map<Stream, Integer> grams) {
-        Piles piles = new Piles(
-                grams.getOrDefault(Stream.STEAK, 0),
-                grams.getOrDefault(Stream.USABLE_TRIM, 0),
-                grams.getOrDefault(Stream.FAT, 0),
-                grams.getOrDefault(Stream.BONE, 0),
-                grams.getOrDefault(Stream.DISCARD, 0));
-        if (piles.total() != grams.values().stream().mapToInt(Integer::intValue).sum()) {
-            throw new IllegalArgumentException("What lies on a pile may not be lost");
-        }
-        return piles;
+    /** What lies on the five piles of any piece, g; the others are empty. */
+    public static Piles of(int steak, int usableTrim, int fat, int bone, int discard) {
+        return new Piles(Map.of(
+                Stream.STEAK, steak,
+                Stream.USABLE_TRIM, usableTrim,
+                Stream.FAT, fat,
+                Stream.BONE, bone,
+                Stream.DISCARD, discard));
     }
 
     public int of(Stream stream) {
-        return switch (stream) {
-            case STEAK -> steak;
-            case USABLE_TRIM -> usableTrim;
-            case FAT -> fat;
-            case BONE -> bone;
-            case DISCARD -> discard;
-        };
+        return grams.get(stream);
+    }
+
+    /** P. */
+    public int steak() {
+        return of(Stream.STEAK);
+    }
+
+    /** U. */
+    public int usableTrim() {
+        return of(Stream.USABLE_TRIM);
+    }
+
+    /** F. */
+    public int fat() {
+        return of(Stream.FAT);
+    }
+
+    /** B. */
+    public int bone() {
+        return of(Stream.BONE);
+    }
+
+    /** D. */
+    public int discard() {
+        return of(Stream.DISCARD);
     }
 
     /** What lies on those piles. */
@@ -72,7 +87,7 @@ public record Piles(int steak, int usableTrim, int fat, int bone, int discard) {
         for (Stream stream : Stream.values()) {
             both.put(stream, of(stream) + other.of(stream));
         }
-        return of(both);
+        return new Piles(both);
     }
 
     public int total() {

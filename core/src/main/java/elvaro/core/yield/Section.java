@@ -30,7 +30,7 @@ public record Section(double now, double fat, double bone, double crust, double 
         int crustGrams = (int) Math.round(crust * greenGrams);
         int usable = (int) Math.round(crustGrams * usableShareOfCrust(method));
         int steaks = Math.max(0, all - fatGrams - boneGrams - crustGrams);
-        return new Piles(steaks, usable, fatGrams, boneGrams, crustGrams - usable);
+        return Piles.of(steaks, usable, fatGrams, boneGrams, crustGrams - usable);
     }
 
     /** The same piece after a slice was taken from its steak. */

@@ -23,7 +23,7 @@ class CostTest {
     void cost_per_kilogram_of_steak_agrees_with_the_worked_example() {
         Landed landed = Landed.of(8000, 2000, 700, new ChamberRate(365_000, 3650, 200, 30), 0.5, 30, 1000);
         assertThat(landed.total()).isCloseTo(21_360, within(1e-9));
-        SteakCost cost = SteakCost.of(landed, new Piles(4008, 1500, 500, 200, 0), new ByProductPrices(800, 200, 100));
+        SteakCost cost = SteakCost.of(landed, Piles.of(4008, 1500, 500, 200, 0), new ByProductPrices(800, 200, 100));
         assertThat(cost.credit()).isCloseTo(1320, within(1e-9));
         assertThat(cost.perKilogram())
                 .hasValueSatisfying(perKg -> assertThat(perKg).isCloseTo(5000, within(1e-9)));
@@ -36,7 +36,7 @@ class CostTest {
     @Test
     void a_piece_without_steak_has_no_price_per_kilogram() {
         Landed landed = new Landed(1000, 0, 0, 0, 0);
-        SteakCost cost = SteakCost.of(landed, new Piles(0, 0, 0, 0, 900), new ByProductPrices(800, 200, 100));
+        SteakCost cost = SteakCost.of(landed, Piles.of(0, 0, 0, 0, 900), new ByProductPrices(800, 200, 100));
         assertThat(cost.perKilogram()).isEmpty();
         assertThat(cost.working().filled()).endsWith("no steak");
     }

@@ -99,7 +99,7 @@ class GamePropertiesTest {
             weights.add(onScale(cuts[index] - cuts[index - 1]));
         }
         int fellOff = aged - weights.stream().mapToInt(Integer::intValue).sum();
-        Piles whole = new Piles(0, 0, 0, 0, onScale(Math.max(0, fellOff)));
+        Piles whole = Piles.of(0, 0, 0, 0, onScale(Math.max(0, fellOff)));
         int weighings = weights.size() + 2;
         assertThat(balance(aged, weights, whole, weighings).state()).isEqualTo(State.CLOSES);
 
@@ -163,7 +163,7 @@ class GamePropertiesTest {
 
     private static Balance balance(int aged, List<Integer> parts, Piles whole, int weighings) {
         int together = parts.stream().mapToInt(Integer::intValue).sum();
-        Piles all = whole.plus(new Piles(together, 0, 0, 0, 0));
+        Piles all = whole.plus(Piles.of(together, 0, 0, 0, 0));
         return Balance.of(new Ledger(aged + 1000, 0, aged, all), DIVISION, weighings);
     }
 }

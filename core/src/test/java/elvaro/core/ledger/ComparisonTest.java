@@ -10,9 +10,9 @@ import org.junit.jupiter.api.Test;
 
 class ComparisonTest {
     /** The pair of the trade's check values, in grams (common practice, no source). */
-    private final Ledger plain = new Ledger(4808, 0, 4264, new Piles(2722, 1361, 0, 0, 181));
+    private final Ledger plain = new Ledger(4808, 0, 4264, Piles.of(2722, 1361, 0, 0, 181));
 
-    private final Ledger sealed = new Ledger(4899, 0, 4717, new Piles(2631, 0, 0, 0, 2086));
+    private final Ledger sealed = new Ledger(4899, 0, 4717, Piles.of(2631, 0, 0, 0, 2086));
 
     @Test
     void the_sealed_twin_wins_on_water_and_loses_on_meat_and_the_reason_names_the_discard() {

@@ -136,7 +136,7 @@ class LedgerInvariantsTest {
             pile[index] = random.nextInt(left + 1);
             left -= pile[index];
         }
-        return new Piles(pile[0], pile[1], pile[2], pile[3], pile[4]);
+        return Piles.of(pile[0], pile[1], pile[2], pile[3], pile[4]);
     }
 
     private static List<LogFact> randomLog(Random random, int green) {

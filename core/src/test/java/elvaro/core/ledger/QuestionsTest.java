@@ -45,7 +45,7 @@ class QuestionsTest {
         })
         void closes_asks_or_refuses(int aged, int weighings, int division, int residual, State state) {
             int steak = Math.max(0, aged - residual);
-            Ledger ledger = new Ledger(8000, 0, aged, new Piles(steak, 0, 0, 0, 0));
+            Ledger ledger = new Ledger(8000, 0, aged, Piles.of(steak, 0, 0, 0, 0));
             Balance balance = Balance.of(ledger, division, weighings);
             assertThat(balance.state()).isEqualTo(state);
             assertThat(balance.question().map(Question::needsReason))

@@ -25,7 +25,7 @@ class TradeFactsTest {
     void a_plain_rib_of_35_days_gives_the_shrink_and_yields_its_butcher_worked_out() {
         int aged = grams(9.4);
         Ledger ledger = new Ledger(
-                grams(10.6), 0, aged, new Piles(grams(6.0), grams(3.0), 0, 0, aged - grams(6.0) - grams(3.0)));
+                grams(10.6), 0, aged, Piles.of(grams(6.0), grams(3.0), 0, 0, aged - grams(6.0) - grams(3.0)));
         assertThat(percent(ledger.shrinkFraction())).isEqualTo(11.3);
         assertThat(percent(ledger.steakYield())).isEqualTo(56.6);
         assertThat(percent(ledger.usableYield())).isEqualTo(84.9);
@@ -35,7 +35,7 @@ class TradeFactsTest {
     @Test
     void its_twin_in_kidney_fat_lost_less_water_and_more_meat() {
         int aged = grams(10.4);
-        Ledger ledger = new Ledger(grams(10.8), 0, aged, new Piles(grams(5.8), 0, 0, 0, aged - grams(5.8)));
+        Ledger ledger = new Ledger(grams(10.8), 0, aged, Piles.of(grams(5.8), 0, 0, 0, aged - grams(5.8)));
         assertThat(percent(ledger.shrinkFraction())).isEqualTo(3.7);
         assertThat(percent(ledger.steakYield())).isEqualTo(53.7);
         assertThat(percent(ledger.usableYield())).isEqualTo(53.7);

@@ -91,7 +91,7 @@ class CarvingPropertiesTest {
 
     @Test
     void what_the_bench_found_is_drawn_as_it_was_weighed() {
-        Section found = Section.found(new Ledger(8000, 0, 6800, new Piles(4800, 900, 300, 400, 400)));
+        Section found = Section.found(new Ledger(8000, 0, 6800, Piles.of(4800, 900, 300, 400, 400)));
         assertThat(found).isEqualTo(new Section(0.85, 0.0375, 0.05, 0.1625, 0.6));
     }
 }

@@ -40,7 +40,7 @@ class KnifeWorkTest {
      */
     @Test
     void depth_is_the_trim_spread_over_the_lean_and_margin_is_what_the_crust_leaves_of_it() {
-        Ledger ledger = new Ledger(8000, 0, 6850, new Piles(4412, 1438, 0, 0, 1000));
+        Ledger ledger = new Ledger(8000, 0, 6850, Piles.of(4412, 1438, 0, 0, 1000));
         KnifeWork work = KnifeWork.of(loin(BenchOrder.SLICE_FIRST, Closeness.USUAL), ledger, BY_LAW)
                 .orElseThrow();
         assertThat(work.cutMm()).isCloseTo(10, within(1e-9));
@@ -57,10 +57,10 @@ class KnifeWorkTest {
     @Test
     void a_spoilt_piece_or_one_nothing_was_trimmed_off_says_nothing() {
         Carving carving = loin(BenchOrder.SLICE_FIRST, Closeness.USUAL);
-        Ledger spoilt = new Ledger(8000, 0, 6850, new Piles(3000, 0, 0, 0, 3850));
+        Ledger spoilt = new Ledger(8000, 0, 6850, Piles.of(3000, 0, 0, 0, 3850));
         assertThat(KnifeWork.of(carving, spoilt, BY_LAW)).isEmpty();
         assertThat(KnifeWork.steakOver(carving, spoilt)).isEmpty();
-        assertThat(KnifeWork.of(carving, new Ledger(8000, 0, 6850, new Piles(6850, 0, 0, 0, 0)), BY_LAW))
+        assertThat(KnifeWork.of(carving, new Ledger(8000, 0, 6850, Piles.of(6850, 0, 0, 0, 0)), BY_LAW))
                 .isEmpty();
     }
 
@@ -100,7 +100,7 @@ class KnifeWorkTest {
                 Closeness.USUAL,
                 1,
                 0);
-        Ledger ledger = new Ledger(3000, 0, 2700, new Piles(1500, 200, 0, 900, 100));
+        Ledger ledger = new Ledger(3000, 0, 2700, Piles.of(1500, 200, 0, 900, 100));
         assertThat(KnifeWork.of(bird, ledger, BY_LAW)).isEmpty();
         assertThat(KnifeWork.steakOver(bird, ledger)).isPresent();
     }

@@ -65,7 +65,7 @@ public class BenchService {
         return new BenchView(
                 piece,
                 expected,
-                Cutting.piles(figures, expected),
+                Cutting.piles(figures, expected).grams(),
                 balance.state(),
                 balance.askAbove(),
                 balance.refuseAbove(),

@@ -6,6 +6,7 @@ import static elvaro.core.working.Quantity.price;
 import static elvaro.core.working.Quantity.share;
 
 import elvaro.core.caution.Caution;
+import elvaro.core.ledger.Piles;
 import elvaro.core.ledger.Stream;
 import elvaro.core.working.Units;
 import elvaro.core.yield.BenchOrder;
@@ -87,17 +88,18 @@ class BenchSheet {
     }
 
     private static void piles(Paper paper, BenchView bench, boolean closed, Units units) {
-        var found = bench.piece().ledger().piles();
+        Piles found = new Piles(bench.piece().ledger().piles());
+        Piles expected = new Piles(bench.expectedPiles());
         List<List<String>> rows = new ArrayList<>();
         Arrays.stream(Stream.values())
                 .forEach(pile -> rows.add(List.of(
                         pile.label(),
-                        mass(bench.expectedPiles().of(pile)),
+                        mass(expected.of(pile)),
                         closed || found.of(pile) > 0 ? mass(found.of(pile)) : BLANK,
                         causes(bench.piece().log(), pile, units))));
         rows.add(List.of(
                 "together",
-                mass(bench.expectedPiles().total()),
+                mass(expected.total()),
                 closed ? mass(found.total()) : BLANK,
                 closed ? mass(bench.piece().ledger().residualGrams()) + " on no pile" : BLANK));
         paper.heading("Piles").table(List.of("", "expected", "found", "what was said"), rows);

@@ -1,7 +1,7 @@
 package elvaro.server.bench;
 
 import elvaro.core.ledger.Balance;
-import elvaro.core.ledger.Piles;
+import elvaro.core.ledger.Stream;
 import elvaro.core.question.Question;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Closeness;
@@ -9,6 +9,7 @@ import elvaro.core.yield.Section;
 import elvaro.server.hanging.PieceView;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -27,7 +28,7 @@ import org.jspecify.annotations.Nullable;
 public record BenchView(
         PieceView piece,
         Section expected,
-        Piles expectedPiles,
+        Map<Stream, Integer> expectedPiles,
         Balance.State balance,
         double askAboveGrams,
         double refuseAboveGrams,

@@ -137,7 +137,7 @@ class CarcassReading {
                 piece == null ? null : piece.state(),
                 cut == null || piece.state() != PieceState.CUT
                         ? null
-                        : cut.ledger().piles());
+                        : cut.ledger().piles().grams());
     }
 
     /** What it weighs without skin and head, whether they are on it or not. */
@@ -161,8 +161,8 @@ class CarcassReading {
         return new CutSheet(
                 whole.ledger().aged(),
                 partsGrams(parts),
-                whole.ledger().piles(),
-                cut,
+                whole.ledger().piles().grams(),
+                cut.grams(),
                 toCut,
                 boneless,
                 perKg(whole, toCut, boneless),
@@ -200,7 +200,7 @@ class CarcassReading {
                 own.green(),
                 own.withdrawn(),
                 own.aged(),
-                own.piles().plus(new Piles(partsGrams(parts), 0, 0, 0, 0)),
+                own.piles().plus(Piles.of(partsGrams(parts), 0, 0, 0, 0)),
                 own.cutAway());
     }
 

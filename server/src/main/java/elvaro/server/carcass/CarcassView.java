@@ -6,7 +6,7 @@ import elvaro.core.game.Part;
 import elvaro.core.game.School;
 import elvaro.core.game.School.Packed;
 import elvaro.core.ledger.Balance;
-import elvaro.core.ledger.Piles;
+import elvaro.core.ledger.Stream;
 import elvaro.core.question.Question;
 import elvaro.core.working.Working;
 import elvaro.server.hanging.PieceCard;
@@ -14,6 +14,7 @@ import elvaro.server.piece.PieceState;
 import elvaro.server.shared.CautionView;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -122,7 +123,7 @@ record CarcassView(
             @Nullable String tag,
             @Nullable Integer grams,
             @Nullable PieceState state,
-            @Nullable Piles piles) {}
+            @Nullable Map<Stream, Integer> piles) {}
 
     /**
      * Where the animal's weight went.
@@ -137,8 +138,8 @@ record CarcassView(
     record CutSheet(
             int agedGrams,
             int partsGrams,
-            Piles whole,
-            Piles cut,
+            Map<Stream, Integer> whole,
+            Map<Stream, Integer> cut,
             int toCutGrams,
             int boneless,
             @Nullable Double perKgMinor,

@@ -8,6 +8,7 @@ import elvaro.core.compare.TradeOff;
 import elvaro.core.compare.TradeOff.Candidate;
 import elvaro.core.compare.TradeOff.Placed;
 import elvaro.core.ledger.Ledger;
+import elvaro.core.ledger.Stream;
 import elvaro.core.trial.Band;
 import elvaro.core.trial.Factor;
 import elvaro.core.trial.Measure;
@@ -19,6 +20,7 @@ import elvaro.server.compare.EvidenceView.Went;
 import elvaro.server.compare.FinishedRows.EvidenceRow;
 import elvaro.server.compare.FinishedRows.Shop;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -129,14 +131,11 @@ public class EvidenceService {
 
     private static Went went(List<EvidenceRow> rows) {
         double green = sum(rows, Ledger::green);
-        return new Went(
-                sum(rows, Ledger::shrink) / green,
-                sum(rows, ledger -> ledger.piles().steak()) / green,
-                sum(rows, ledger -> ledger.piles().usableTrim()) / green,
-                sum(rows, ledger -> ledger.piles().fat()) / green,
-                sum(rows, ledger -> ledger.piles().bone()) / green,
-                sum(rows, ledger -> ledger.piles().discard()) / green,
-                sum(rows, Ledger::withdrawn) / green);
+        Map<Stream, Double> piles = new EnumMap<>(Stream.class);
+        for (Stream stream : Stream.values()) {
+            piles.put(stream, sum(rows, ledger -> ledger.piles().of(stream)) / green);
+        }
+        return new Went(sum(rows, Ledger::shrink) / green, piles, sum(rows, Ledger::withdrawn) / green);
     }
 
     private static double sum(List<EvidenceRow> rows, ToIntFunction<Ledger> grams) {

@@ -2,11 +2,13 @@ package elvaro.server.compare;
 
 import elvaro.core.compare.GroupEffects.Adjusted;
 import elvaro.core.compare.ShrinkCurve;
+import elvaro.core.ledger.Stream;
 import elvaro.core.trial.Factor;
 import elvaro.core.trial.Measure;
 import elvaro.server.tasting.Likings.Liked;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -51,14 +53,7 @@ record EvidenceView(
             @Nullable ShrinkCurve curve) {}
 
     /** Where the weight went; shares that add up to 1 but for what nobody found. */
-    record Went(
-            double shrink,
-            double steak,
-            double usableTrim,
-            double fat,
-            double bone,
-            double discard,
-            double withdrawn) {}
+    record Went(double shrink, Map<Stream, Double> piles, double withdrawn) {}
 
     /** The table of the linear model, as any statistics program prints it. */
     record ModelView(

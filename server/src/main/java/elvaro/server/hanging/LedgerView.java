@@ -1,7 +1,8 @@
 package elvaro.server.hanging;
 
 import elvaro.core.ledger.Ledger;
-import elvaro.core.ledger.Piles;
+import elvaro.core.ledger.Stream;
+import java.util.Map;
 
 /** The mass ledger with its shares worked out. Before the pull the last weight known stands for the aged weight. */
 public record LedgerView(
@@ -10,7 +11,7 @@ public record LedgerView(
         int cutAwayGrams,
         int agedGrams,
         int shrinkGrams,
-        Piles piles,
+        Map<Stream, Integer> piles,
         int residualGrams,
         double shrinkFraction,
         double shrinkFractionWithoutWithdrawals,
@@ -26,7 +27,7 @@ public record LedgerView(
                 ledger.cutAway(),
                 ledger.aged(),
                 ledger.shrink(),
-                ledger.piles(),
+                ledger.piles().grams(),
                 ledger.residual(),
                 ledger.shrinkFraction(),
                 ledger.shrinkFractionWithoutWithdrawals(),

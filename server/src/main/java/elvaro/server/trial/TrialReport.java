@@ -3,6 +3,7 @@ package elvaro.server.trial;
 import static elvaro.core.working.Quantity.price;
 import static elvaro.core.working.Quantity.share;
 
+import elvaro.core.ledger.Piles;
 import elvaro.core.trial.Conclusion;
 import elvaro.core.working.Units;
 import elvaro.server.account.AccountService;
@@ -125,14 +126,14 @@ class TrialReport {
 
     private static List<String> row(ArmView arm, ArmPieceView piece, Units units) {
         var ledger = piece.ledger();
-        var piles = ledger.piles();
+        Piles piles = new Piles(ledger.piles());
         return List.of(
                 piece.card().tag(),
                 arm.name(),
                 units.weight(ledger.greenGrams()),
                 units.weight(ledger.agedGrams()),
                 units.weight(piles.steak()),
-                units.weight(piles.usableTrim() + piles.fat() + piles.bone()),
+                units.weight(piles.total() - piles.steak() - piles.discard()),
                 units.weight(piles.discard()));
     }
 

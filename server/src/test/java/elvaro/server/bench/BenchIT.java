@@ -98,7 +98,7 @@ class BenchIT {
         assertThat(statuses).containsOnly(200, 422);
         assertThat(client.get("/api/bench/" + piece)
                         .body()
-                        .at("/piece/ledger/piles/steak")
+                        .at("/piece/ledger/piles/STEAK")
                         .asInt())
                 .isEqualTo(3000);
     }

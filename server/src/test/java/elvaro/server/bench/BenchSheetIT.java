@@ -32,7 +32,7 @@ class BenchSheetIT {
         assertThat(words).contains("Green 4.000 kg, aged 3.500 kg", "12.5 %", "slice first, a little crust left");
         assertThat(line(words, "steaks and roasts"))
                 .isEqualTo("steaks and roasts "
-                        + kilograms(bench.at("/expectedPiles/steak").asInt()));
+                        + kilograms(bench.at("/expectedPiles/STEAK").asInt()));
         for (var choice : bench.path("choices")) {
             assertThat(words).contains(kilograms(choice.path("steakGrams").asInt()));
         }

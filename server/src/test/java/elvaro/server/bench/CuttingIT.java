@@ -104,7 +104,7 @@ class CuttingIT {
         String cutting = "/api/bench/%s/cutting".formatted(piece);
         var chosen = client.must(client.put(cutting, Map.of("order", "TRIM_FIRST", "closeness", "MILDER")))
                 .body();
-        assertThat(chosen.at("/expectedPiles/steak").asInt()).isCloseTo(steak.get("TRIM_FIRSTMILDER"), within(2));
+        assertThat(chosen.at("/expectedPiles/STEAK").asInt()).isCloseTo(steak.get("TRIM_FIRSTMILDER"), within(2));
         client.must(client.write(piece, pile("STEAK", 3000)));
         client.must(client.write(piece, pile("DISCARD", 500)));
         client.must(close(client, piece, Map.of()));
@@ -189,7 +189,7 @@ class CuttingIT {
         var ledger = client.must(client.put(discard, Map.of("reason", "putrid at the bone")))
                 .body()
                 .at("/piece/ledger");
-        assertThat(ledger.at("/piles/discard").asInt()).isEqualTo(3000);
+        assertThat(ledger.at("/piles/DISCARD").asInt()).isEqualTo(3000);
         assertThat(ledger.path("residualGrams").asInt()).isZero();
         assertThat(client.get("/api/bench/" + piece).body().path("knife").isMissingNode())
                 .as("a spoilt piece says nothing of the knife")
@@ -229,13 +229,13 @@ class CuttingIT {
         client.must(client.put(path, steaks(900, 3)));
         assertThat(client.put(path, steaks(950, 3)).type()).isEqualTo("id-used");
         var bench = client.get("/api/bench/" + piece).body();
-        assertThat(bench.at("/piece/ledger/piles/steak").asInt()).isEqualTo(900);
+        assertThat(bench.at("/piece/ledger/piles/STEAK").asInt()).isEqualTo(900);
         assertThat(bench.at("/cut/steaks").asInt()).isEqualTo(3);
         Map<String, Object> back = entry("TAKEN_BACK", 0);
         back.put("corrects", path.substring(path.lastIndexOf('/') + 1));
         client.must(client.write(piece, back));
         var after = client.get("/api/bench/" + piece).body();
-        assertThat(after.at("/piece/ledger/piles/steak").asInt()).isZero();
+        assertThat(after.at("/piece/ledger/piles/STEAK").asInt()).isZero();
         assertThat(after.at("/cut/steaks").asInt()).isZero();
         assertThat(after.at("/piece/log")).as("both stay in the log").hasSize(3);
     }

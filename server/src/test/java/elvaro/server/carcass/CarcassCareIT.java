@@ -258,7 +258,7 @@ class CarcassCareIT {
         client.must(cutOff(client, deer, saddle, whole));
         client.must(cutOff(client, deer, saddle, whole));
         assertThat(piece(client, saddle).at("/card/boneIn").asBoolean()).isTrue();
-        assertThat(piece(client, saddle).at("/ledger/piles/steak").asInt())
+        assertThat(piece(client, saddle).at("/ledger/piles/STEAK").asInt())
                 .as("all of it on the pile of roasts, to be packed whole")
                 .isEqualTo(4_000);
         body.putAll(Map.of("animal", "GOOSE", "test", "NOT_ASKED", "weighed", "HANGING", "grams", 3_200, "days", 8));

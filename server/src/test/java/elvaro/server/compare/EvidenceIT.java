@@ -49,7 +49,7 @@ class EvidenceIT {
         JsonNode group = byChamber.at("/groups/1");
         assertThat(group.path("name").asString()).isEqualTo("Locker");
         assertThat(group.path("measure").asDouble()).isCloseTo(0.08, within(0.001));
-        assertThat(group.at("/went/steak").asDouble()).isCloseTo(0.75, within(0.001));
+        assertThat(group.at("/went/piles/STEAK").asDouble()).isCloseTo(0.75, within(0.001));
         assertThat(byChamber.at("/model/terms"))
                 .extracting(term -> term.path("name").asString())
                 .containsExactly("intercept", "Locker", "ln weight");

@@ -117,7 +117,7 @@ class DemoIT {
             String id = piece.path("id").asString();
             int steak = maren.get("/api/pieces/" + id)
                     .body()
-                    .at("/ledger/piles/steak")
+                    .at("/ledger/piles/STEAK")
                     .asInt();
             int packed = maren.get("/api/pieces/%s/packs".formatted(id))
                     .body()

@@ -140,7 +140,7 @@ class LookIT {
         client.must(client.put(path, body));
         JsonNode view = client.get("/api/pieces/" + piece).body();
         assertThat(view.at("/card/state").asString()).isEqualTo("CUT");
-        assertThat(view.at("/ledger/piles/discard").asInt()).isEqualTo(3900);
+        assertThat(view.at("/ledger/piles/DISCARD").asInt()).isEqualTo(3900);
         assertThat(view.at("/ledger/residualGrams").asInt()).isZero();
         assertThat(due(client, piece)).isEmpty();
     }

@@ -74,7 +74,7 @@ class GivenIT {
         assertThat(share(fat, "shrinkFraction")).isEqualTo(3.7);
         assertThat(share(fat, "steakYield")).isEqualTo(53.7);
         assertThat(share(fat, "usableYield")).isEqualTo(53.7);
-        assertThat(fat.at("/ledger/piles/discard").asInt() / 453.59237).isCloseTo(4.6, within(0.01));
+        assertThat(fat.at("/ledger/piles/DISCARD").asInt() / 453.59237).isCloseTo(4.6, within(0.01));
         assertThat(bare.at("/ledger/shrinkGrams").asInt()
                         - fat.at("/ledger/shrinkGrams").asInt())
                 .isEqualTo(362); // the seal saved 0.8 lb of water
