@@ -1,8 +1,8 @@
 package elvaro.bench;
 
 import elvaro.core.air.Air;
-import elvaro.core.air.Climate;
 import elvaro.core.air.Climate.Reading;
+import elvaro.core.air.Climate;
 import elvaro.core.cost.DayToStop;
 import elvaro.core.cost.PriceByAge;
 import elvaro.core.cost.SteakCost.ByProductPrices;
@@ -11,8 +11,8 @@ import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
+import elvaro.core.drying.Parameters;
 import elvaro.core.drying.Surface;
-import elvaro.core.drying.Unknowns;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
 import elvaro.core.forecast.Belief;
@@ -21,7 +21,7 @@ import elvaro.core.forecast.Forecast;
 import elvaro.core.forecast.Observed;
 import elvaro.core.plan.Outlook;
 import elvaro.core.yield.BenchOrder;
-import elvaro.core.yield.Carving;
+import elvaro.core.yield.TrimModel;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -71,7 +71,7 @@ public class ForecastBenchmark {
         weighings = new ArrayList<>();
         for (int weighing = 1; weighing <= WEIGHINGS; weighing++) {
             double day = weighing * (double) DAYS / WEIGHINGS;
-            double lost = truth.on(day, new Unknowns(0.2, -0.1)).fraction();
+            double lost = truth.on(day, new Parameters(0.2, -0.1)).fraction();
             weighings.add(new Observed(day, lost + random.nextGaussian() * 0.002));
         }
     }
@@ -94,7 +94,7 @@ public class ForecastBenchmark {
         Climate steady = Climate.constant(new Air(2, 0.80, 0.5));
         return new Outlook(
                         Forecast.of(hanging.in(steady), Belief.ESTIMATES, List.of(), DIVISION),
-                        Carving.of(CutCatalogue.get("strip"), hanging, 5, BenchOrder.SLICE_FIRST),
+                        TrimModel.of(CutCatalogue.get("strip"), hanging, 5, BenchOrder.SLICE_FIRST),
                         Estimates.STEAK_YIELD_SD,
                         steady,
                         CutCatalogue.get("strip").species(),

@@ -1,14 +1,13 @@
 package elvaro.core.cost;
 
-import static elvaro.core.working.Quantity.mass;
-import static elvaro.core.working.Quantity.money;
-import static elvaro.core.working.Quantity.price;
-
 import elvaro.core.ledger.Piles;
 import elvaro.core.ledger.Stream;
 import elvaro.core.working.Working;
 import java.util.Arrays;
 import java.util.Optional;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.money;
+import static elvaro.core.working.Quantity.price;
 
 /**
  * What a kilogram of steak cost, after what the by-products are worth. Reference section 1. Minor units of currency.
@@ -33,7 +32,7 @@ public record SteakCost(double landed, double credit, int steakGrams) {
         }
     }
 
-    public static SteakCost of(Landed landed, Piles piles, ByProductPrices prices) {
+    public static SteakCost of(LandedCost landed, Piles piles, ByProductPrices prices) {
         double credit = Arrays.stream(Stream.values())
                 .mapToDouble(stream -> piles.of(stream) * prices.of(stream) / 1000)
                 .sum();

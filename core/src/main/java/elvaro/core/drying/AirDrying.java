@@ -84,7 +84,7 @@ public final class AirDrying implements WaterLoss {
     }
 
     @Override
-    public Lost[] along(double[] days, Unknowns unknowns) {
+    public Lost[] along(double[] days, Parameters unknowns) {
         Lost[] lost = new Lost[days.length];
         Equation equation = new Equation(unknowns);
         double[] state = new double[3];
@@ -114,7 +114,7 @@ public final class AirDrying implements WaterLoss {
         private double slotDrive;
         private double slotResistance;
 
-        Equation(Unknowns unknowns) {
+        Equation(Parameters unknowns) {
             double kilograms = greenGrams / 1000.0;
             perMass = surface.drying() / kilograms;
             resistanceFactor = Math.exp(unknowns.resistance());

@@ -23,7 +23,7 @@ public record Purge(int greenGrams, Surface surface, double perDay) implements W
     }
 
     @Override
-    public Lost[] along(double[] days, Unknowns unknowns) {
+    public Lost[] along(double[] days, Parameters unknowns) {
         Lost[] lost = new Lost[days.length];
         for (int index = 0; index < days.length; index++) {
             double fraction = Math.min(MOST, perDay * Math.exp(-unknowns.resistance()) * days[index]);

@@ -1,5 +1,6 @@
 package elvaro.core.drying;
 
+
 /** How a piece loses water. Pure: the same days and unknowns give the same answer. */
 public interface WaterLoss {
 
@@ -10,7 +11,7 @@ public interface WaterLoss {
      * @param unknowns what is assumed about the piece
      * @return one state for each day
      */
-    Lost[] along(double[] days, Unknowns unknowns);
+    Lost[] along(double[] days, Parameters unknowns);
 
     /** Drying surface, m², of which {@link Lost#fraction} makes the water lost per m². */
     Surface surface();
@@ -28,7 +29,7 @@ public interface WaterLoss {
     record Lost(double fraction, double byResistance, double byCrust) {}
 
     /** Water lost on one day. */
-    default Lost on(double day, Unknowns unknowns) {
+    default Lost on(double day, Parameters unknowns) {
         return along(new double[] {day}, unknowns)[0];
     }
 

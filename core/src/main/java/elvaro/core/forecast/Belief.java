@@ -1,6 +1,6 @@
 package elvaro.core.forecast;
 
-import elvaro.core.drying.Unknowns;
+import elvaro.core.drying.Parameters;
 import elvaro.core.estimate.Estimates;
 
 /**
@@ -13,11 +13,11 @@ import elvaro.core.estimate.Estimates;
  * @param varianceCrust variance of the crust's logarithm, above 0
  * @param pieces how many finished pieces of the shop it rests on, 0 for the estimates alone
  */
-public record Belief(Unknowns mean, double varianceResistance, double covariance, double varianceCrust, int pieces) {
+public record Belief(Parameters mean, double varianceResistance, double covariance, double varianceCrust, int pieces) {
 
     /** What the estimates say of a piece in a shop nothing is known about. */
     public static final Belief ESTIMATES = new Belief(
-            Unknowns.NONE,
+            Parameters.NONE,
             Estimates.RESISTANCE_SD * Estimates.RESISTANCE_SD,
             0,
             Estimates.CRUST_SD * Estimates.CRUST_SD,

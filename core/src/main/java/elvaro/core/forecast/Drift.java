@@ -1,9 +1,9 @@
 package elvaro.core.forecast;
 
 import elvaro.core.drying.Method;
-import elvaro.core.drying.Unknowns;
-import elvaro.core.drying.WaterLoss;
+import elvaro.core.drying.Parameters;
 import elvaro.core.drying.WaterLoss.Lost;
+import elvaro.core.drying.WaterLoss;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -67,7 +67,7 @@ public enum Drift {
                 .toList();
         double fast = 0;
         double slow = 0;
-        Unknowns start = prior.mean();
+        Parameters start = prior.mean();
         for (int index = Math.max(FIRST_COUNTED, inOrder.size() - MOST_COUNTED); index < inOrder.size(); index++) {
             Belief past = fit.given(prior, inOrder.subList(0, index), start);
             start = past.mean();

@@ -1,8 +1,8 @@
 package elvaro.core.forecast;
 
-import elvaro.core.drying.Unknowns;
-import elvaro.core.drying.WaterLoss;
+import elvaro.core.drying.Parameters;
 import elvaro.core.drying.WaterLoss.Lost;
+import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
 import java.util.Comparator;
 import java.util.List;
@@ -65,7 +65,7 @@ public final class Fit {
     }
 
     /** @param start where the search begins, which spares steps where it is near the end */
-    Belief given(Belief prior, List<Observed> observed, Unknowns start) {
+    Belief given(Belief prior, List<Observed> observed, Parameters start) {
         List<Observed> inOrder = observed.stream()
                 .filter(weighing -> weighing.day() > 0)
                 .sorted(Comparator.comparingDouble(Observed::day))
@@ -90,7 +90,7 @@ public final class Fit {
         RealMatrix covariance = optimum.getCovariances(1e-14);
         RealVector point = optimum.getPoint();
         return new Belief(
-                new Unknowns(point.getEntry(0), point.getEntry(1)),
+                new Parameters(point.getEntry(0), point.getEntry(1)),
                 covariance.getEntry(0, 0),
                 covariance.getEntry(0, 1),
                 covariance.getEntry(1, 1),
@@ -102,7 +102,7 @@ public final class Fit {
         int count = seen.size();
         double resistance = point.getEntry(0);
         double crust = point.getEntry(1);
-        Lost[] lost = loss.along(seen.stream().mapToDouble(Observed::day).toArray(), new Unknowns(resistance, crust));
+        Lost[] lost = loss.along(seen.stream().mapToDouble(Observed::day).toArray(), new Parameters(resistance, crust));
         double[] value = new double[count + 2];
         double[][] slope = new double[count + 2][];
         for (int index = 0; index < count; index++) {

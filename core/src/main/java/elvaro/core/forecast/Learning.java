@@ -1,6 +1,6 @@
 package elvaro.core.forecast;
 
-import elvaro.core.drying.Unknowns;
+import elvaro.core.drying.Parameters;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
 import java.util.List;
@@ -62,7 +62,7 @@ public final class Learning {
         RealVector mean = place.operate(weighted);
         RealMatrix next = place.add(FROM_PIECE_TO_PIECE);
         return new Belief(
-                new Unknowns(mean.getEntry(0), mean.getEntry(1)),
+                new Parameters(mean.getEntry(0), mean.getEntry(1)),
                 next.getEntry(0, 0),
                 (next.getEntry(0, 1) + next.getEntry(1, 0)) / 2,
                 next.getEntry(1, 1),
@@ -97,7 +97,7 @@ public final class Learning {
         return MatrixUtils.createRealMatrix(new double[][] {{three[0], three[1]}, {three[1], three[2]}});
     }
 
-    private static RealVector vector(Unknowns unknowns) {
+    private static RealVector vector(Parameters unknowns) {
         return MatrixUtils.createRealVector(new double[] {unknowns.resistance(), unknowns.crust()});
     }
 }

@@ -1,10 +1,10 @@
 package elvaro.core.inspection;
 
-import elvaro.core.inspection.Seen.Colour;
-import elvaro.core.inspection.Seen.Mould;
-import elvaro.core.inspection.Seen.Smell;
-import elvaro.core.inspection.Seen.Spot;
-import elvaro.core.inspection.Seen.Surface;
+import elvaro.core.inspection.Observation.Colour;
+import elvaro.core.inspection.Observation.Mould;
+import elvaro.core.inspection.Observation.Smell;
+import elvaro.core.inspection.Observation.Spot;
+import elvaro.core.inspection.Observation.Surface;
 import elvaro.core.schedule.Work;
 import java.util.Arrays;
 import java.util.List;
@@ -104,9 +104,9 @@ public enum Rule {
     private final String seen;
     private final String reason;
     private final @Nullable Work makes;
-    private final BiPredicate<Seen, Circumstances> applies;
+    private final BiPredicate<Observation, Circumstances> applies;
 
-    Rule(Answer answer, String seen, String reason, @Nullable Work makes, BiPredicate<Seen, Circumstances> applies) {
+    Rule(Answer answer, String seen, String reason, @Nullable Work makes, BiPredicate<Observation, Circumstances> applies) {
         this.answer = answer;
         this.seen = seen;
         this.reason = reason;
@@ -141,7 +141,7 @@ public enum Rule {
     }
 
     /** Every rule that what was seen falls under and that gives the gravest answer among them, in the order above. */
-    static List<Rule> decisive(Seen seen, Circumstances at) {
+    static List<Rule> decisive(Observation seen, Circumstances at) {
         List<Rule> all = Arrays.stream(values())
                 .filter(rule -> rule.applies.test(seen, at))
                 .toList();

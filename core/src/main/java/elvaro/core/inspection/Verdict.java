@@ -1,7 +1,7 @@
 package elvaro.core.inspection;
 
+import elvaro.core.inspection.Observation.Depth;
 import elvaro.core.inspection.Rule.Answer;
-import elvaro.core.inspection.Seen.Depth;
 import elvaro.core.schedule.Work;
 import java.util.List;
 
@@ -22,7 +22,7 @@ public record Verdict(Answer answer, List<Rule> because, Discard discard) {
     }
 
     /** Judges what was seen. */
-    public static Verdict of(Seen seen, Circumstances at) {
+    public static Verdict of(Observation seen, Circumstances at) {
         List<Rule> because = Rule.decisive(seen, at);
         Answer answer = because.get(0).answer();
         Discard discard =

@@ -1,15 +1,13 @@
 package elvaro.core.past;
 
-import static elvaro.core.working.Quantity.mass;
-
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.Stream;
+import elvaro.core.past.CellParser.Order;
+import elvaro.core.past.CellParser.Unit;
 import elvaro.core.past.PastPiece.Told;
 import elvaro.core.past.PastPiece.Weighing;
-import elvaro.core.past.Written.Order;
-import elvaro.core.past.Written.Unit;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -20,6 +18,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import static elvaro.core.working.Quantity.mass;
 
 /**
  * Reads a table of the past: rows of one piece belong together, each may tell of a weighing, any of the rest. A piece that is
@@ -321,16 +320,16 @@ public final class PastTable {
     }
 
     private @Nullable Integer grams(int index, PastField field) {
-        return understood(index, field, text -> Written.grams(text, manner.unit()));
+        return understood(index, field, text -> CellParser.grams(text, manner.unit()));
     }
 
     private @Nullable Integer price(int index, PastField field) {
-        return understood(index, field, Written::minor);
+        return understood(index, field, CellParser::minor);
     }
 
     private @Nullable LocalDate day(int index, PastField field) {
         return understood(index, field, text -> {
-            LocalDate day = Written.day(text, manner.order());
+            LocalDate day = CellParser.day(text, manner.order());
             if (day.isAfter(today)) {
                 throw new IllegalArgumentException("%s is still to come.".formatted(day));
             }

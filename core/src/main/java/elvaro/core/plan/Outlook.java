@@ -8,8 +8,8 @@ import elvaro.core.keeping.EquivalentDays;
 import elvaro.core.keeping.Style;
 import elvaro.core.keeping.Tenderness;
 import elvaro.core.working.Working;
-import elvaro.core.yield.Carving;
 import elvaro.core.yield.Section;
+import elvaro.core.yield.TrimModel;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -27,7 +27,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  */
 public record Outlook(
         Forecast forecast,
-        Carving carving,
+        TrimModel carving,
         double steakYieldSd,
         Climate climate,
         Species species,

@@ -1,17 +1,16 @@
 package elvaro.core.plan;
 
-import static elvaro.core.working.Quantity.mass;
-import static elvaro.core.working.Quantity.share;
-import static elvaro.core.working.Quantity.surface;
-
 import elvaro.core.air.Climate;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.cut.SurfaceClass;
 import elvaro.core.drying.Hanging;
+import elvaro.core.drying.Parameters;
 import elvaro.core.drying.Surface;
-import elvaro.core.drying.Unknowns;
 import java.util.Optional;
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.share;
+import static elvaro.core.working.Quantity.surface;
 
 /** Why a small piece loses so much, and what a whole one would lose in the same air: one sentence. */
 public final class WholeInstead {
@@ -38,8 +37,8 @@ public final class WholeInstead {
         int grams = (larger.leastGrams() + larger.mostGrams()) / 2 / 100 * 100;
         Surface surface = Surface.of(larger.surface(), grams, 0, false);
         Hanging whole = new Hanging(grams, surface, false, hanging.method(), hanging.coating(), hanging.contact());
-        double lost = hanging.in(climate).on(day, Unknowns.NONE).fraction();
-        double wholeLost = whole.in(climate).on(day, Unknowns.NONE).fraction();
+        double lost = hanging.in(climate).on(day, Parameters.NONE).fraction();
+        double wholeLost = whole.in(climate).on(day, Parameters.NONE).fraction();
         double perKg = hanging.surface().squareMetres() * 1e7 / hanging.greenGrams();
         double wholePerKg = surface.squareMetres() * 1e7 / grams;
         return ("It is small: it shows the air %s, a whole %s of %s only %s. In the same air"

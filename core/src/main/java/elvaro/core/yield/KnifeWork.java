@@ -23,7 +23,7 @@ public record KnifeWork(double cutMm, double crustMm, boolean measured, double m
      * @param measuredCrustMm at a cut face, if somebody laid a rule on it
      * @return empty where nothing was trimmed, no crust forms, or the piece was spoilt
      */
-    public static Optional<KnifeWork> of(Carving carving, Ledger ledger, OptionalDouble measuredCrustMm) {
+    public static Optional<KnifeWork> of(TrimModel carving, Ledger ledger, OptionalDouble measuredCrustMm) {
         int trim = ledger.piles().trimmedOff();
         double law = carving.crustMm(ledger.shrinkFraction());
         if (trim == 0 || law == 0 || isSpoilt(ledger)) {
@@ -43,7 +43,7 @@ public record KnifeWork(double cutMm, double crustMm, boolean measured, double m
      *
      * @param carving as it was cut
      */
-    public static Optional<Double> steakOver(Carving carving, Ledger ledger) {
+    public static Optional<Double> steakOver(TrimModel carving, Ledger ledger) {
         double withdrawn = (double) ledger.withdrawn() / ledger.green();
         double expected = carving.after(ledger.shrinkFraction()).steak();
         return isSpoilt(ledger) ? Optional.empty() : Optional.of(ledger.steakYield() + withdrawn - expected);

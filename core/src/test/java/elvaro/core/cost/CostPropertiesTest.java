@@ -1,10 +1,6 @@
 package elvaro.core.cost;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
-
-import elvaro.core.cost.Landed.ChamberRate;
+import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.PriceByAge.Step;
 import elvaro.core.cost.SteakCost.ByProductPrices;
@@ -18,6 +14,9 @@ import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 class CostPropertiesTest {
     private static final LocalDate DAY = LocalDate.of(2026, 3, 2);
@@ -128,8 +127,8 @@ class CostPropertiesTest {
     @Test
     void what_cannot_be_is_refused() {
         ChamberRate rate = new ChamberRate(0, 1, 0, 0);
-        assertThatThrownBy(() -> Landed.of(5000, 2000, 0, rate, 1.1, 5, 0)).hasMessageContaining("between 0 and 1");
-        assertThatThrownBy(() -> Landed.of(5000, 2000, 0, rate, 0.5, -1, 0)).hasMessageContaining("0 or more");
+        assertThatThrownBy(() -> LandedCost.of(5000, 2000, 0, rate, 1.1, 5, 0)).hasMessageContaining("between 0 and 1");
+        assertThatThrownBy(() -> LandedCost.of(5000, 2000, 0, rate, 0.5, -1, 0)).hasMessageContaining("0 or more");
         SteakCost cost = new SteakCost(1000, 0, 500);
         assertThatThrownBy(() -> cost.marginAt(0)).hasMessageContaining("price above 0");
         assertThatThrownBy(() -> cost.priceFor(1)).hasMessageContaining("share of the price");

@@ -1,15 +1,14 @@
 package elvaro.core.cost;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
-import elvaro.core.cost.Landed.ChamberRate;
+import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.SteakCost.ByProductPrices;
 import elvaro.core.ledger.Piles;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 class CostTest {
     private static final LocalDate DAY = LocalDate.of(2026, 3, 2);
@@ -21,7 +20,7 @@ class CostTest {
      */
     @Test
     void cost_per_kilogram_of_steak_agrees_with_the_worked_example() {
-        Landed landed = Landed.of(8000, 2000, 700, new ChamberRate(365_000, 3650, 200, 30), 0.5, 30, 1000);
+        LandedCost landed = LandedCost.of(8000, 2000, 700, new ChamberRate(365_000, 3650, 200, 30), 0.5, 30, 1000);
         assertThat(landed.total()).isCloseTo(21_360, within(1e-9));
         SteakCost cost = SteakCost.of(landed, Piles.of(4008, 1500, 500, 200, 0), new ByProductPrices(800, 200, 100));
         assertThat(cost.credit()).isCloseTo(1320, within(1e-9));
@@ -35,7 +34,7 @@ class CostTest {
 
     @Test
     void a_piece_without_steak_has_no_price_per_kilogram() {
-        Landed landed = new Landed(1000, 0, 0, 0, 0);
+        LandedCost landed = new LandedCost(1000, 0, 0, 0, 0);
         SteakCost cost = SteakCost.of(landed, Piles.of(0, 0, 0, 0, 900), new ByProductPrices(800, 200, 100));
         assertThat(cost.perKilogram()).isEmpty();
         assertThat(cost.working().filled()).endsWith("no steak");

@@ -1,11 +1,8 @@
 package elvaro.core.drying;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.air.Air;
-import elvaro.core.air.Climate;
 import elvaro.core.air.Climate.Reading;
+import elvaro.core.air.Climate;
 import elvaro.core.cut.SurfaceClass;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +11,8 @@ import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 /** What must hold for any piece in any air; the seed is the test's name. */
 class DryingPropertiesTest {
@@ -45,7 +44,7 @@ class DryingPropertiesTest {
             Surface surface = Surface.of(shape, grams, fatMm, boneIn);
             return new Hanging(grams, surface, boneIn, method, coating, 0.85)
                     .in(Climate.constant(air))
-                    .on(day, Unknowns.NONE)
+                    .on(day, Parameters.NONE)
                     .fraction();
         }
     }
@@ -118,16 +117,16 @@ class DryingPropertiesTest {
                 false,
                 Climate.constant(Piece.any(random).air()),
                 Skin.bare());
-        Unknowns at = new Unknowns(random.nextGaussian() * 0.4, random.nextGaussian() * 0.5);
+        Parameters at = new Parameters(random.nextGaussian() * 0.4, random.nextGaussian() * 0.5);
         WaterLoss.Lost lost = loss.on(30, at);
         double step = 1e-5;
         double up =
-                loss.on(30, new Unknowns(at.resistance() + step, at.crust())).fraction();
+                loss.on(30, new Parameters(at.resistance() + step, at.crust())).fraction();
         double down =
-                loss.on(30, new Unknowns(at.resistance() - step, at.crust())).fraction();
+                loss.on(30, new Parameters(at.resistance() - step, at.crust())).fraction();
         assertThat(lost.byResistance()).isCloseTo((up - down) / 2 / step, within(1e-6));
-        up = loss.on(30, new Unknowns(at.resistance(), at.crust() + step)).fraction();
-        down = loss.on(30, new Unknowns(at.resistance(), at.crust() - step)).fraction();
+        up = loss.on(30, new Parameters(at.resistance(), at.crust() + step)).fraction();
+        down = loss.on(30, new Parameters(at.resistance(), at.crust() - step)).fraction();
         assertThat(lost.byCrust()).isCloseTo((up - down) / 2 / step, within(1e-6));
     }
 
@@ -139,10 +138,10 @@ class DryingPropertiesTest {
         }
         Surface surface = Surface.bare(0.23);
         double swinging = new AirDrying(8000, surface, false, Climate.of(hours), Skin.bare())
-                .on(30, Unknowns.NONE)
+                .on(30, Parameters.NONE)
                 .fraction();
         double even = new AirDrying(8000, surface, false, Climate.constant(new Air(2, 0.80, 0.5)), Skin.bare())
-                .on(30, Unknowns.NONE)
+                .on(30, Parameters.NONE)
                 .fraction();
         assertThat(swinging).isCloseTo(even, within(1e-6));
     }
@@ -152,8 +151,8 @@ class DryingPropertiesTest {
         Climate damp = Climate.constant(new Air(2, 0.95, 0.5)).then(10, new Air(2, 0.75, 0.5));
         Surface surface = Surface.bare(0.23);
         WaterLoss loss = new AirDrying(8000, surface, false, damp, Skin.bare());
-        double first = loss.on(10, Unknowns.NONE).fraction();
-        double second = loss.on(20, Unknowns.NONE).fraction() - first;
+        double first = loss.on(10, Parameters.NONE).fraction();
+        double second = loss.on(20, Parameters.NONE).fraction() - first;
         assertThat(second).isGreaterThan(3 * first);
         assertThat(damp.at(9.99).relativeHumidity()).isEqualTo(0.95);
         assertThat(damp.at(10).relativeHumidity()).isEqualTo(0.75);
@@ -173,7 +172,7 @@ class DryingPropertiesTest {
     private static double lost(Climate climate, Surface surface, Method method, double contact) {
         return new Hanging(6000, surface, false, method, Coating.NONE, contact)
                 .in(climate)
-                .on(28, Unknowns.NONE)
+                .on(28, Parameters.NONE)
                 .fraction();
     }
 

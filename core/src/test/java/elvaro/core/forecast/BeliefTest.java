@@ -1,15 +1,11 @@
 package elvaro.core.forecast;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.drying.AirDrying;
+import elvaro.core.drying.Parameters;
 import elvaro.core.drying.Skin;
 import elvaro.core.drying.Surface;
-import elvaro.core.drying.Unknowns;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
 import elvaro.core.forecast.Learning.Evidence;
@@ -20,6 +16,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 class BeliefTest {
     private static final int DIVISION = 5;
@@ -30,7 +29,7 @@ class BeliefTest {
 
     @Test
     void precision_is_the_inverse_of_the_covariance() {
-        Belief belief = new Belief(Unknowns.NONE, 0.04, -0.03, 0.09, 0);
+        Belief belief = new Belief(Parameters.NONE, 0.04, -0.03, 0.09, 0);
         double[] p = belief.precision();
         assertThat(p[0] * 0.04 + p[1] * -0.03).isCloseTo(1, within(1e-12));
         assertThat(p[0] * -0.03 + p[1] * 0.09).isCloseTo(0, within(1e-12));
@@ -40,7 +39,7 @@ class BeliefTest {
     @ParameterizedTest(name = "{0}, {1}, {2}")
     @CsvSource({"0, 0, 1", "1, 0, 0", "-1, 0, 1", "1, 1, 1", "1, 2, 1", "NaN, 0, 1"})
     void a_belief_that_cannot_be_is_refused(double resistance, double covariance, double crust) {
-        assertThatThrownBy(() -> new Belief(Unknowns.NONE, resistance, covariance, crust, 0))
+        assertThatThrownBy(() -> new Belief(Parameters.NONE, resistance, covariance, crust, 0))
                 .hasMessageContaining("Variances are above 0");
     }
 
@@ -55,7 +54,7 @@ class BeliefTest {
         for (int draw = 0; draw < draws; draw++) {
             double lost = Math.log(loss.on(
                             28,
-                            new Unknowns(
+                            new Parameters(
                                     random.nextGaussian() * Estimates.RESISTANCE_SD,
                                     random.nextGaussian() * Estimates.CRUST_SD))
                     .fraction());
@@ -63,7 +62,7 @@ class BeliefTest {
             squares += lost * lost;
         }
         double drawn = Math.sqrt(squares / draws - Math.pow(sum / draws, 2));
-        WaterLoss.Lost at = loss.on(28, Unknowns.NONE);
+        WaterLoss.Lost at = loss.on(28, Parameters.NONE);
         double slopes = Math.sqrt(Belief.ESTIMATES.variance(at.byResistance(), at.byCrust())) / at.fraction();
         assertThat(slopes).isCloseTo(drawn, within(0.02));
     }
@@ -134,7 +133,7 @@ class BeliefTest {
             for (int piece = 0; piece < finished; piece++) {
                 evidence.add(Learning.from(loss, weighed(loss, own(resistance, crust, random), random), DIVISION));
             }
-            Unknowns next = own(resistance, crust, random);
+            Parameters next = own(resistance, crust, random);
             Forecast.Day day = Forecast.of(loss, Learning.prior(evidence), List.of(), DIVISION)
                     .on(35);
             double future = loss.on(35, next).fraction() + random.nextGaussian() * Fit.weighingSd(8000, DIVISION);
@@ -143,13 +142,13 @@ class BeliefTest {
         assertThat((double) held / places).isBetween(0.75, 0.85);
     }
 
-    private static Unknowns own(double resistance, double crust, Random random) {
-        return new Unknowns(
+    private static Parameters own(double resistance, double crust, Random random) {
+        return new Parameters(
                 resistance + random.nextGaussian() * Estimates.PIECE_SHARE * Estimates.RESISTANCE_SD,
                 crust + random.nextGaussian() * Estimates.PIECE_SHARE * Estimates.CRUST_SD);
     }
 
-    private static List<Observed> weighed(WaterLoss loss, Unknowns truth, Random random) {
+    private static List<Observed> weighed(WaterLoss loss, Parameters truth, Random random) {
         List<Observed> observed = new ArrayList<>();
         for (int day : new int[] {3, 7, 14, 21, 28, 35}) {
             double noise = random.nextGaussian() * Fit.weighingSd(8000, DIVISION);

@@ -1,17 +1,14 @@
 package elvaro.core.forecast;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.drying.AirDrying;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
+import elvaro.core.drying.Parameters;
 import elvaro.core.drying.Skin;
 import elvaro.core.drying.Surface;
-import elvaro.core.drying.Unknowns;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
 import elvaro.core.forecast.Learning.Evidence;
@@ -23,6 +20,8 @@ import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 class ForecastTest {
     private static final int DIVISION = 5;
@@ -37,17 +36,17 @@ class ForecastTest {
                 .in(Climate.constant(new Air(3, 0.65, 0.1)));
     }
 
-    private static Unknowns drawn(Random random) {
-        return new Unknowns(
+    private static Parameters drawn(Random random) {
+        return new Parameters(
                 random.nextGaussian() * Estimates.RESISTANCE_SD, random.nextGaussian() * Estimates.CRUST_SD);
     }
 
-    private static Observed weighed(WaterLoss loss, double day, Unknowns truth, Random random) {
+    private static Observed weighed(WaterLoss loss, double day, Parameters truth, Random random) {
         double noise = random.nextGaussian() * Fit.weighingSd(loss.greenGrams(), DIVISION);
         return new Observed(day, loss.on(day, truth).fraction() + noise);
     }
 
-    private static List<Observed> weighings(WaterLoss loss, Unknowns truth, int count, Random random) {
+    private static List<Observed> weighings(WaterLoss loss, Parameters truth, int count, Random random) {
         List<Observed> all = new ArrayList<>();
         for (int index = 0; index < count; index++) {
             all.add(weighed(loss, DAYS[index], truth, random));
@@ -73,7 +72,7 @@ class ForecastTest {
         Random random = new Random(20_261_124 + count * 100L + ahead);
         int held = 0;
         for (int piece = 0; piece < 1000; piece++) {
-            Unknowns truth = drawn(random);
+            Parameters truth = drawn(random);
             List<Observed> seen = weighings(loss, truth, count, random);
             Forecast.Day day =
                     Forecast.of(loss, Belief.ESTIMATES, seen, DIVISION).on(ahead);
@@ -86,7 +85,7 @@ class ForecastTest {
     @Test
     void every_weighing_narrows_the_band() {
         Random random = new Random(7);
-        List<Observed> seen = weighings(loin(), new Unknowns(0.2, -0.1), 6, random);
+        List<Observed> seen = weighings(loin(), new Parameters(0.2, -0.1), 6, random);
         double before = Double.MAX_VALUE;
         for (int count = 0; count <= 6; count++) {
             Forecast.Day day = Forecast.of(loin(), Belief.ESTIMATES, seen.subList(0, count), DIVISION)
@@ -98,7 +97,7 @@ class ForecastTest {
 
     @Test
     void the_order_in_which_weighings_are_given_does_not_matter() {
-        List<Observed> seen = weighings(loin(), new Unknowns(-0.3, 0.2), 5, new Random(3));
+        List<Observed> seen = weighings(loin(), new Parameters(-0.3, 0.2), 5, new Random(3));
         List<Observed> reversed = new ArrayList<>(seen);
         java.util.Collections.reverse(reversed);
         assertThat(Forecast.of(loin(), Belief.ESTIMATES, reversed, DIVISION).on(30))
@@ -126,7 +125,7 @@ class ForecastTest {
         Climate fridge = Climate.constant(new Air(3, 0.6, 0.1));
         WaterLoss bag = new Hanging(6000, surface, false, Method.VACUUM, Coating.NONE, 1).in(fridge);
         WaterLoss ice = new Hanging(6000, surface, false, Method.ON_ICE, Coating.NONE, 1).in(fridge);
-        assertThat(bag.on(21, Unknowns.NONE).fraction()).isCloseTo(0.015, within(1e-9));
+        assertThat(bag.on(21, Parameters.NONE).fraction()).isCloseTo(0.015, within(1e-9));
         assertThat(Forecast.of(ice, Belief.ESTIMATES, List.of(), DIVISION)
                         .on(14)
                         .lost())
@@ -136,11 +135,11 @@ class ForecastTest {
     @Nested
     class A_weighing {
         private final Forecast forecast =
-                Forecast.of(loin(), Belief.ESTIMATES, weighings(loin(), Unknowns.NONE, 5, new Random(11)), DIVISION);
+                Forecast.of(loin(), Belief.ESTIMATES, weighings(loin(), Parameters.NONE, 5, new Random(11)), DIVISION);
 
         @Test
         void as_expected_is_no_surprise() {
-            double expected = loin().on(28, Unknowns.NONE).fraction();
+            double expected = loin().on(28, Parameters.NONE).fraction();
             assertThat(forecast.surprise(new Observed(28, expected))).isBetween(-2.0, 2.0);
         }
 
@@ -160,11 +159,11 @@ class ForecastTest {
             WaterLoss loss = loin();
             for (int day : new int[] {1, 3, 7, 10, 14, 17, 21, 24, 28, 31, 35}) {
                 if (day > 14) {
-                    offset += (loss.on(day, Unknowns.NONE).fraction()
-                                    - loss.on(day - 3.5, Unknowns.NONE).fraction())
+                    offset += (loss.on(day, Parameters.NONE).fraction()
+                                    - loss.on(day - 3.5, Parameters.NONE).fraction())
                             * (factor - 1);
                 }
-                Observed plain = weighed(loss, day, Unknowns.NONE, random);
+                Observed plain = weighed(loss, day, Parameters.NONE, random);
                 seen.add(new Observed(day, plain.lost() + offset));
             }
             return seen;
@@ -197,7 +196,7 @@ class ForecastTest {
 
         @Test
         void is_not_raised_by_one_wet_weighing() {
-            List<Observed> seen = new ArrayList<>(weighings(loin(), Unknowns.NONE, 6, new Random(2)));
+            List<Observed> seen = new ArrayList<>(weighings(loin(), Parameters.NONE, 6, new Random(2)));
             seen.set(3, new Observed(seen.get(3).day(), seen.get(3).lost() - 0.05));
             assertThat(Drift.of(loin(), Belief.ESTIMATES, seen.subList(0, 4), DIVISION))
                     .isEqualTo(Drift.NONE);
@@ -206,10 +205,10 @@ class ForecastTest {
 
     @Nested
     class A_shop {
-        private List<Evidence> finished(Unknowns place, int count, Random random) {
+        private List<Evidence> finished(Parameters place, int count, Random random) {
             List<Evidence> evidence = new ArrayList<>();
             for (int piece = 0; piece < count; piece++) {
-                Unknowns own = new Unknowns(
+                Parameters own = new Parameters(
                         place.resistance() + random.nextGaussian() * 0.5 * Estimates.RESISTANCE_SD,
                         place.crust() + random.nextGaussian() * 0.5 * Estimates.CRUST_SD);
                 evidence.add(Learning.from(loin(), weighings(loin(), own, 8, random), DIVISION));
@@ -224,7 +223,7 @@ class ForecastTest {
 
         @Test
         void learns_how_its_own_chamber_dries_and_grows_surer_with_each_piece() {
-            Unknowns place = new Unknowns(0.45, -0.2);
+            Parameters place = new Parameters(0.45, -0.2);
             double before = Belief.ESTIMATES.varianceResistance();
             for (int count : new int[] {1, 4, 16}) {
                 Belief prior = Learning.prior(finished(place, count, new Random(41)));

@@ -1,17 +1,14 @@
 package elvaro.core.inspection;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-
 import elvaro.core.drying.Method;
+import elvaro.core.inspection.Observation.Colour;
+import elvaro.core.inspection.Observation.Depth;
+import elvaro.core.inspection.Observation.Extent;
+import elvaro.core.inspection.Observation.Mould;
+import elvaro.core.inspection.Observation.Smell;
+import elvaro.core.inspection.Observation.Spot;
+import elvaro.core.inspection.Observation.Surface;
 import elvaro.core.inspection.Rule.Answer;
-import elvaro.core.inspection.Seen.Colour;
-import elvaro.core.inspection.Seen.Depth;
-import elvaro.core.inspection.Seen.Extent;
-import elvaro.core.inspection.Seen.Mould;
-import elvaro.core.inspection.Seen.Smell;
-import elvaro.core.inspection.Seen.Spot;
-import elvaro.core.inspection.Seen.Surface;
 import elvaro.core.inspection.Verdict.Discard;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -22,15 +19,17 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 /** The table of inspection rules, row by row: common practice, no source. */
 class RulesTest {
 
     /** A look told in a few words: what is not said is as it should be. */
-    private static Seen seen(String words) {
+    private static Observation seen(String words) {
         Set<String> said = Set.of(words.split(" "));
         Set<Mould> moulds = pick(Mould.class, said);
-        return new Seen(
+        return new Observation(
                 first(pick(Colour.class, said), Colour.DARK_RED),
                 first(pick(Surface.class, said), Surface.DRY),
                 moulds,
@@ -112,19 +111,19 @@ class RulesTest {
             Smell smell = Smell.values()[random.nextInt(Smell.values().length)];
             Circumstances at =
                     new Circumstances(Method.values()[random.nextInt(Method.values().length)], random.nextInt(40));
-            Seen before = look(moulds, smell, spots);
+            Observation before = look(moulds, smell, spots);
             spots.add(Spot.values()[random.nextInt(Spot.values().length)]);
             moulds.add(Mould.values()[random.nextInt(Mould.values().length)]);
-            Seen after = look(moulds, smell, spots);
+            Observation after = look(moulds, smell, spots);
             assertThat(Verdict.of(after, at).answer())
                     .as("%s then %s, seed 4, trial %d", before, after, trial)
                     .isGreaterThanOrEqualTo(Verdict.of(before, at).answer());
         }
     }
 
-    private static Seen look(Set<Mould> moulds, Smell smell, Set<Spot> spots) {
+    private static Observation look(Set<Mould> moulds, Smell smell, Set<Spot> spots) {
         Extent extent = moulds.isEmpty() ? Extent.NONE : Extent.SPOTS;
-        return new Seen(Colour.BROWN, Surface.DRY, moulds, extent, smell, spots, Depth.PART, 0, false);
+        return new Observation(Colour.BROWN, Surface.DRY, moulds, extent, smell, spots, Depth.PART, 0, false);
     }
 
     @ParameterizedTest
@@ -147,7 +146,7 @@ class RulesTest {
 
     @Test
     void mould_that_is_nowhere_and_a_share_above_all_are_no_look() {
-        assertThatThrownBy(() -> new Seen(
+        assertThatThrownBy(() -> new Observation(
                         Colour.BROWN,
                         Surface.DRY,
                         Set.of(Mould.BLUE),
@@ -158,7 +157,7 @@ class RulesTest {
                         0,
                         false))
                 .hasMessageContaining("how far the mould goes");
-        assertThatThrownBy(() -> new Seen(
+        assertThatThrownBy(() -> new Observation(
                         Colour.BROWN,
                         Surface.DRY,
                         Set.of(),

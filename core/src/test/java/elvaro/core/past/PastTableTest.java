@@ -1,20 +1,19 @@
 package elvaro.core.past;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.Stream;
+import elvaro.core.past.CellParser.Order;
+import elvaro.core.past.CellParser.Unit;
 import elvaro.core.past.PastTable.Known;
 import elvaro.core.past.PastTable.Manner;
 import elvaro.core.past.PastTable.Read;
-import elvaro.core.past.Written.Order;
-import elvaro.core.past.Written.Unit;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import static org.assertj.core.api.Assertions.assertThat;
 
 class PastTableTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 1);

@@ -1,10 +1,7 @@
 package elvaro.core.past;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
-import elvaro.core.past.Written.Order;
-import elvaro.core.past.Written.Unit;
+import elvaro.core.past.CellParser.Order;
+import elvaro.core.past.CellParser.Unit;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.time.LocalDate;
@@ -14,6 +11,8 @@ import java.util.Locale;
 import java.util.Random;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 /** What the formatters of the language write, in the manners of several countries, is read back as it was. */
 class WrittenBackTest {
@@ -30,25 +29,25 @@ class WrittenBackTest {
         int grams = 1 + random.nextInt(999_999);
         Locale locale = LOCALES.get(random.nextInt(LOCALES.size()));
         String manner = "seed %d, %s".formatted(info.getCurrentRepetition(), locale);
-        assertThat(Written.grams(number("#,##0", locale, grams), Unit.GRAM))
+        assertThat(CellParser.grams(number("#,##0", locale, grams), Unit.GRAM))
                 .as(manner)
                 .isEqualTo(grams);
-        assertThat(Written.grams(number("#,##0", locale, grams) + " g", Unit.POUND))
+        assertThat(CellParser.grams(number("#,##0", locale, grams) + " g", Unit.POUND))
                 .as(manner)
                 .isEqualTo(grams);
-        assertThat(Written.grams(number("#,##0.000", locale, grams / 1000.0) + " kg", Unit.GRAM))
+        assertThat(CellParser.grams(number("#,##0.000", locale, grams / 1000.0) + " kg", Unit.GRAM))
                 .as(manner)
                 .isEqualTo(grams);
-        assertThat(Written.grams(number("0.###", locale, grams / 1000.0), Unit.KILOGRAM))
+        assertThat(CellParser.grams(number("0.###", locale, grams / 1000.0), Unit.KILOGRAM))
                 .as(manner)
                 .isEqualTo(grams);
         double pounds = grams / 453.59237;
-        assertThat(Written.grams(number("#,##0.0000", locale, pounds) + " lb", Unit.GRAM))
+        assertThat(CellParser.grams(number("#,##0.0000", locale, pounds) + " lb", Unit.GRAM))
                 .as(manner)
                 .isCloseTo(grams, within(1));
         int ounces = (int) Math.round(pounds * 16);
         if (ounces > 0) {
-            assertThat(Written.grams("%d lb %d oz".formatted(ounces / 16, ounces % 16), Unit.GRAM))
+            assertThat(CellParser.grams("%d lb %d oz".formatted(ounces / 16, ounces % 16), Unit.GRAM))
                     .as(manner)
                     .isCloseTo(grams, within(15));
         }
@@ -61,7 +60,7 @@ class WrittenBackTest {
         Locale locale = LOCALES.get(random.nextInt(LOCALES.size()));
         String written = number("#,##0.00", locale, minor / 100.0);
         for (String money : List.of(written, "€" + written, written + " EUR/kg", "kr " + written)) {
-            assertThat(Written.minor(money)).as("%s, %s", money, locale).isEqualTo(minor);
+            assertThat(CellParser.minor(money)).as("%s, %s", money, locale).isEqualTo(minor);
         }
     }
 
@@ -70,13 +69,13 @@ class WrittenBackTest {
         Random random = new Random(info.getCurrentRepetition());
         LocalDate day = LocalDate.of(2000, 1, 1).plusDays(random.nextInt(36_000));
         for (String manner : List.of("uuuu-MM-dd", "d.M.uuuu", "dd/MM/uuuu", "d MMM uuuu", "d-MMM-uu", "dd.MM.uu")) {
-            assertThat(Written.day(
+            assertThat(CellParser.day(
                             DateTimeFormatter.ofPattern(manner, Locale.US).format(day), Order.DAY_FIRST))
                     .as(manner)
                     .isEqualTo(day);
         }
         for (String manner : List.of("M/d/uuuu", "MM/dd/uu", "MMMM d, uuuu", "uuuu/M/d", "M-d-uuuu")) {
-            assertThat(Written.day(
+            assertThat(CellParser.day(
                             DateTimeFormatter.ofPattern(manner, Locale.US).format(day), Order.MONTH_FIRST))
                     .as(manner)
                     .isEqualTo(day);

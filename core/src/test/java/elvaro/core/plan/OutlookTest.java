@@ -1,15 +1,10 @@
 package elvaro.core.plan;
 
-import static elvaro.core.working.Units.PLAIN;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.cost.DayToStop;
-import elvaro.core.cost.PriceByAge;
 import elvaro.core.cost.PriceByAge.Step;
+import elvaro.core.cost.PriceByAge;
 import elvaro.core.cost.SteakCost.ByProductPrices;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
@@ -23,8 +18,8 @@ import elvaro.core.forecast.Forecast;
 import elvaro.core.keeping.Style;
 import elvaro.core.plan.Purchase.Table;
 import elvaro.core.yield.BenchOrder;
-import elvaro.core.yield.Carving;
 import elvaro.core.yield.Section;
+import elvaro.core.yield.TrimModel;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -32,6 +27,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import static elvaro.core.working.Units.PLAIN;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 class OutlookTest {
     private static final Climate ROOM = Climate.constant(new Air(2, 0.80, 0.5));
@@ -47,7 +46,7 @@ class OutlookTest {
         Hanging hanging = strip(grams);
         return new Outlook(
                 Forecast.of(hanging.in(ROOM), Belief.ESTIMATES, List.of(), 5),
-                Carving.of(STRIP, hanging, 0, BenchOrder.SLICE_FIRST),
+                TrimModel.of(STRIP, hanging, 0, BenchOrder.SLICE_FIRST),
                 Estimates.STEAK_YIELD_SD,
                 ROOM,
                 STRIP.species(),

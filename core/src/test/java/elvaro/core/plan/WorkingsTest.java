@@ -1,7 +1,5 @@
 package elvaro.core.plan;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.cost.DayToStop;
@@ -12,8 +10,8 @@ import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
+import elvaro.core.drying.Parameters;
 import elvaro.core.drying.Surface;
-import elvaro.core.drying.Unknowns;
 import elvaro.core.estimate.Estimates;
 import elvaro.core.forecast.Belief;
 import elvaro.core.forecast.Drift;
@@ -23,7 +21,7 @@ import elvaro.core.forecast.Surprise;
 import elvaro.core.working.Quantity;
 import elvaro.core.working.Working;
 import elvaro.core.yield.BenchOrder;
-import elvaro.core.yield.Carving;
+import elvaro.core.yield.TrimModel;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,6 +30,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import static org.assertj.core.api.Assertions.assertThat;
 
 /** What is said beside a number is that number, with where it comes from. */
 class WorkingsTest {
@@ -44,7 +43,7 @@ class WorkingsTest {
                 new Hanging(grams, Surface.of(cut.surface(), grams, 5, false), false, Method.OPEN_AIR, Coating.NONE, 1);
         return new Outlook(
                 Forecast.of(hanging.in(ROOM), belief, List.of(), 5),
-                Carving.of(cut, hanging, 5, BenchOrder.TRIM_FIRST),
+                TrimModel.of(cut, hanging, 5, BenchOrder.TRIM_FIRST),
                 Estimates.STEAK_YIELD_SD,
                 ROOM,
                 cut.species(),
@@ -80,7 +79,7 @@ class WorkingsTest {
     @Test
     void the_band_says_how_many_pieces_it_rests_on() {
         Outlook alone = of("strip", Belief.ESTIMATES);
-        Outlook taught = of("strip", new Belief(new Unknowns(0.1, 0), 0.05, 0, 0.1, 7));
+        Outlook taught = of("strip", new Belief(new Parameters(0.1, 0), 0.05, 0, 0.1, 7));
         assertThat(workings(alone, alone.days(20).get(20)).get("80 % band").filled())
                 .contains("no finished piece of this method and chamber yet");
         assertThat(workings(taught, taught.days(20).get(20)).get("80 % band").filled())

@@ -1,24 +1,23 @@
 package elvaro.core.reference;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.air.SaturatedSalt;
 import elvaro.core.air.Vapour;
 import elvaro.core.drying.AirDrying;
 import elvaro.core.drying.Coating;
+import elvaro.core.drying.Parameters;
 import elvaro.core.drying.Skin;
 import elvaro.core.drying.Surface;
-import elvaro.core.drying.Unknowns;
 import elvaro.core.drying.WaterLoss;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvFileSource;
 import org.junit.jupiter.params.provider.CsvSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 class AirAndDryingTest {
 
@@ -101,7 +100,7 @@ class AirAndDryingTest {
             String who, double on7, double on14, double on21, double on28, double on35, double on60, double on120) {
         double[] days = {7, 14, 21, 28, 35, 60, 120};
         double[] percent = {on7, on14, on21, on28, on35, on60, on120};
-        WaterLoss.Lost[] lost = of(who).along(days, Unknowns.NONE);
+        WaterLoss.Lost[] lost = of(who).along(days, Parameters.NONE);
         for (int index = 0; index < days.length; index++) {
             assertThat(lost[index].fraction() * 100).as("day " + days[index]).isCloseTo(percent[index], within(0.02));
         }
@@ -118,7 +117,7 @@ class AirAndDryingTest {
         double perSquareMetre = new CrustLaw(air.filmResistance() + 200, CrustLaw.CRUST_RESISTIVITY)
                 .lostPerSquareMetre(air.drivePascal(0.99), day);
         double closed = perSquareMetre * 0.23 / 8.0;
-        double model = of("bare").on(day, Unknowns.NONE).fraction();
+        double model = of("bare").on(day, Parameters.NONE).fraction();
         assertThat(model).isLessThanOrEqualTo(closed + 1e-9);
         assertThat(model).isGreaterThan(closed * (1 - Math.pow(closed / 0.62, 4)) - 1e-9);
     }
@@ -126,14 +125,14 @@ class AirAndDryingTest {
     /** Common practice, no source: 500 g in a membrane, refrigerator, 21 days, 28 % lost. */
     @Test
     void a_steak_in_a_membrane_loses_what_was_weighed() {
-        assertThat(of("steak").on(21, Unknowns.NONE).fraction()).isCloseTo(0.28, within(0.025));
+        assertThat(of("steak").on(21, Parameters.NONE).fraction()).isCloseTo(0.28, within(0.025));
     }
 
     /** Ahnström et al. 2006, Meat Science 73, from memory: 8.8 to 10.2 % at 21 days, ±2.5 points. */
     @Test
     void a_loin_in_open_air_loses_what_was_published() {
-        assertThat(of("bare").on(21, Unknowns.NONE).fraction()).isBetween(0.088 - 0.025, 0.102 + 0.025);
-        assertThat(of("bare").on(14, Unknowns.NONE).fraction()).isCloseTo(0.065, within(0.025));
+        assertThat(of("bare").on(21, Parameters.NONE).fraction()).isBetween(0.088 - 0.025, 0.102 + 0.025);
+        assertThat(of("bare").on(14, Parameters.NONE).fraction()).isCloseTo(0.065, within(0.025));
     }
 
     @ParameterizedTest
@@ -145,6 +144,6 @@ class AirAndDryingTest {
     @Test
     void air_wetter_than_the_surface_takes_nothing_and_gives_nothing() {
         WaterLoss wet = dry(8000, 0.23, new Air(2, 0.95, 0.5), Skin.bare().under(Coating.SYRUP));
-        assertThat(wet.on(60, Unknowns.NONE).fraction()).isZero();
+        assertThat(wet.on(60, Parameters.NONE).fraction()).isZero();
     }
 }

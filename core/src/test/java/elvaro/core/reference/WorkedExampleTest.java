@@ -1,8 +1,5 @@
 package elvaro.core.reference;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.cost.DayToStop;
@@ -19,9 +16,11 @@ import elvaro.core.forecast.Belief;
 import elvaro.core.forecast.Forecast;
 import elvaro.core.plan.Outlook;
 import elvaro.core.yield.BenchOrder;
-import elvaro.core.yield.Carving;
+import elvaro.core.yield.TrimModel;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 /**
  * The worked example of the guide, a striploin of 6 kg for 28 days, worked with a pocket calculator. Whoever changes a
@@ -44,7 +43,7 @@ class WorkedExampleTest {
     void water_crust_steak_and_cost_are_as_worked_by_hand() {
         Outlook outlook = new Outlook(
                 Forecast.of(hanging.in(Climate.constant(air)), Belief.ESTIMATES, List.of(), 5),
-                Carving.of(strip, hanging, 0, BenchOrder.SLICE_FIRST),
+                TrimModel.of(strip, hanging, 0, BenchOrder.SLICE_FIRST),
                 Estimates.STEAK_YIELD_SD,
                 Climate.constant(air),
                 strip.species(),

@@ -1,8 +1,5 @@
 package elvaro.core.yield;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.cut.SurfaceClass;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
@@ -16,14 +13,16 @@ import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 class KnifeWorkTest {
     private static final OptionalDouble BY_LAW = OptionalDouble.empty();
 
     /** 0.23 m² of lean: a millimetre of it weighs 0.23 · 1060 = 243.8 g. */
-    private static Carving loin(BenchOrder order, Closeness closeness) {
+    private static TrimModel loin(BenchOrder order, Closeness closeness) {
         Surface surface = Surface.bare(0.23);
-        return new Carving(
+        return new TrimModel(
                 new Hanging(8000, surface, false, Method.OPEN_AIR, Coating.NONE, 1),
                 SurfaceClass.LONG_SUBPRIMAL,
                 0,
@@ -56,7 +55,7 @@ class KnifeWorkTest {
 
     @Test
     void a_spoilt_piece_or_one_nothing_was_trimmed_off_says_nothing() {
-        Carving carving = loin(BenchOrder.SLICE_FIRST, Closeness.USUAL);
+        TrimModel carving = loin(BenchOrder.SLICE_FIRST, Closeness.USUAL);
         Ledger spoilt = new Ledger(8000, 0, 6850, Piles.of(3000, 0, 0, 0, 3850));
         assertThat(KnifeWork.of(carving, spoilt, BY_LAW)).isEmpty();
         assertThat(KnifeWork.steakOver(carving, spoilt)).isEmpty();
@@ -75,7 +74,7 @@ class KnifeWorkTest {
         Random random = new Random(seed);
         BenchOrder order = BenchOrder.values()[random.nextInt(2)];
         Closeness closeness = Closeness.values()[random.nextInt(3)];
-        Carving carving = loin(order, closeness);
+        TrimModel carving = loin(order, closeness);
         int aged = 8000 - 400 - random.nextInt(1600);
         Section section = carving.after(1 - aged / 8000.0);
         Piles piles = section.piles(8000, Method.OPEN_AIR);
@@ -91,7 +90,7 @@ class KnifeWorkTest {
     /** A bird grows no crust that is cut away: what is thrown away of it is no knife's work. */
     @Test
     void a_bird_says_nothing_of_crust_and_knife() {
-        Carving bird = new Carving(
+        TrimModel bird = new TrimModel(
                 new Hanging(3000, Surface.bare(0.12), true, Method.OPEN_AIR, Coating.NONE, 1),
                 SurfaceClass.WHOLE_BIRD,
                 0.35,

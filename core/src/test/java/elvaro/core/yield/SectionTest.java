@@ -1,8 +1,5 @@
 package elvaro.core.yield;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.cut.SurfaceClass;
@@ -17,10 +14,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 class SectionTest {
     /** The reference's row 1: 8.0 kg on 0.23 m², bare. */
-    private final Carving loin = new Carving(
+    private final TrimModel loin = new TrimModel(
             new Hanging(8000, Surface.bare(0.23), false, Method.OPEN_AIR, Coating.NONE, 1),
             SurfaceClass.LONG_SUBPRIMAL,
             0,
@@ -68,7 +67,7 @@ class SectionTest {
         boolean boneIn = random.nextBoolean();
         Method method = Method.values()[random.nextInt(Method.values().length)];
         Surface surface = Surface.of(cut.surface(), green, fat, boneIn);
-        Section section = Carving.of(
+        Section section = TrimModel.of(
                         cut,
                         new Hanging(green, surface, boneIn, method, Coating.NONE, 0.8),
                         fat,

@@ -5,15 +5,15 @@ import elvaro.core.drying.Method;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.Piles;
 import elvaro.core.ledger.Stream;
-import elvaro.core.portion.Steaks;
 import elvaro.core.portion.Steaks.Trimmed;
-import elvaro.core.portion.SteaksCut;
+import elvaro.core.portion.Steaks;
 import elvaro.core.portion.SteaksCut.Container;
+import elvaro.core.portion.SteaksCut;
 import elvaro.core.yield.BenchOrder;
-import elvaro.core.yield.Carving;
 import elvaro.core.yield.Closeness;
 import elvaro.core.yield.KnifeWork;
 import elvaro.core.yield.Section;
+import elvaro.core.yield.TrimModel;
 import elvaro.server.bench.BenchView.CutChoice;
 import elvaro.server.bench.BenchView.KnifeView;
 import elvaro.server.bench.BenchView.SteaksCutView;
@@ -35,7 +35,7 @@ final class Cutting {
         if (figures.ahead() == null) {
             return List.of();
         }
-        Carving carving = figures.ahead().carving();
+        TrimModel carving = figures.ahead().carving();
         List<CutChoice> choices = new ArrayList<>();
         for (BenchOrder order : BenchOrder.values()) {
             for (Closeness closeness : Closeness.values()) {
@@ -52,7 +52,7 @@ final class Cutting {
         return choices;
     }
 
-    private static Section section(Figures figures, Carving carving) {
+    private static Section section(Figures figures, TrimModel carving) {
         var ledger = figures.ledger();
         return carving.after(Math.max(0, ledger.shrinkFraction()))
                 .without((double) ledger.withdrawn() / ledger.green());

@@ -2,7 +2,7 @@ package elvaro.server.chamber;
 
 import elvaro.core.air.Air;
 import elvaro.core.air.ChamberKind;
-import elvaro.core.cost.Landed.ChamberRate;
+import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.schedule.Load;
 import elvaro.server.shared.EditedRow;
 import jakarta.persistence.Entity;

@@ -5,7 +5,7 @@ import elvaro.core.compare.ShrinkCurve;
 import elvaro.core.ledger.Stream;
 import elvaro.core.trial.Factor;
 import elvaro.core.trial.Measure;
-import elvaro.server.tasting.Likings.Liked;
+import elvaro.server.tasting.PreferenceScores.Liked;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;

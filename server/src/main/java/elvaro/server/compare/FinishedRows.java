@@ -8,13 +8,13 @@ import elvaro.core.trial.Facts;
 import elvaro.core.trial.Measure;
 import elvaro.server.account.AccountService;
 import elvaro.server.compare.EvidenceView.FacetView;
-import elvaro.server.forecast.FinishedPieces;
 import elvaro.server.forecast.FinishedPieces.Finished;
+import elvaro.server.forecast.FinishedPieces;
 import elvaro.server.shared.Changes;
 import elvaro.server.shared.CurrentWorkshop;
-import elvaro.server.tasting.Likings;
-import elvaro.server.tasting.Likings.Liked;
-import elvaro.server.treatment.Treated;
+import elvaro.server.tasting.PreferenceScores.Liked;
+import elvaro.server.tasting.PreferenceScores;
+import elvaro.server.treatment.TreatmentQueries;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -35,16 +35,16 @@ class FinishedRows {
     private final Cache<State, Shop> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final FinishedPieces pieces;
-    private final Treated treated;
-    private final Likings likings;
+    private final TreatmentQueries treated;
+    private final PreferenceScores likings;
     private final AccountService accounts;
     private final Changes changes;
     private final CurrentWorkshop current;
 
     FinishedRows(
             FinishedPieces pieces,
-            Treated treated,
-            Likings likings,
+            TreatmentQueries treated,
+            PreferenceScores likings,
             AccountService accounts,
             Changes changes,
             CurrentWorkshop current) {

@@ -2,12 +2,12 @@ package elvaro.server.demo;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.core.inspection.Seen.Colour;
-import elvaro.core.inspection.Seen.Depth;
-import elvaro.core.inspection.Seen.Extent;
-import elvaro.core.inspection.Seen.Mould;
-import elvaro.core.inspection.Seen.Smell;
-import elvaro.core.inspection.Seen.Surface;
+import elvaro.core.inspection.Observation.Colour;
+import elvaro.core.inspection.Observation.Depth;
+import elvaro.core.inspection.Observation.Extent;
+import elvaro.core.inspection.Observation.Mould;
+import elvaro.core.inspection.Observation.Smell;
+import elvaro.core.inspection.Observation.Surface;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.schedule.Work;
 import elvaro.server.account.AccountService;

@@ -9,10 +9,10 @@ import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.stock.Content;
 import elvaro.server.stock.Keeping;
-import elvaro.server.stock.StockHistory;
 import elvaro.server.stock.StockHistory.PastGrind;
 import elvaro.server.stock.StockHistory.PastPack;
-import elvaro.server.stock.Way;
+import elvaro.server.stock.StockHistory;
+import elvaro.server.stock.WithdrawalPurpose;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -131,7 +131,7 @@ class DemoPacks {
         // Trim waits for its grind.
         @Nullable
         LocalDate went = content == Content.TRIM || day.plusDays(sells).isAfter(today) ? null : day.plusDays(sells);
-        Way way = random.nextInt(6) == 0 ? Way.TABLE : Way.SALE;
+        WithdrawalPurpose way = random.nextInt(6) == 0 ? WithdrawalPurpose.TABLE : WithdrawalPurpose.SALE;
         return new PastPack(
                 Scenario.id(random),
                 content,
@@ -142,6 +142,6 @@ class DemoPacks {
                 keeping == Keeping.CHILLED ? "counter" : "long freezer",
                 went == null ? null : way,
                 went,
-                way == Way.SALE ? "over the counter" : "");
+                way == WithdrawalPurpose.SALE ? "over the counter" : "");
     }
 }

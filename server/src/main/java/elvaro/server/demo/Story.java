@@ -5,15 +5,15 @@ import elvaro.core.air.Climate;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
-import elvaro.core.drying.Unknowns;
+import elvaro.core.drying.Parameters;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
-import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.Stream;
 import elvaro.core.yield.BenchOrder;
-import elvaro.core.yield.Carving;
 import elvaro.core.yield.Section;
+import elvaro.core.yield.TrimModel;
 import elvaro.server.demo.Scenario.Bought;
 import elvaro.server.demo.Scenario.Hung;
 import elvaro.server.demo.Scenario.Reached;
@@ -41,12 +41,12 @@ final class Story {
     private static final Air BEHIND_THE_DOOR = new Air(2, 0.93, 0.1);
 
     /** How the chambers differ from what one would expect of them, which is for the forecast to learn. */
-    private static final Map<String, Unknowns> PLACES = Map.of(
-            "N", new Unknowns(0.16, -0.10),
-            "S", new Unknowns(-0.12, 0.10),
-            "P", new Unknowns(0.10, 0.05),
-            "G", new Unknowns(0.05, 0),
-            "L", Unknowns.NONE);
+    private static final Map<String, Parameters> PLACES = Map.of(
+            "N", new Parameters(0.16, -0.10),
+            "S", new Parameters(-0.12, 0.10),
+            "P", new Parameters(0.10, 0.05),
+            "G", new Parameters(0.05, 0),
+            "L", Parameters.NONE);
 
     private final Bought lot;
     private final Hung piece;
@@ -57,8 +57,8 @@ final class Story {
     private final Random random;
     private final WaterLoss loss;
     private final WaterLoss afterTurn;
-    private final Unknowns truth;
-    private final Carving carving;
+    private final Parameters truth;
+    private final TrimModel carving;
     private final List<LogEntry> log = new ArrayList<>();
 
     Story(
@@ -84,11 +84,11 @@ final class Story {
         this.afterTurn = piece.leak()
                 ? open.in(climate)
                 : piece.stalled() ? hanging.in(Climate.constant(BEHIND_THE_DOOR)) : loss;
-        Unknowns place = PLACES.getOrDefault(piece.room(), Unknowns.NONE);
-        this.truth = new Unknowns(
+        Parameters place = PLACES.getOrDefault(piece.room(), Parameters.NONE);
+        this.truth = new Parameters(
                 place.resistance() + random.nextGaussian() * Estimates.PIECE_SHARE * Estimates.RESISTANCE_SD / 2,
                 place.crust() + random.nextGaussian() * Estimates.PIECE_SHARE * Estimates.CRUST_SD / 2);
-        this.carving = Carving.of(CutCatalogue.get(lot.cut()), hanging, lot.fatMm(), BenchOrder.SLICE_FIRST);
+        this.carving = TrimModel.of(CutCatalogue.get(lot.cut()), hanging, lot.fatMm(), BenchOrder.SLICE_FIRST);
     }
 
     /** Tells the story as far as the scenario says. */

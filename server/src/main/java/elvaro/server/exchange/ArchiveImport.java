@@ -32,7 +32,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
 
     private final JdbcTemplate database;
     private final UUID workshop;
-    private final ArchiveRemapping settling;
+    private final IdRemapping settling;
     private final AccountService people;
     private final AirHistory air;
     private final ArchiveSource source;
@@ -57,7 +57,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
     ArchiveImport(
             JdbcTemplate database,
             UUID workshop,
-            ArchiveRemapping settling,
+            IdRemapping settling,
             AccountService people,
             AirHistory air,
             ArchiveSource source,

@@ -95,7 +95,7 @@ class ArchiveReader {
         if (!same) {
             settings(there, told);
         }
-        ArchiveRemapping settling = new ArchiveRemapping(database, workshop, same);
+        IdRemapping settling = new IdRemapping(database, workshop, same);
         ArchiveImport rows = new ArchiveImport(database, workshop, settling, people, air, source, progress);
         source.rows(rows);
         rows.finish(same);

@@ -4,7 +4,7 @@ import elvaro.core.air.Climate;
 import elvaro.core.forecast.Drift;
 import elvaro.core.forecast.Forecast;
 import elvaro.core.forecast.Observed;
-import elvaro.core.yield.Carving;
+import elvaro.core.yield.TrimModel;
 import java.util.List;
 import java.util.function.Supplier;
 
@@ -22,7 +22,7 @@ import java.util.function.Supplier;
 public record Ahead(
         Forecast forecast,
         List<Forecast.Day> daily,
-        Carving carving,
+        TrimModel carving,
         ShopLessons taught,
         Supplier<Climate> climate,
         List<Observed> observed,

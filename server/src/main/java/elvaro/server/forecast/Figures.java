@@ -1,6 +1,6 @@
 package elvaro.server.forecast;
 
-import elvaro.core.cost.Landed;
+import elvaro.core.cost.LandedCost;
 import elvaro.core.cost.SteakCost;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
@@ -21,7 +21,7 @@ public record Figures(
         PieceLog log,
         Ledger ledger,
         Section section,
-        Landed landed,
+        LandedCost landed,
         SteakCost steak,
         double perDay,
         @Nullable Ahead ahead) {

@@ -1,9 +1,9 @@
 package elvaro.server.forecast;
 
-import elvaro.core.cost.Landed;
-import elvaro.core.cost.Landed.ChamberRate;
-import elvaro.core.cost.LoadHistory;
+import elvaro.core.cost.LandedCost.ChamberRate;
+import elvaro.core.cost.LandedCost;
 import elvaro.core.cost.LoadHistory.Stay;
+import elvaro.core.cost.LoadHistory;
 import elvaro.core.cost.SteakCost;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
@@ -12,8 +12,8 @@ import elvaro.server.chamber.Chamber;
 import elvaro.server.forecast.Forecasts.Forecaster;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceLogs;
-import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceReader.StayRow;
+import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
@@ -70,7 +70,7 @@ public class FiguresService {
                     PieceLog log = read.get(piece.id());
                     Ahead ahead = forecaster.of(piece, log).orElse(null);
                     Share share = share(piece, stays);
-                    Landed landed = landed(piece, settings, share);
+                    LandedCost landed = landed(piece, settings, share);
                     Ledger ledger = log.ledger();
                     SteakCost steak = SteakCost.of(landed, ledger.piles(), settings.byProductPrices());
                     double perDay = rate(piece, settings).perDay(share.ofLoad());
@@ -129,9 +129,9 @@ public class FiguresService {
                 own.to().toEpochDay() - own.from().toEpochDay());
     }
 
-    private static Landed landed(Piece piece, WorkshopSettings settings, Share share) {
+    private static LandedCost landed(Piece piece, WorkshopSettings settings, Share share) {
         double labour = piece.state() == PieceState.CUT ? settings.labourMinorPerPiece() : 0;
-        return Landed.of(
+        return LandedCost.of(
                 piece.greenGrams(),
                 piece.lot().priceMinorPerKg(),
                 piece.consumablesMinor(),

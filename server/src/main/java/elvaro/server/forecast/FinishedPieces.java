@@ -2,10 +2,10 @@ package elvaro.server.forecast;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import elvaro.core.cost.Landed;
-import elvaro.core.cost.Landed.ChamberRate;
-import elvaro.core.cost.LoadHistory;
+import elvaro.core.cost.LandedCost.ChamberRate;
+import elvaro.core.cost.LandedCost;
 import elvaro.core.cost.LoadHistory.Stay;
+import elvaro.core.cost.LoadHistory;
 import elvaro.core.cost.SteakCost;
 import elvaro.core.cut.Cut;
 import elvaro.core.ledger.Ledger;
@@ -16,8 +16,8 @@ import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.piece.FactRow;
 import elvaro.server.piece.FinishedLine;
-import elvaro.server.piece.LogReader;
 import elvaro.server.piece.LogReader.CloserRow;
+import elvaro.server.piece.LogReader;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceLogs;
 import elvaro.server.piece.PieceReader;
@@ -154,7 +154,7 @@ public class FinishedPieces {
             FinishedLine line, Told told, Stay stay, Chamber chamber, LoadHistory history, WorkshopSettings settings) {
         ChamberRate rate = chamber.rate(settings.tariffMinorPerKwh());
         long days = stay.to().toEpochDay() - stay.from().toEpochDay();
-        Landed landed = Landed.of(
+        LandedCost landed = LandedCost.of(
                 line.greenGrams(),
                 line.priceMinorPerKg(),
                 line.consumablesMinor(),

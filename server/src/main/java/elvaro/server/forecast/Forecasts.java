@@ -12,7 +12,7 @@ import elvaro.core.forecast.Drift;
 import elvaro.core.forecast.Forecast;
 import elvaro.core.forecast.Observed;
 import elvaro.core.ledger.PieceLog;
-import elvaro.core.yield.Carving;
+import elvaro.core.yield.TrimModel;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.forecast.ShopLearning.Lessons;
 import elvaro.server.piece.Piece;
@@ -144,7 +144,7 @@ public class Forecasts {
 
     private static Ahead ahead(
             Piece piece, Hanging hanging, ShopLessons taught, Supplier<Climate> climate, Reckoned reckoned) {
-        Carving carving = piece.carving().orElseThrow().as(taught.crustFactor(), taught.steakShift());
+        TrimModel carving = piece.carving().orElseThrow().as(taught.crustFactor(), taught.steakShift());
         return new Ahead(
                 reckoned.forecast(), reckoned.daily(), carving, taught, climate, reckoned.observed(), reckoned.drift());
     }

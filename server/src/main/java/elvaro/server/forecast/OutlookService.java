@@ -8,7 +8,7 @@ import elvaro.core.drying.Hanging;
 import elvaro.core.forecast.Forecast;
 import elvaro.core.plan.Outlook;
 import elvaro.core.yield.BenchOrder;
-import elvaro.core.yield.Carving;
+import elvaro.core.yield.TrimModel;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceReader;
@@ -75,7 +75,7 @@ public class OutlookService {
                     + settings.labourMinorPerPiece();
             return new Outlook(
                     forecast,
-                    Carving.of(planned.cut(), hanging, planned.fatCoverMm(), BenchOrder.SLICE_FIRST)
+                    TrimModel.of(planned.cut(), hanging, planned.fatCoverMm(), BenchOrder.SLICE_FIRST)
                             .as(taught.crustFactor(), taught.steakShift()),
                     taught.steakSd(),
                     climate,

@@ -1,6 +1,6 @@
 package elvaro.server.hanging;
 
-import elvaro.core.cost.Landed;
+import elvaro.core.cost.LandedCost;
 import elvaro.core.cost.SteakCost;
 import elvaro.server.settings.WorkshopSettings;
 import org.jspecify.annotations.Nullable;
@@ -13,13 +13,13 @@ import org.jspecify.annotations.Nullable;
  * @param marginAtList share of the list price left over, where there is a list price
  */
 public record CostView(
-        Landed landed,
+        LandedCost landed,
         double total,
         double credit,
         @Nullable Double perKgSteak,
         @Nullable Double priceForMargin,
         @Nullable Double marginAtList) {
-    public static CostView of(Landed landed, SteakCost steak, WorkshopSettings settings) {
+    public static CostView of(LandedCost landed, SteakCost steak, WorkshopSettings settings) {
         int list = settings.steakPriceMinorPerKg();
         return new CostView(
                 landed,

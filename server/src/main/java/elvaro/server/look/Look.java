@@ -1,6 +1,6 @@
 package elvaro.server.look;
 
-import elvaro.core.inspection.Seen;
+import elvaro.core.inspection.Observation;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -24,30 +24,30 @@ class Look extends WorkshopRow {
     private UUID pieceId;
 
     @Enumerated(EnumType.STRING)
-    private Seen.Colour colour;
+    private Observation.Colour colour;
 
     @Enumerated(EnumType.STRING)
-    private Seen.Surface surface;
+    private Observation.Surface surface;
 
     private String moulds;
 
     @Enumerated(EnumType.STRING)
-    private Seen.Extent extent;
+    private Observation.Extent extent;
 
     @Enumerated(EnumType.STRING)
-    private Seen.Smell smell;
+    private Observation.Smell smell;
 
     private String spots;
 
     @Enumerated(EnumType.STRING)
-    private Seen.Depth depth;
+    private Observation.Depth depth;
 
     private int liftedPercent;
     private boolean sealOpen;
 
     protected Look() {}
 
-    Look(UUID entryId, UUID pieceId, Seen seen) {
+    Look(UUID entryId, UUID pieceId, Observation seen) {
         super(entryId);
         this.pieceId = pieceId;
         this.colour = seen.colour();
@@ -61,14 +61,14 @@ class Look extends WorkshopRow {
         this.sealOpen = seen.sealOpen();
     }
 
-    Seen seen() {
-        return new Seen(
+    Observation seen() {
+        return new Observation(
                 colour,
                 surface,
-                constants(moulds, Seen.Mould::valueOf),
+                constants(moulds, Observation.Mould::valueOf),
                 extent,
                 smell,
-                constants(spots, Seen.Spot::valueOf),
+                constants(spots, Observation.Spot::valueOf),
                 depth,
                 liftedPercent,
                 sealOpen);

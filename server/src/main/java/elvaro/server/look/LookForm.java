@@ -1,6 +1,6 @@
 package elvaro.server.look;
 
-import elvaro.core.inspection.Seen;
+import elvaro.core.inspection.Observation;
 import elvaro.server.shared.Refusal;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -17,13 +17,13 @@ import org.jspecify.annotations.Nullable;
  * @param at when it was, if not now
  */
 public record LookForm(
-        @NotNull(message = "Say which colour it has.") Seen.Colour colour,
-        @NotNull(message = "Say how the surface feels.") Seen.Surface surface,
-        @NotNull Set<Seen.Mould> moulds,
-        @NotNull Seen.Extent extent,
-        @NotNull(message = "Say how it smells.") Seen.Smell smell,
-        @NotNull Set<Seen.Spot> spots,
-        @NotNull Seen.Depth depth,
+        @NotNull(message = "Say which colour it has.") Observation.Colour colour,
+        @NotNull(message = "Say how the surface feels.") Observation.Surface surface,
+        @NotNull Set<Observation.Mould> moulds,
+        @NotNull Observation.Extent extent,
+        @NotNull(message = "Say how it smells.") Observation.Smell smell,
+        @NotNull Set<Observation.Spot> spots,
+        @NotNull Observation.Depth depth,
         @Min(0) @Max(100) int liftedPercent,
         boolean sealOpen,
 
@@ -31,9 +31,9 @@ public record LookForm(
         String words,
 
         @Nullable Instant at) {
-    Seen seen() {
+    Observation seen() {
         try {
-            return new Seen(colour, surface, moulds, extent, smell, spots, depth, liftedPercent, sealOpen);
+            return new Observation(colour, surface, moulds, extent, smell, spots, depth, liftedPercent, sealOpen);
         } catch (IllegalArgumentException contradiction) {
             throw Refusal.wrong("invalid", "extent", String.valueOf(contradiction.getMessage()));
         }

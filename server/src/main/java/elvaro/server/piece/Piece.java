@@ -8,8 +8,8 @@ import elvaro.core.drying.Method;
 import elvaro.core.game.Ice;
 import elvaro.core.prepare.Need.Sides;
 import elvaro.core.yield.BenchOrder;
-import elvaro.core.yield.Carving;
 import elvaro.core.yield.Closeness;
+import elvaro.core.yield.TrimModel;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.lot.Lot;
 import elvaro.server.shared.EditedRow;
@@ -292,9 +292,9 @@ public class Piece extends EditedRow {
     }
 
     /** How it is, or is going to be, cut; empty for one that never hung. */
-    public Optional<Carving> carving() {
+    public Optional<TrimModel> carving() {
         return hanging()
-                .map(how -> Carving.of(
+                .map(how -> TrimModel.of(
                                 cut(), how, lot.fatCoverMm(), benchOrder().orElse(BenchOrder.SLICE_FIRST))
                         .by(benchOrder().orElse(BenchOrder.SLICE_FIRST), closeness));
     }

@@ -1,8 +1,8 @@
 package elvaro.server.scale;
 
-import elvaro.core.weighing.Settling;
-import elvaro.core.weighing.Settling.Figure;
-import elvaro.core.weighing.Settling.Shown;
+import elvaro.core.weighing.StableWeight.Figure;
+import elvaro.core.weighing.StableWeight.Shown;
+import elvaro.core.weighing.StableWeight;
 import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
@@ -10,7 +10,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 /** One scale and who watches it. */
 class LiveScale {
     private final List<Watcher> watchers = new CopyOnWriteArrayList<>();
-    private Settling settling = Settling.begin();
+    private StableWeight settling = StableWeight.begin();
 
     /** @return what to show */
     synchronized Shown take(Figure figure, int division) {

@@ -1,7 +1,7 @@
 package elvaro.server.scale;
 
-import elvaro.core.weighing.Settling.Figure;
-import elvaro.core.weighing.Settling.Shown;
+import elvaro.core.weighing.StableWeight.Figure;
+import elvaro.core.weighing.StableWeight.Shown;
 import elvaro.server.device.DeviceService;
 import elvaro.server.device.PackReader;
 import elvaro.server.device.SenMl.Measured;

@@ -1,6 +1,6 @@
 package elvaro.server.scale;
 
-import elvaro.core.weighing.Settling.Shown;
+import elvaro.core.weighing.StableWeight.Shown;
 import java.io.IOException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;

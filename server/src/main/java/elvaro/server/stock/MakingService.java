@@ -1,9 +1,7 @@
 package elvaro.server.stock;
 
-import static elvaro.core.working.Quantity.mass;
-
-import elvaro.core.blend.Made;
 import elvaro.core.blend.Made.Product;
+import elvaro.core.blend.Made;
 import elvaro.core.question.Question;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
@@ -22,6 +20,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import static elvaro.core.working.Quantity.mass;
 
 /** Grinding and rendering: what goes in leaves its packs, what comes out is a lot of its own. */
 @Service
@@ -70,7 +69,7 @@ class MakingService {
         entities.persist(making);
         entities.flush(); // Its sources point at it by id alone.
         Map<UUID, Pack> used = lock(form);
-        Way way = form.product() == Product.GRIND ? Way.GRIND : Way.RENDER;
+        WithdrawalPurpose way = form.product() == Product.GRIND ? WithdrawalPurpose.GRIND : WithdrawalPurpose.RENDER;
         for (int index = 0; index < form.sources().size(); index++) {
             UsedForm source = form.sources().get(index);
             UUID sourceId = Ids.after(id, "source " + index);

@@ -21,7 +21,7 @@ class PackOut extends WorkshopRow {
     private UUID packId;
 
     @Enumerated(EnumType.STRING)
-    private Way way;
+    private WithdrawalPurpose way;
 
     private int grams;
     private String words;
@@ -33,7 +33,7 @@ class PackOut extends WorkshopRow {
     protected PackOut() {}
 
     /** @param takesBack the row that was a slip; absent where something goes out */
-    PackOut(UUID id, UUID packId, Way way, int grams, String words, Instant at, UUID by, @Nullable UUID takesBack) {
+    PackOut(UUID id, UUID packId, WithdrawalPurpose way, int grams, String words, Instant at, UUID by, @Nullable UUID takesBack) {
         super(id);
         this.packId = packId;
         this.way = way;
@@ -59,7 +59,7 @@ class PackOut extends WorkshopRow {
         return packId;
     }
 
-    Way way() {
+    WithdrawalPurpose way() {
         return way;
     }
 

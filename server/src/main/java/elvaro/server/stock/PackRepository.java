@@ -53,7 +53,7 @@ interface PackRepository extends Repository<Pack, UUID> {
             + " group by p.content order by p.content")
     List<Object[]> packed(LocalDate first, LocalDate last);
 
-    /** Way and grams of what went out in a stretch of time and was not taken back. */
+    /** Why and how much went out, g, in a stretch of time and was not taken back. */
     @Query("select o.way, sum(o.grams) from PackOut o where o.happenedAt >= :from and o.happenedAt < :before"
             + " and o.takesBack is null and not exists (select 1 from PackOut b where b.takesBack = o.id)"
             + " group by o.way order by o.way")

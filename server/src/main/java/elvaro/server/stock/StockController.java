@@ -42,7 +42,7 @@ class StockController {
             List<@Valid PackForm> packs) {}
 
     record OutForm(
-            @NotNull(message = "Say what for.") Way way,
+            @NotNull(message = "Say what for.") WithdrawalPurpose way,
 
             @NotNull
             @Min(value = 1, message = "Something must go out.")

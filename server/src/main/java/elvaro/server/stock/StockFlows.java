@@ -31,7 +31,7 @@ public class StockFlows {
     /** What was taken back again does not count. */
     public List<WentFlow> went(Instant from, Instant before) {
         return packs.went(from, before).stream()
-                .map(row -> new WentFlow(((Way) row[0]).label(), (Long) row[1]))
+                .map(row -> new WentFlow(((WithdrawalPurpose) row[0]).label(), (Long) row[1]))
                 .toList();
     }
 }

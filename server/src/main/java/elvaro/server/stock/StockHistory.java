@@ -40,7 +40,7 @@ public class StockHistory {
             LocalDate packedOn,
             @Nullable LocalDate useBy,
             String place,
-            @Nullable Way way,
+            @Nullable WithdrawalPurpose way,
             @Nullable LocalDate wentOn,
             String words) {}
 
@@ -75,7 +75,7 @@ public class StockHistory {
                 Ids.after(past.id(), "bought"), past.id(), past.bought(), past.boughtGrams(), past.boughtMinorPerKg()));
         past.trim()
                 .forEach((pack, grams) -> entities.persist(
-                        new PackOut(Ids.after(pack, "ground"), pack, Way.GRIND, grams, making.name(), at, by, null)
+                        new PackOut(Ids.after(pack, "ground"), pack, WithdrawalPurpose.GRIND, grams, making.name(), at, by, null)
                                 .into(past.id())));
         entities.flush();
         add(Origin.making(past.id()), past.packs(), by, zone);

@@ -1,7 +1,5 @@
 package elvaro.server.stock;
 
-import static elvaro.core.working.Quantity.mass;
-
 import elvaro.core.ledger.Piles;
 import elvaro.server.forecast.Figures;
 import elvaro.server.hanging.PieceQueries;
@@ -25,6 +23,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import static elvaro.core.working.Quantity.mass;
 
 /** Packing, taking out, and taking back. */
 @Service
@@ -147,7 +146,7 @@ class StockService {
      *
      * @throws Refusal if there is less in it
      */
-    void takeOut(UUID packId, UUID outId, Way way, int grams, String words) {
+    void takeOut(UUID packId, UUID outId, WithdrawalPurpose way, int grams, String words) {
         Pack pack = packs.lock(packId).orElseThrow(() -> Refusal.notFound("pack"));
         if (isThere(outId, packId)) {
             return;
@@ -161,8 +160,8 @@ class StockService {
      *
      * @param pack locked
      */
-    PackOut out(Pack pack, UUID outId, Way way, int grams, String words) {
-        if (way != Way.DISCARD) {
+    PackOut out(Pack pack, UUID outId, WithdrawalPurpose way, int grams, String words) {
+        if (way != WithdrawalPurpose.DISCARD) {
             // What was ground of a held lot is held with it.
             lineages.of(List.of(pack))
                     .pieces()

@@ -84,7 +84,7 @@ record StockView(LocalDate today, List<PackView> packs, List<StockSum> sums, Lis
      */
     record OutView(
             UUID id,
-            Way way,
+            WithdrawalPurpose way,
             String wayLabel,
             int grams,
             String words,

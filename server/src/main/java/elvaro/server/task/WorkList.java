@@ -6,8 +6,8 @@ import elvaro.core.schedule.Due;
 import elvaro.core.schedule.Work;
 import elvaro.core.working.Quantity;
 import elvaro.server.hanging.PieceCard;
-import elvaro.server.hanging.PieceQueries;
 import elvaro.server.hanging.PieceQueries.Hanging;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.look.LookService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
@@ -19,7 +19,7 @@ import elvaro.server.reading.AirService;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.task.WorkItem.Kind;
 import elvaro.server.task.WorkItem.Subject;
-import elvaro.server.treatment.Treated;
+import elvaro.server.treatment.TreatmentQueries;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -47,7 +47,7 @@ public class WorkList {
     private final Agendas agendas;
     private final PieceQueries pieces;
     private final LookService looks;
-    private final Treated treated;
+    private final TreatmentQueries treated;
     private final PlanService plans;
     private final LotService lots;
     private final AirService air;
@@ -57,7 +57,7 @@ public class WorkList {
             Agendas agendas,
             PieceQueries pieces,
             LookService looks,
-            Treated treated,
+            TreatmentQueries treated,
             PlanService plans,
             LotService lots,
             AirService air,

@@ -22,9 +22,9 @@ class Panel {
     private static final int MOST_FOUND = 200;
 
     private final TastingRepository tastings;
-    private final Tables tables;
+    private final TastingAggregates tables;
 
-    Panel(TastingRepository tastings, Tables tables) {
+    Panel(TastingRepository tastings, TastingAggregates tables) {
         this.tastings = tastings;
         this.tables = tables;
     }
@@ -52,7 +52,7 @@ class Panel {
     /** Words of a tasting that is revealed. */
     record FoundNote(UUID tastingId, String question, LocalDate heldOn, String sample, String words) {}
 
-    private List<Laid> revealed() {
+    private List<TastingAggregate> revealed() {
         return tables.all(tastings.newest().stream()
                 .filter(tasting -> tasting.state() == TastingState.REVEALED)
                 .toList());
@@ -62,7 +62,7 @@ class Panel {
     @Transactional(readOnly = true)
     List<TasterView> tasters() {
         Map<UUID, Heard> heard = new HashMap<>();
-        for (Laid laid : revealed()) {
+        for (TastingAggregate laid : revealed()) {
             TastingOutcome outcome = laid.outcome();
             for (TastingPlace place : laid.places()) {
                 heard.computeIfAbsent(place.taster().id(), id -> new Heard()).sat(laid, outcome, place);
@@ -79,7 +79,7 @@ class Panel {
         private Agreement withSelf = Agreement.NONE;
         private Agreement odd = Agreement.NONE;
 
-        private void sat(Laid laid, TastingOutcome outcome, TastingPlace place) {
+        private void sat(TastingAggregate laid, TastingOutcome outcome, TastingPlace place) {
             sittings++;
             withOthers = withOthers.plus(outcome.agreement(place.position()));
             withSelf = withSelf.plus(outcome.consistency(place.position()));
@@ -114,7 +114,7 @@ class Panel {
     @Transactional(readOnly = true)
     List<FoundNote> notes(String wanted) {
         String part = wanted.strip().toLowerCase(Locale.ROOT);
-        Map<UUID, Laid> tables = revealed().stream()
+        Map<UUID, TastingAggregate> tables = revealed().stream()
                 .collect(Collectors.toMap(laid -> laid.tasting().id(), Function.identity()));
         if (tables.isEmpty()) {
             return List.of();
@@ -122,7 +122,7 @@ class Panel {
         List<FoundNote> found = new ArrayList<>();
         for (TastingNote note : tastings.notesOf(tables.keySet())) {
             if (note.words().toLowerCase(Locale.ROOT).contains(part)) {
-                Laid laid = tables.get(note.tastingId());
+                TastingAggregate laid = tables.get(note.tastingId());
                 String sample = laid.samples().stream()
                         .filter(each -> each.id().equals(note.sampleId()))
                         .map(TastingSample::name)

@@ -28,14 +28,14 @@ import org.springframework.stereotype.Component;
 @Component
 class Results {
     private final TastingRepository tastings;
-    private final Said said;
+    private final OutcomeSentences said;
 
-    Results(TastingRepository tastings, Said said) {
+    Results(TastingRepository tastings, OutcomeSentences said) {
         this.tastings = tastings;
         this.said = said;
     }
 
-    ResultView of(Laid laid) {
+    ResultView of(TastingAggregate laid) {
         TastingOutcome outcome = laid.outcome();
         return new ResultView(
                 said.of(laid),
@@ -77,7 +77,7 @@ class Results {
                 preference.interval().high());
     }
 
-    private static List<ChoiceView> choices(Laid laid) {
+    private static List<ChoiceView> choices(TastingAggregate laid) {
         Map<UUID, TastingPlace> places =
                 laid.places().stream().collect(Collectors.toMap(TastingPlace::id, Function.identity()));
         return laid.sheets().stream()
@@ -85,7 +85,7 @@ class Results {
                 .toList();
     }
 
-    private static ChoiceView choice(Laid laid, TastingPlace place, TastingSheet sheet) {
+    private static ChoiceView choice(TastingAggregate laid, TastingPlace place, TastingSheet sheet) {
         Sheet decoded = sheet.answers().decoded(laid.tasting().kind(), laid.plate(place, sheet.round()));
         return new ChoiceView(
                 place.taster().label(),
@@ -100,7 +100,7 @@ class Results {
                 sheet.typedBy().isPresent());
     }
 
-    private static ScoreView scores(Laid laid, TastingOutcome outcome, Attribute attribute) {
+    private static ScoreView scores(TastingAggregate laid, TastingOutcome outcome, Attribute attribute) {
         Map<Integer, List<OptionalDouble>> byTaster = outcome.scores(attribute.key());
         List<TasterScores> tasters = byTaster.entrySet().stream()
                 .filter(each -> each.getValue().stream().anyMatch(OptionalDouble::isPresent))
@@ -136,7 +136,7 @@ class Results {
                 .average());
     }
 
-    private List<NoteView> notes(Laid laid) {
+    private List<NoteView> notes(TastingAggregate laid) {
         Map<UUID, String> tasterBySheet = laid.sheets().stream()
                 .collect(Collectors.toMap(
                         TastingSheet::id,

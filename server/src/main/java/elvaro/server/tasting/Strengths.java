@@ -7,7 +7,7 @@ import elvaro.core.trial.Band;
 import elvaro.server.hanging.PieceQueries;
 import elvaro.server.piece.Piece;
 import elvaro.server.treatment.Given;
-import elvaro.server.treatment.Treated;
+import elvaro.server.treatment.TreatmentQueries;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -31,11 +31,11 @@ class Strengths {
     private static final double LEVEL = 0.8;
 
     private final TastingRepository tastings;
-    private final Tables tables;
+    private final TastingAggregates tables;
     private final PieceQueries pieces;
-    private final Treated treated;
+    private final TreatmentQueries treated;
 
-    Strengths(TastingRepository tastings, Tables tables, PieceQueries pieces, Treated treated) {
+    Strengths(TastingRepository tastings, TastingAggregates tables, PieceQueries pieces, TreatmentQueries treated) {
         this.tastings = tastings;
         this.tables = tables;
         this.pieces = pieces;
@@ -57,7 +57,7 @@ class Strengths {
     record StrengthView(String name, double chance, double low, double high, int tastings, double voices) {}
 
     StrengthsView all() {
-        List<Laid> revealed = tables.all(tastings.newest().stream()
+        List<TastingAggregate> revealed = tables.all(tastings.newest().stream()
                 .filter(tasting -> tasting.state() == TastingState.REVEALED)
                 .toList());
         List<UUID> ids = revealed.stream()
@@ -87,11 +87,11 @@ class Strengths {
                                 .orElse(sample.name())));
     }
 
-    private static List<StrengthGroup> groups(List<Laid> revealed, Function<TastingSample, String> what) {
+    private static List<StrengthGroup> groups(List<TastingAggregate> revealed, Function<TastingSample, String> what) {
         Map<String, Integer> numbers = new LinkedHashMap<>();
         Map<String, Set<UUID>> tasted = new HashMap<>();
         List<Met> met = new ArrayList<>();
-        for (Laid laid : revealed) {
+        for (TastingAggregate laid : revealed) {
             List<String> names = laid.samples().stream().map(what).toList();
             for (Duel duel : laid.outcome().duels()) {
                 String better = names.get(duel.better());

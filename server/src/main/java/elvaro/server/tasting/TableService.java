@@ -29,7 +29,7 @@ class TableService {
 
     private final RequestLimit<UUID> requests = new RequestLimit<>();
     private final RequestLimit<String> guesses = new RequestLimit<>();
-    private final Tables tables;
+    private final TastingAggregates tables;
     private final SheetService sheets;
     private final WordsInUse words;
     private final Cautions cautions;
@@ -39,7 +39,7 @@ class TableService {
     private final Clock clock;
 
     TableService(
-            Tables tables,
+            TastingAggregates tables,
             SheetService sheets,
             WordsInUse words,
             Cautions cautions,
@@ -98,7 +98,7 @@ class TableService {
     }
 
     private TasterSheets view(Known known) {
-        Laid laid = tables.one(known.tastingId());
+        TastingAggregate laid = tables.one(known.tastingId());
         Tasting tasting = laid.tasting();
         TastingPlace place = laid.places().stream()
                 .filter(each -> each.id().equals(known.placeId()))

@@ -80,7 +80,7 @@ public class TastingHistory {
         Instant at =
                 openedAt == null ? past.heldOn().atTime(DINNER, 0).atZone(zone).toInstant() : openedAt;
         tasting.open(at, past.heldOn());
-        Laid laid = Laid.of(
+        TastingAggregate laid = TastingAggregate.of(
                 tasting, tastings.samplesOf(List.of(past.id())), tastings.placesOf(List.of(past.id())), List.of());
         for (int sample = 0; sample < past.samples().size(); sample++) {
             PastSample each = past.samples().get(sample);

@@ -1,7 +1,7 @@
 package elvaro.server.tasting;
 
-import elvaro.core.cooking.CookAlike;
 import elvaro.core.cooking.CookAlike.Timing;
+import elvaro.core.cooking.CookAlike;
 import elvaro.core.tasting.PanelPower;
 import elvaro.server.account.AccountService;
 import elvaro.server.shared.CurrentWorkshop;
@@ -25,18 +25,18 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 class TastingReading {
     private final TastingRepository tastings;
-    private final Tables tables;
+    private final TastingAggregates tables;
     private final Results results;
-    private final Said said;
+    private final OutcomeSentences said;
     private final Cautions cautions;
     private final AccountService accounts;
     private final CurrentWorkshop current;
 
     TastingReading(
             TastingRepository tastings,
-            Tables tables,
+            TastingAggregates tables,
             Results results,
-            Said said,
+            OutcomeSentences said,
             Cautions cautions,
             AccountService accounts,
             CurrentWorkshop current) {
@@ -54,7 +54,7 @@ class TastingReading {
         return tables.all(tastings.newest()).stream().map(this::line).toList();
     }
 
-    private TastingLine line(Laid laid) {
+    private TastingLine line(TastingAggregate laid) {
         Tasting tasting = laid.tasting();
         return new TastingLine(
                 tasting.id(),
@@ -70,7 +70,7 @@ class TastingReading {
     }
 
     TastingView view(UUID id) {
-        Laid laid = tables.one(id);
+        TastingAggregate laid = tables.one(id);
         Tasting tasting = laid.tasting();
         boolean mine = tasting.hostId().equals(current.person().accountId());
         boolean revealed = tasting.state() == TastingState.REVEALED;
@@ -107,7 +107,7 @@ class TastingReading {
                 revealed ? results.of(laid) : null);
     }
 
-    private static List<SampleView> samples(Laid laid) {
+    private static List<SampleView> samples(TastingAggregate laid) {
         List<Timing> timings = CookAlike.timings(
                 laid.tasting().heat(),
                 laid.tasting().coreCelsius(),
@@ -140,7 +140,7 @@ class TastingReading {
         return value.isPresent() ? value.getAsDouble() : null;
     }
 
-    private static PlaceView place(Laid laid, TastingPlace place, boolean mine) {
+    private static PlaceView place(TastingAggregate laid, TastingPlace place, boolean mine) {
         return new PlaceView(
                 place.id(),
                 place.position() + 1,
@@ -149,7 +149,7 @@ class TastingReading {
                 mine ? place.token().map(token -> "/t/" + token).orElse(null) : null);
     }
 
-    private static List<PlateView> plates(Laid laid) {
+    private static List<PlateView> plates(TastingAggregate laid) {
         return laid.servings().plates().stream()
                 .map(plate -> new PlateView(
                         plate.taster() + 1,

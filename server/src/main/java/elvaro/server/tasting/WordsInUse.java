@@ -31,7 +31,7 @@ class WordsInUse {
     }
 
     /** The most used first; none by which one of the samples could be known. */
-    List<String> chips(Laid laid) {
+    List<String> chips(TastingAggregate laid) {
         Set<String> telling =
                 Hints.telling(Stream.concat(Stream.of(laid.tasting().question()), laid.names().stream()));
         List<java.util.UUID> revealed = tastings.newest().stream()

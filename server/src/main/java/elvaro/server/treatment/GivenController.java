@@ -1,6 +1,6 @@
 package elvaro.server.treatment;
 
-import elvaro.server.treatment.Treated.GivenView;
+import elvaro.server.treatment.TreatmentQueries.GivenView;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -18,9 +18,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/pieces/{pieceId}/treatments")
 class GivenController {
     private final TreatmentService treatments;
-    private final Treated treated;
+    private final TreatmentQueries treated;
 
-    GivenController(TreatmentService treatments, Treated treated) {
+    GivenController(TreatmentService treatments, TreatmentQueries treated) {
         this.treatments = treatments;
         this.treated = treated;
     }

@@ -8,7 +8,7 @@ import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.Kind;
 import elvaro.core.treatment.Measure;
 import elvaro.server.shared.Refusal;
-import elvaro.server.treatment.Treated.GivenShare;
+import elvaro.server.treatment.TreatmentQueries.GivenShare;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;

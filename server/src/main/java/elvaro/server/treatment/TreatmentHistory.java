@@ -1,7 +1,7 @@
 package elvaro.server.treatment;
 
-import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact;
 import elvaro.core.treatment.Course.Planned;
 import elvaro.core.treatment.Step;
 import elvaro.server.piece.LogEntry;
@@ -25,11 +25,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class TreatmentHistory {
     private static final LocalTime MORNING = LocalTime.of(9, 15);
 
-    private final Treated treated;
+    private final TreatmentQueries treated;
     private final PieceHistory pieces;
     private final EntityManager entities;
 
-    TreatmentHistory(Treated treated, PieceHistory pieces, EntityManager entities) {
+    TreatmentHistory(TreatmentQueries treated, PieceHistory pieces, EntityManager entities) {
         this.treated = treated;
         this.pieces = pieces;
         this.entities = entities;

@@ -1,7 +1,5 @@
 package elvaro.server.treatment;
 
-import static elvaro.core.working.Quantity.temperature;
-
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.LogFact.Kind;
@@ -32,6 +30,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import static elvaro.core.working.Quantity.temperature;
 
 /**
  * Giving treatments to pieces, and doing their steps. A treatment is an entry of the piece's log with more under its id; it is
@@ -47,7 +46,7 @@ public class TreatmentService {
     private final LogService log;
     private final DecisionService decisions;
     private final WorkshopService workshops;
-    private final Treated treated;
+    private final TreatmentQueries treated;
     private final EntityManager entities;
 
     TreatmentService(
@@ -58,7 +57,7 @@ public class TreatmentService {
             LogService log,
             DecisionService decisions,
             WorkshopService workshops,
-            Treated treated,
+            TreatmentQueries treated,
             EntityManager entities) {
         this.writer = writer;
         this.rows = rows;

@@ -3,14 +3,14 @@ package elvaro.server.trial;
 import elvaro.core.treatment.Kind;
 import elvaro.core.trial.Band;
 import elvaro.core.trial.Design;
-import elvaro.core.trial.Effect;
 import elvaro.core.trial.Effect.Found;
+import elvaro.core.trial.Effect;
 import elvaro.core.trial.Evidence;
 import elvaro.core.trial.Factor;
 import elvaro.core.trial.Measure;
 import elvaro.server.forecast.Figures;
 import elvaro.server.treatment.Given;
-import elvaro.server.treatment.Treated;
+import elvaro.server.treatment.TreatmentQueries;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -34,9 +34,9 @@ class Lessons {
 
     private final TrialRepository trials;
     private final TrialReading reading;
-    private final Treated treated;
+    private final TreatmentQueries treated;
 
-    Lessons(TrialRepository trials, TrialReading reading, Treated treated) {
+    Lessons(TrialRepository trials, TrialReading reading, TreatmentQueries treated) {
         this.trials = trials;
         this.reading = reading;
         this.treated = treated;
@@ -73,8 +73,8 @@ class Lessons {
         List<Trial> asked = trials.newest().stream()
                 .filter(trial -> trial.factor() == Factor.TREATMENT)
                 .toList();
-        for (Gathered trial : reading.gather(asked)) {
-            if (trial.all().noneMatch(Gathered::cut)) {
+        for (TrialWithPieces trial : reading.gather(asked)) {
+            if (trial.all().noneMatch(TrialWithPieces::cut)) {
                 continue;
             }
             boolean unfair = reading.flaws(trial).stream().anyMatch(flaw -> LEAVES_OUT.contains(flaw.kind()));
@@ -92,18 +92,18 @@ class Lessons {
     }
 
     /** What is held against another treatment says nothing about either alone. */
-    private boolean controlIsTreated(Gathered trial) {
+    private boolean controlIsTreated(TrialWithPieces trial) {
         return !treated.given(trial.of(trial.control()).stream()
                         .map(each -> each.piece().id())
                         .toList())
                 .isEmpty();
     }
 
-    private void hear(Gathered trial, Map<Kind, Heard> heard) {
+    private void hear(TrialWithPieces trial, Map<Kind, Heard> heard) {
         Map<UUID, List<Given>> given =
                 treated.given(trial.all().map(each -> each.piece().id()).toList());
         for (TrialArm arm : trial.others()) {
-            List<Figures> cut = trial.of(arm).stream().filter(Gathered::cut).toList();
+            List<Figures> cut = trial.of(arm).stream().filter(TrialWithPieces::cut).toList();
             Optional<Kind> kind = cut.stream()
                     .flatMap(each -> given.getOrDefault(each.piece().id(), List.of()).stream())
                     .map(Given::kind)
@@ -128,7 +128,7 @@ class Lessons {
     }
 
     /** Pair by pair; one difference of means where nothing is paired. */
-    private static List<Double> differences(Gathered trial, Measure measure, TrialArm arm) {
+    private static List<Double> differences(TrialWithPieces trial, Measure measure, TrialArm arm) {
         List<Found> there = TrialVerdicts.found(trial, measure, trial.control());
         List<Found> here = TrialVerdicts.found(trial, measure, arm);
         if (there.isEmpty() || here.isEmpty()) {

@@ -7,8 +7,8 @@ import elvaro.core.trial.Factor;
 import elvaro.server.forecast.Figures;
 import elvaro.server.piece.Piece;
 import elvaro.server.treatment.Given;
-import elvaro.server.treatment.Treated;
 import elvaro.server.treatment.TreatmentForm;
+import elvaro.server.treatment.TreatmentQueries;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,9 +19,9 @@ import org.springframework.stereotype.Component;
 /** The next trial from one that is there: its set-up, with one thing changed. */
 @Component
 class NextTrial {
-    private final Treated treated;
+    private final TreatmentQueries treated;
 
-    NextTrial(Treated treated) {
+    NextTrial(TreatmentQueries treated) {
         this.treated = treated;
     }
 
@@ -35,7 +35,7 @@ class NextTrial {
     record NextArm(String name, boolean control, @Nullable SetUp setUp) {}
 
     /** Whether the change changes anything. */
-    boolean offers(Gathered trial, Change change) {
+    boolean offers(TrialWithPieces trial, Change change) {
         List<TreatmentForm> given = trial.arms().stream()
                 .flatMap(arm -> setUp(trial, arm).stream())
                 .flatMap(setUp -> Optional.ofNullable(setUp.treatment()).stream())
@@ -47,7 +47,7 @@ class NextTrial {
         return (!change.needsDose() || dosed) && (!change.needsCount() || counted);
     }
 
-    NextForm from(Gathered trial, Change change) {
+    NextForm from(TrialWithPieces trial, Change change) {
         Trial before = trial.trial();
         List<NextArm> arms = trial.arms().stream()
                 .map(arm -> new NextArm(
@@ -61,7 +61,7 @@ class NextTrial {
     }
 
     /** What was set up, or what was done with its first piece where that hung already. */
-    private Optional<SetUp> setUp(Gathered trial, TrialArm arm) {
+    private Optional<SetUp> setUp(TrialWithPieces trial, TrialArm arm) {
         return arm.setUp()
                 .or(() -> trial.of(arm).stream()
                         .map(Figures::piece)

@@ -2,8 +2,8 @@ package elvaro.server.trial;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.core.trial.Design;
 import elvaro.core.trial.Design.Arm;
+import elvaro.core.trial.Design;
 import elvaro.core.trial.Draw;
 import elvaro.core.trial.Factor;
 import elvaro.core.trial.Facts;
@@ -18,7 +18,7 @@ import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
-import elvaro.server.treatment.Treated;
+import elvaro.server.treatment.TreatmentQueries;
 import elvaro.server.treatment.TreatmentService;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -38,7 +38,7 @@ class TrialDesigns {
     private final LotService lots;
     private final ChamberService chambers;
     private final TreatmentService treatments;
-    private final Treated treated;
+    private final TreatmentQueries treated;
     private final WorkshopService workshops;
 
     TrialDesigns(
@@ -46,7 +46,7 @@ class TrialDesigns {
             LotService lots,
             ChamberService chambers,
             TreatmentService treatments,
-            Treated treated,
+            TreatmentQueries treated,
             WorkshopService workshops) {
         this.pieces = pieces;
         this.lots = lots;

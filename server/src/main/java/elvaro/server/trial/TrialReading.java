@@ -12,9 +12,9 @@ import elvaro.server.piece.Piece;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.Refusal;
-import elvaro.server.tasting.Tasted;
-import elvaro.server.tasting.Tasted.TastedView;
-import elvaro.server.treatment.Treated;
+import elvaro.server.tasting.TrialTastings.TastedView;
+import elvaro.server.tasting.TrialTastings;
+import elvaro.server.treatment.TreatmentQueries;
 import elvaro.server.trial.TrialVerdicts.OfArm;
 import elvaro.server.trial.TrialView.ArmLine;
 import elvaro.server.trial.TrialView.ArmPieceView;
@@ -57,9 +57,9 @@ class TrialReading {
     private final TrialVerdicts verdicts;
     private final PieceQueries pieces;
     private final LookService looks;
-    private final Treated treated;
+    private final TreatmentQueries treated;
     private final NextTrial nextTrial;
-    private final Tasted tasted;
+    private final TrialTastings tasted;
     private final WorkshopService workshops;
 
     TrialReading(
@@ -68,9 +68,9 @@ class TrialReading {
             TrialVerdicts verdicts,
             PieceQueries pieces,
             LookService looks,
-            Treated treated,
+            TreatmentQueries treated,
             NextTrial nextTrial,
-            Tasted tasted,
+            TrialTastings tasted,
             WorkshopService workshops) {
         this.trials = trials;
         this.designs = designs;
@@ -85,20 +85,20 @@ class TrialReading {
 
     /** Every trial, the newest first. */
     List<TrialLine> all() {
-        List<Gathered> all = gather(trials.newest());
+        List<TrialWithPieces> all = gather(trials.newest());
         Map<UUID, List<TastedView>> tables = tables(all);
         return all.stream()
                 .map(trial -> line(trial, tables.getOrDefault(trial.trial().id(), List.of())))
                 .toList();
     }
 
-    private Map<UUID, List<TastedView>> tables(List<Gathered> all) {
+    private Map<UUID, List<TastedView>> tables(List<TrialWithPieces> all) {
         return tasted.revealed(all.stream()
                 .collect(Collectors.toMap(
                         each -> each.trial().id(), each -> each.control().id())));
     }
 
-    private TrialLine line(Gathered trial, List<TastedView> tables) {
+    private TrialLine line(TrialWithPieces trial, List<TastedView> tables) {
         List<Flaw> flaws = flaws(trial);
         return new TrialLine(
                 trial.trial().id(),
@@ -116,18 +116,18 @@ class TrialReading {
                 sentences(trial, flaws, tables));
     }
 
-    private List<String> sentences(Gathered trial, List<Flaw> flaws, List<TastedView> tables) {
+    private List<String> sentences(TrialWithPieces trial, List<Flaw> flaws, List<TastedView> tables) {
         return TrialVerdicts.conclusions(trial, verdicts.of(trial), flaws, tables).stream()
                 .map(Conclusion::sentence)
                 .toList();
     }
 
-    List<Flaw> flaws(Gathered trial) {
+    List<Flaw> flaws(TrialWithPieces trial) {
         return designs.of(trial.trial().factor(), trial.arms(), trial.byArm()).flaws();
     }
 
     /** All that belongs to these trials, read at once. */
-    List<Gathered> gather(List<Trial> asked) {
+    List<TrialWithPieces> gather(List<Trial> asked) {
         if (asked.isEmpty()) {
             return List.of();
         }
@@ -151,14 +151,14 @@ class TrialReading {
                                 .add(figures.get(row.pieceId()));
                         blocks.put(row.pieceId(), row.block());
                     }
-                    return new Gathered(trial, arms.getOrDefault(trial.id(), List.of()), byArm, blocks);
+                    return new TrialWithPieces(trial, arms.getOrDefault(trial.id(), List.of()), byArm, blocks);
                 })
                 .toList();
     }
 
     TrialView view(UUID id) {
         Trial asked = trials.findById(id).orElseThrow(() -> Refusal.notFound("trial"));
-        Gathered trial = gather(List.of(asked)).get(0);
+        TrialWithPieces trial = gather(List.of(asked)).get(0);
         List<Flaw> flaws = flaws(trial);
         List<OfArm> found = verdicts.of(trial);
         List<TastedView> tables = tasted.of(id, trial.control().id());
@@ -201,7 +201,7 @@ class TrialReading {
                         .toList());
     }
 
-    private ArmView view(Gathered trial, TrialArm arm, int lastDay, Map<UUID, String> given) {
+    private ArmView view(TrialWithPieces trial, TrialArm arm, int lastDay, Map<UUID, String> given) {
         WorkshopSettings settings = workshops.settings();
         List<Figures> own = trial.of(arm);
         String setUp = own.stream()
@@ -215,7 +215,7 @@ class TrialReading {
                 setUp,
                 own.stream().map(each -> view(trial, each, settings)).toList(),
                 TrialVerdicts.curve(own, lastDay),
-                means(own.stream().filter(Gathered::cut).toList()));
+                means(own.stream().filter(TrialWithPieces::cut).toList()));
     }
 
     private static String setUp(Piece piece, @Nullable String given) {
@@ -227,7 +227,7 @@ class TrialReading {
                         given == null ? "" : "; " + given);
     }
 
-    private ArmPieceView view(Gathered trial, Figures figures, WorkshopSettings settings) {
+    private ArmPieceView view(TrialWithPieces trial, Figures figures, WorkshopSettings settings) {
         Piece piece = figures.piece();
         Instant hungAt = piece.hungAt(workshops.mine().zone()).orElse(Instant.EPOCH);
         return new ArmPieceView(
@@ -300,7 +300,7 @@ class TrialReading {
                 .filter(each -> line.contains(each.id()))
                 .sorted(Comparator.comparing(Trial::startedOn))
                 .toList();
-        List<Gathered> whole = gather(own);
+        List<TrialWithPieces> whole = gather(own);
         Map<UUID, List<TastedView>> tables = tables(whole);
         return whole.stream()
                 .map(each -> new ThreadView(

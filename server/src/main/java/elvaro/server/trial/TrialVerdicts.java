@@ -4,14 +4,14 @@ import elvaro.core.forecast.Forecast;
 import elvaro.core.trial.Conclusion;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Drying;
-import elvaro.core.trial.Effect;
 import elvaro.core.trial.Effect.Found;
+import elvaro.core.trial.Effect;
 import elvaro.core.trial.Measure;
 import elvaro.core.trial.Verdict;
 import elvaro.server.forecast.Ahead;
 import elvaro.server.forecast.Figures;
 import elvaro.server.settings.WorkshopService;
-import elvaro.server.tasting.Tasted.TastedView;
+import elvaro.server.tasting.TrialTastings.TastedView;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -39,7 +39,7 @@ class TrialVerdicts {
     record OfArm(TrialArm arm, Verdict verdict) {}
 
     /** Of every arm against the control, of what is cut; none for arms nothing of which is. */
-    List<OfArm> of(Gathered trial) {
+    List<OfArm> of(TrialWithPieces trial) {
         List<OfArm> all = new ArrayList<>();
         TrialArm control = trial.control();
         for (TrialArm arm : trial.others()) {
@@ -52,7 +52,7 @@ class TrialVerdicts {
 
     /** In one line for each arm that has a verdict or was tasted. */
     static List<Conclusion> conclusions(
-            Gathered trial, List<OfArm> verdicts, List<Flaw> flaws, List<TastedView> tasted) {
+            TrialWithPieces trial, List<OfArm> verdicts, List<Flaw> flaws, List<TastedView> tasted) {
         List<Conclusion> all = new ArrayList<>();
         for (TrialArm arm : trial.others()) {
             List<Verdict> own = verdicts.stream()
@@ -78,9 +78,9 @@ class TrialVerdicts {
     }
 
     /** What each cut piece of an arm has of a measure; empty where nothing is cut or has a cost. */
-    static List<Found> found(Gathered trial, Measure measure, TrialArm arm) {
+    static List<Found> found(TrialWithPieces trial, Measure measure, TrialArm arm) {
         return trial.of(arm).stream()
-                .filter(Gathered::cut)
+                .filter(TrialWithPieces::cut)
                 .flatMap(each -> value(each, measure).stream()
                         .mapToObj(value ->
                                 new Found(trial.blocks().get(each.piece().id()), value)))
@@ -101,7 +101,7 @@ class TrialVerdicts {
         };
     }
 
-    private Optional<Verdict> verdict(Gathered trial, Measure measure, TrialArm control, TrialArm arm) {
+    private Optional<Verdict> verdict(TrialWithPieces trial, Measure measure, TrialArm control, TrialArm arm) {
         List<Found> there = found(trial, measure, control);
         List<Found> here = found(trial, measure, arm);
         if (there.isEmpty() || here.isEmpty()) {
@@ -123,14 +123,14 @@ class TrialVerdicts {
     }
 
     /** How fast each arm dries against the control, on the last day all of its pieces have reached. */
-    List<String> drying(Gathered trial) {
+    List<String> drying(TrialWithPieces trial) {
         TrialArm control = trial.control();
         return trial.others().stream()
                 .flatMap(arm -> drying(trial, control, arm).stream())
                 .toList();
     }
 
-    private Optional<String> drying(Gathered trial, TrialArm control, TrialArm arm) {
+    private Optional<String> drying(TrialWithPieces trial, TrialArm control, TrialArm arm) {
         double day = Stream.concat(trial.of(control).stream(), trial.of(arm).stream())
                 .mapToDouble(this::reached)
                 .min()

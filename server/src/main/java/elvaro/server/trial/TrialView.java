@@ -11,7 +11,7 @@ import elvaro.core.trial.Measure;
 import elvaro.server.hanging.CostView;
 import elvaro.server.hanging.LedgerView;
 import elvaro.server.hanging.PieceCard;
-import elvaro.server.tasting.Tasted.TastedView;
+import elvaro.server.tasting.TrialTastings.TastedView;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;

@@ -1,14 +1,12 @@
 package elvaro.server.exchange;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import elvaro.server.account.SetupService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.SignedIn;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
-import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import elvaro.server.support.RunningApp;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -26,6 +24,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import static org.assertj.core.api.Assertions.assertThat;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -80,7 +79,7 @@ class ArchiveIT {
                 .map(row -> workshop == null
                         ? row
                         : ID.matcher(row)
-                                .replaceAll(id -> ArchiveRemapping.here(workshop, UUID.fromString(id.group()))
+                                .replaceAll(id -> IdRemapping.here(workshop, UUID.fromString(id.group()))
                                         .toString()))
                 .collect(Collectors.toSet());
     }
@@ -244,7 +243,7 @@ class ArchiveIT {
         Carried before = Carried.opened(archive);
         assertThat(photo(here)).isNotEmpty().isEqualTo(photo(before));
 
-        String moved = ArchiveRemapping.here(house.person().workshopId(), UUID.fromString(piece))
+        String moved = IdRemapping.here(house.person().workshopId(), UUID.fromString(piece))
                 .toString();
         String treatment = house.client().given(moved).path("id").asString();
         house.client()

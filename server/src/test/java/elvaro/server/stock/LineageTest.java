@@ -1,7 +1,5 @@
 package elvaro.server.stock;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import elvaro.core.blend.Made.Product;
 import elvaro.server.stock.Pack.Origin;
 import java.time.Instant;
@@ -12,6 +10,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import static org.assertj.core.api.Assertions.assertThat;
 
 /** What packs were made of, through as many makings as there are. */
 class LineageTest {
@@ -52,7 +51,7 @@ class LineageTest {
     }
 
     private static PackOut into(Making making, Pack pack) {
-        return new PackOut(UUID.randomUUID(), pack.id(), Way.GRIND, 100, "", Instant.EPOCH, HAND, null)
+        return new PackOut(UUID.randomUUID(), pack.id(), WithdrawalPurpose.GRIND, 100, "", Instant.EPOCH, HAND, null)
                 .into(making.id());
     }
 

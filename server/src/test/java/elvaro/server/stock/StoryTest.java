@@ -1,7 +1,5 @@
 package elvaro.server.stock;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -11,6 +9,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
+import static org.assertj.core.api.Assertions.assertThat;
 
 class StoryTest {
     private static final UUID HAND = UUID.randomUUID();
@@ -26,14 +25,14 @@ class StoryTest {
     }
 
     private static PackOut out(Pack pack, int grams, int second) {
-        return row(pack, Way.SALE, grams, second, null);
+        return row(pack, WithdrawalPurpose.SALE, grams, second, null);
     }
 
     private static PackOut back(Pack pack, PackOut slip, int second) {
         return row(pack, slip.way(), slip.grams(), second, slip.id());
     }
 
-    private static PackOut row(Pack pack, Way way, int grams, int second, UUID takesBack) {
+    private static PackOut row(Pack pack, WithdrawalPurpose way, int grams, int second, UUID takesBack) {
         Instant at = Instant.ofEpochSecond(second);
         return new PackOut(UUID.randomUUID(), pack.id(), way, grams, "", at, HAND, takesBack);
     }

@@ -12,7 +12,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Weights, prices and days as people write them in a table. */
-public final class Written {
+public final class CellParser {
     private static final int MOST_GRAMS = 1_000_000;
     private static final int MOST_MINOR = 10_000_000;
     private static final int MINOR_PER_UNIT = 100;
@@ -28,7 +28,7 @@ public final class Written {
     private static final List<String> MONTHS =
             List.of("jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec");
 
-    private Written() {}
+    private CellParser() {}
 
     /** What a bare number weighs in. One pound is 0.45359237 kg (international yard and pound agreement, 1959). */
     public enum Unit {

@@ -1,15 +1,15 @@
 package elvaro.server.treatment;
 
-import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.treatment.Course.Planned;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.Measure;
 import elvaro.core.treatment.Recipe;
 import elvaro.core.treatment.Step;
-import elvaro.server.hanging.PieceQueries;
 import elvaro.server.hanging.PieceQueries.Hanging;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.hanging.PieceView.EntryView;
 import elvaro.server.piece.Piece;
 import elvaro.server.settings.WorkshopService;
@@ -38,7 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** What was given to pieces, and which of its steps are done. */
 @Service
 @Transactional(readOnly = true)
-public class Treated {
+public class TreatmentQueries {
     /** Nobody goes on with a treatment that began longer ago. */
     private static final int LONGEST_AFTER_DAYS = 120;
 
@@ -53,7 +53,7 @@ public class Treated {
     private final PieceQueries pieces;
     private final WorkshopService workshops;
 
-    Treated(TreatmentRepository rows, PieceQueries pieces, WorkshopService workshops) {
+    TreatmentQueries(TreatmentRepository rows, PieceQueries pieces, WorkshopService workshops) {
         this.rows = rows;
         this.pieces = pieces;
         this.workshops = workshops;

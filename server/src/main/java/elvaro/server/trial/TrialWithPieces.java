@@ -13,7 +13,7 @@ import java.util.stream.Stream;
  * @param byArm the pieces of each arm, in the order of their blocks
  * @param blocks of the pieces
  */
-record Gathered(Trial trial, List<TrialArm> arms, Map<UUID, List<Figures>> byArm, Map<UUID, String> blocks) {
+record TrialWithPieces(Trial trial, List<TrialArm> arms, Map<UUID, List<Figures>> byArm, Map<UUID, String> blocks) {
 
     List<Figures> of(TrialArm arm) {
         return byArm.getOrDefault(arm.id(), List.of());
@@ -24,7 +24,7 @@ record Gathered(Trial trial, List<TrialArm> arms, Map<UUID, List<Figures>> byArm
     }
 
     boolean ended() {
-        return all().allMatch(Gathered::cut);
+        return all().allMatch(TrialWithPieces::cut);
     }
 
     static boolean cut(Figures figures) {

@@ -12,14 +12,14 @@ import org.springframework.stereotype.Component;
  * is worked out once and needs no invalidation. Whoever asks has read the tasting in its workshop before.
  */
 @Component
-class Said {
+class OutcomeSentences {
     private static final int MOST_KEPT = 5_000;
 
     private final Cache<UUID, List<SaidView>> kept =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
     /** Empty until the reveal. */
-    List<SaidView> of(Laid laid) {
+    List<SaidView> of(TastingAggregate laid) {
         if (laid.tasting().state() != TastingState.REVEALED) {
             return List.of();
         }

@@ -1,17 +1,16 @@
 package elvaro.core.past;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-
-import elvaro.core.past.Written.Order;
-import elvaro.core.past.Written.Unit;
+import elvaro.core.past.CellParser.Order;
+import elvaro.core.past.CellParser.Unit;
 import java.time.LocalDate;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 /** Cells as people write them. Pounds by the agreement of 1959: 9 lb 14 oz are 4479.2 g. */
-class WrittenTest {
+class CellParserTest {
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             4500       | GRAM     | 4500
@@ -35,16 +34,16 @@ class WrittenTest {
             """)
     void a_weight_is_understood_with_its_unit_or_the_tables(String written, Unit bare, Integer grams) {
         if (grams == null) {
-            assertThatThrownBy(() -> Written.grams(written, bare)).hasMessageContaining("out of range");
+            assertThatThrownBy(() -> CellParser.grams(written, bare)).hasMessageContaining("out of range");
         } else {
-            assertThat(Written.grams(written, bare)).isEqualTo(grams);
+            assertThat(CellParser.grams(written, bare)).isEqualTo(grams);
         }
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"", "heavy", "-4", "0", "4 stone", "4,5,6.7.8 kg", "kg", "=4+4", "1e3"})
     void what_is_no_weight_is_said_to_be_none(String written) {
-        assertThatThrownBy(() -> Written.grams(written, Unit.KILOGRAM)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> CellParser.grams(written, Unit.KILOGRAM)).isInstanceOf(IllegalArgumentException.class);
     }
 
     @ParameterizedTest
@@ -63,7 +62,7 @@ class WrittenTest {
             29.2.2028           | DAY_FIRST   | 2028-02-29
             """)
     void a_day_is_understood_by_the_order_of_the_table(String written, Order order, LocalDate day) {
-        assertThat(Written.day(written, order)).isEqualTo(day);
+        assertThat(CellParser.day(written, order)).isEqualTo(day);
     }
 
     @ParameterizedTest
@@ -71,7 +70,7 @@ class WrittenTest {
             strings = {"", "31.2.2026", "29.2.2026", "13.13.2026", "yesterday", "3.2", "3 Foo 2026", "3.2.226", "45000"
             })
     void what_is_no_day_is_said_to_be_none(String written) {
-        assertThatThrownBy(() -> Written.day(written, Order.DAY_FIRST)).hasMessageContaining("is no day");
+        assertThatThrownBy(() -> CellParser.day(written, Order.DAY_FIRST)).hasMessageContaining("is no day");
     }
 
     @ParameterizedTest
@@ -83,6 +82,6 @@ class WrittenTest {
             18        | 1800
             """)
     void a_price_is_understood_in_minor_units(String written, int minor) {
-        assertThat(Written.minor(written)).isEqualTo(minor);
+        assertThat(CellParser.minor(written)).isEqualTo(minor);
     }
 }

@@ -16,13 +16,13 @@ import org.springframework.transaction.annotation.Transactional;
 /** How single pieces were liked, over all tastings that are revealed. */
 @Service
 @Transactional(readOnly = true)
-public class Likings {
+public class PreferenceScores {
     private static final double LEVEL = 0.8;
 
     private final TastingRepository tastings;
-    private final Tables tables;
+    private final TastingAggregates tables;
 
-    Likings(TastingRepository tastings, Tables tables) {
+    PreferenceScores(TastingRepository tastings, TastingAggregates tables) {
         this.tastings = tastings;
         this.tables = tables;
     }
@@ -37,12 +37,12 @@ public class Likings {
 
     /** Only pieces that met another one. */
     public Map<UUID, Liked> byPiece() {
-        List<Laid> revealed = tables.all(tastings.newest().stream()
+        List<TastingAggregate> revealed = tables.all(tastings.newest().stream()
                 .filter(tasting -> tasting.state() == TastingState.REVEALED)
                 .toList());
         Map<UUID, Integer> numbers = new LinkedHashMap<>();
         List<double[]> met = new ArrayList<>();
-        for (Laid laid : revealed) {
+        for (TastingAggregate laid : revealed) {
             List<UUID> ids = laid.samples().stream()
                     .map(sample -> sample.pieceId().orElse(sample.id()))
                     .toList();

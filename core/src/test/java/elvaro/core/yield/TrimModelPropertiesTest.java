@@ -1,8 +1,5 @@
 package elvaro.core.yield;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
@@ -18,15 +15,17 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 /** What must hold however a piece is cut; the seed is the test's name. */
-class CarvingPropertiesTest {
+class TrimModelPropertiesTest {
 
     static LongStream seeds() {
         return LongStream.range(1, 151);
     }
 
-    private static Carving any(Random random, Method method) {
+    private static TrimModel any(Random random, Method method) {
         List<Cut> cuts = CutCatalogue.all();
         Cut cut = cuts.get(random.nextInt(cuts.size()));
         int grams = 300 + random.nextInt(12_000);
@@ -34,14 +33,14 @@ class CarvingPropertiesTest {
         boolean bone = random.nextBoolean();
         Hanging hanging =
                 new Hanging(grams, Surface.of(cut.surface(), grams, fat, bone), bone, method, Coating.NONE, 0.85);
-        return Carving.of(cut, hanging, fat, BenchOrder.values()[random.nextInt(2)]);
+        return TrimModel.of(cut, hanging, fat, BenchOrder.values()[random.nextInt(2)]);
     }
 
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
     void more_water_lost_never_means_more_steak_nor_a_thinner_crust(long seed) {
         Random random = new Random(seed);
-        Carving carving = any(random, Method.values()[random.nextInt(Method.values().length)]);
+        TrimModel carving = any(random, Method.values()[random.nextInt(Method.values().length)]);
         double less = random.nextDouble() * 0.4;
         double more = less + random.nextDouble() * 0.2;
         assertThat(carving.after(more).steak())
@@ -53,7 +52,7 @@ class CarvingPropertiesTest {
     @MethodSource("seeds")
     void slicing_first_never_gives_less_than_trimming_first(long seed) {
         Random random = new Random(seed);
-        Carving carving = any(random, Method.OPEN_AIR);
+        TrimModel carving = any(random, Method.OPEN_AIR);
         double lost = random.nextDouble() * 0.4;
         assertThat(carving.by(BenchOrder.SLICE_FIRST).after(lost).steak())
                 .isGreaterThanOrEqualTo(
@@ -78,7 +77,7 @@ class CarvingPropertiesTest {
     void the_crust_follows_the_method(Method method) {
         Cut strip = CutCatalogue.get("strip");
         Surface surface = Surface.bare(0.2);
-        Carving carving = Carving.of(
+        TrimModel carving = TrimModel.of(
                 strip, new Hanging(6000, surface, false, method, Coating.NONE, 1), 0, BenchOrder.SLICE_FIRST);
         double open = 2 + 0.1 * 6 / 0.2;
         double expected = switch (method) {

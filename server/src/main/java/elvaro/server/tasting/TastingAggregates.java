@@ -9,19 +9,19 @@ import org.springframework.stereotype.Component;
 
 /** Reads tastings whole. */
 @Component
-class Tables {
+class TastingAggregates {
     private final TastingRepository tastings;
 
-    Tables(TastingRepository tastings) {
+    TastingAggregates(TastingRepository tastings) {
         this.tastings = tastings;
     }
 
-    Laid one(UUID id) {
+    TastingAggregate one(UUID id) {
         Tasting tasting = tastings.findById(id).orElseThrow(() -> Refusal.notFound("tasting"));
         return all(List.of(tasting)).get(0);
     }
 
-    List<Laid> all(List<Tasting> asked) {
+    List<TastingAggregate> all(List<Tasting> asked) {
         if (asked.isEmpty()) {
             return List.of();
         }
@@ -33,7 +33,7 @@ class Tables {
         Map<UUID, List<TastingSheet>> sheets =
                 tastings.sheetsOf(ids).stream().collect(Collectors.groupingBy(TastingSheet::tastingId));
         return asked.stream()
-                .map(tasting -> Laid.of(
+                .map(tasting -> TastingAggregate.of(
                         tasting,
                         samples.getOrDefault(tasting.id(), List.of()),
                         places.getOrDefault(tasting.id(), List.of()),

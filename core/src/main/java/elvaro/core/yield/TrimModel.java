@@ -18,7 +18,7 @@ import elvaro.core.estimate.Estimates;
  * @param crustFactor what the shop cuts away over what the law says, 1 where nothing is known
  * @param steakShift how much more of the green weight the shop gets as steak than the law says, 0 where nothing is known
  */
-public record Carving(
+public record TrimModel(
         Hanging hanging,
         SurfaceClass shape,
         double boneShare,
@@ -32,22 +32,22 @@ public record Carving(
     private static final double FAT_DENSITY = 920;
 
     /** As the law says, before the shop has taught it anything. */
-    public static Carving of(Cut cut, Hanging hanging, int fatCoverMm, BenchOrder order) {
+    public static TrimModel of(Cut cut, Hanging hanging, int fatCoverMm, BenchOrder order) {
         double bone = hanging.boneIn() ? cut.boneShare() : 0;
-        return new Carving(hanging, cut.surface(), bone, fatCoverMm, order, Closeness.USUAL, 1, 0);
+        return new TrimModel(hanging, cut.surface(), bone, fatCoverMm, order, Closeness.USUAL, 1, 0);
     }
 
     /** As this shop cuts. */
-    public Carving as(double shopsCrustFactor, double shopsSteakShift) {
-        return new Carving(hanging, shape, boneShare, fatCoverMm, order, closeness, shopsCrustFactor, shopsSteakShift);
+    public TrimModel as(double shopsCrustFactor, double shopsSteakShift) {
+        return new TrimModel(hanging, shape, boneShare, fatCoverMm, order, closeness, shopsCrustFactor, shopsSteakShift);
     }
 
-    public Carving by(BenchOrder other) {
+    public TrimModel by(BenchOrder other) {
         return by(other, closeness);
     }
 
-    public Carving by(BenchOrder other, Closeness how) {
-        return new Carving(hanging, shape, boneShare, fatCoverMm, other, how, crustFactor, steakShift);
+    public TrimModel by(BenchOrder other, Closeness how) {
+        return new TrimModel(hanging, shape, boneShare, fatCoverMm, other, how, crustFactor, steakShift);
     }
 
     /**

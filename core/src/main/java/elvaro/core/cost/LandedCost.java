@@ -1,8 +1,7 @@
 package elvaro.core.cost;
 
-import static elvaro.core.working.Quantity.money;
-
 import elvaro.core.working.Working;
+import static elvaro.core.working.Quantity.money;
 
 /**
  * What a piece cost by the time it is cut, in minor units of the workshop's currency. Reference section 1.
@@ -13,7 +12,7 @@ import elvaro.core.working.Working;
  * @param energy the piece's share of the chamber's energy
  * @param labour time at the bench
  */
-public record Landed(double meat, double consumables, double chamber, double energy, double labour) {
+public record LandedCost(double meat, double consumables, double chamber, double energy, double labour) {
 
     /** What a chamber costs a day: written off evenly over its life, and running. */
     public record ChamberRate(double purchaseMinor, double lifeDays, double watts, double tariffMinorPerKwh) {
@@ -40,7 +39,7 @@ public record Landed(double meat, double consumables, double chamber, double ene
      * @param days how long it hung, 0 or more
      * @param labourMinor time at the bench
      */
-    public static Landed of(
+    public static LandedCost of(
             int greenGrams,
             double priceMinorPerKg,
             double consumablesMinor,
@@ -51,7 +50,7 @@ public record Landed(double meat, double consumables, double chamber, double ene
         if (!(loadShare >= 0 && loadShare <= 1) || !(days >= 0)) {
             throw new IllegalArgumentException("A share lies between 0 and 1 and days are 0 or more");
         }
-        return new Landed(
+        return new LandedCost(
                 greenGrams / 1000.0 * priceMinorPerKg,
                 consumablesMinor,
                 chamber.writeOffPerDay() * loadShare * days,

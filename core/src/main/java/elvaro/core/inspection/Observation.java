@@ -19,7 +19,7 @@ import java.util.stream.Collectors;
  * @param liftedPercent share of the membrane that does not touch meat, 0–100; 0 without a membrane
  * @param sealOpen whether the membrane's seal is open
  */
-public record Seen(
+public record Observation(
         Colour colour,
         Surface surface,
         Set<Mould> moulds,
@@ -89,7 +89,7 @@ public record Seen(
         THROUGH
     }
 
-    public Seen {
+    public Observation {
         moulds = Set.copyOf(moulds);
         spots = Set.copyOf(spots);
         if (moulds.isEmpty() != (extent == Extent.NONE)) {
@@ -121,7 +121,7 @@ public record Seen(
     }
 
     private static String all(Set<? extends Enum<?>> constants) {
-        return constants.stream().map(Seen::words).sorted().collect(Collectors.joining(" and "));
+        return constants.stream().map(Observation::words).sorted().collect(Collectors.joining(" and "));
     }
 
     private static String words(Enum<?> constant) {

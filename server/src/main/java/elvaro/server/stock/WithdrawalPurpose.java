@@ -1,7 +1,8 @@
 package elvaro.server.stock;
 
+
 /** What a pack, or part of it, was taken out for. */
-public enum Way {
+public enum WithdrawalPurpose {
     SALE("sold"),
     TABLE("eaten here"),
     TASTING("tasted"),
@@ -11,7 +12,7 @@ public enum Way {
 
     private final String label;
 
-    Way(String label) {
+    WithdrawalPurpose(String label) {
         this.label = label;
     }
 

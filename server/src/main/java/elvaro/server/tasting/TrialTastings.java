@@ -13,12 +13,12 @@ import org.springframework.transaction.annotation.Transactional;
 /** What was tasted of trials. */
 @Service
 @Transactional(readOnly = true)
-public class Tasted {
+public class TrialTastings {
     private final TastingRepository tastings;
-    private final Tables tables;
-    private final Said said;
+    private final TastingAggregates tables;
+    private final OutcomeSentences said;
 
-    Tasted(TastingRepository tastings, Tables tables, Said said) {
+    TrialTastings(TastingRepository tastings, TastingAggregates tables, OutcomeSentences said) {
         this.tastings = tastings;
         this.tables = tables;
         this.said = said;
@@ -56,7 +56,7 @@ public class Tasted {
                 .toList();
     }
 
-    private TastedView view(Laid laid, UUID controlArm) {
+    private TastedView view(TastingAggregate laid, UUID controlArm) {
         Tasting tasting = laid.tasting();
         boolean revealed = tasting.state() == TastingState.REVEALED;
         return new TastedView(

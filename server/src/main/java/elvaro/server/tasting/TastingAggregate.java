@@ -1,7 +1,7 @@
 package elvaro.server.tasting;
 
-import elvaro.core.tasting.Servings;
 import elvaro.core.tasting.Servings.Plate;
+import elvaro.core.tasting.Servings;
 import elvaro.core.tasting.Sheet;
 import elvaro.core.tasting.TastingOutcome;
 import elvaro.core.tasting.Weakness;
@@ -11,17 +11,17 @@ import java.util.Map;
 import java.util.UUID;
 
 /** A tasting with all that belongs to it, read at once. */
-record Laid(
+record TastingAggregate(
         Tasting tasting,
         List<TastingSample> samples,
         List<TastingPlace> places,
         List<TastingSheet> sheets,
         Servings servings) {
 
-    static Laid of(Tasting tasting, List<TastingSample> samples, List<TastingPlace> places, List<TastingSheet> sheets) {
+    static TastingAggregate of(Tasting tasting, List<TastingSample> samples, List<TastingPlace> places, List<TastingSheet> sheets) {
         Servings servings =
                 Servings.plan(tasting.kind(), samples.size(), places.size(), tasting.rounds(), tasting.seed());
-        return new Laid(tasting, samples, places, sheets, servings);
+        return new TastingAggregate(tasting, samples, places, sheets, servings);
     }
 
     List<String> names() {

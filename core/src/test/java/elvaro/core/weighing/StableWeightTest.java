@@ -1,18 +1,17 @@
 package elvaro.core.weighing;
 
+import elvaro.core.weighing.StableWeight.Figure;
+import elvaro.core.weighing.StableWeight.Shown;
+import java.time.Instant;
+import org.junit.jupiter.api.Test;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import elvaro.core.weighing.Settling.Figure;
-import elvaro.core.weighing.Settling.Shown;
-import java.time.Instant;
-import org.junit.jupiter.api.Test;
-
-class SettlingTest {
+class StableWeightTest {
     private static final int DIVISION = 5;
 
     private Instant now = Instant.parse("2026-02-01T09:00:00Z");
-    private Settling scale = Settling.begin();
+    private StableWeight scale = StableWeight.begin();
 
     private Shown figure(double grams) {
         now = now.plusMillis(200);
@@ -87,7 +86,7 @@ class SettlingTest {
     @Test
     void a_figure_that_comes_late_is_passed_over() {
         rest(4215);
-        Settling late = scale.with(new Figure(now.minusMillis(300), 9000, false), DIVISION);
+        StableWeight late = scale.with(new Figure(now.minusMillis(300), 9000, false), DIVISION);
         assertThat(late.shown(DIVISION).grams()).isEqualTo(4215);
     }
 }

@@ -15,7 +15,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
  * What rows are called here that were made elsewhere: ids that are this workshop's own, numbers and names that are not
  * taken. Rows of this very workshop keep what they are called. The same archive settles the same way however often it comes.
  */
-final class ArchiveRemapping {
+final class IdRemapping {
     private static final Set<String> NUMBERED = Set.of("lot", "making", "pack");
     private static final int LONGEST_CHAMBER_NAME = 60;
     private static final int LONGEST_TAG = 12;
@@ -37,7 +37,7 @@ final class ArchiveRemapping {
     private record Renumbered(String before, String now) {}
 
     /** @param same whether the archive was made in this very workshop */
-    ArchiveRemapping(JdbcTemplate database, UUID workshop, boolean same) {
+    IdRemapping(JdbcTemplate database, UUID workshop, boolean same) {
         this.database = database;
         this.workshop = workshop;
         this.mask = mask(workshop);

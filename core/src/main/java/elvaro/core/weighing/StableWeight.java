@@ -10,7 +10,7 @@ import java.util.OptionalInt;
  * What lies on a scale, told from the figures it sends: whether it has come to rest, and whether it is another thing than
  * before. Immutable; each figure makes the next state. The limits are engineering estimates (EST).
  */
-public final class Settling {
+public final class StableWeight {
     /** A scale is at rest once its figures have agreed within a division for this long. */
     private static final Duration REST = Duration.ofSeconds(1);
 
@@ -48,7 +48,7 @@ public final class Settling {
     private final int laying;
     private final OptionalInt resting;
 
-    private Settling(List<Figure> recent, int tare, int laying, OptionalInt resting) {
+    private StableWeight(List<Figure> recent, int tare, int laying, OptionalInt resting) {
         this.recent = recent;
         this.tare = tare;
         this.laying = laying;
@@ -56,8 +56,8 @@ public final class Settling {
     }
 
     /** A scale of which nothing is known yet. */
-    public static Settling begin() {
-        return new Settling(List.of(), 0, 0, OptionalInt.empty());
+    public static StableWeight begin() {
+        return new StableWeight(List.of(), 0, 0, OptionalInt.empty());
     }
 
     /**
@@ -66,12 +66,12 @@ public final class Settling {
      * @param figure the newest
      * @param divisionGrams of the scale, 1 or more
      */
-    public Settling with(Figure figure, int divisionGrams) {
+    public StableWeight with(Figure figure, int divisionGrams) {
         if (!recent.isEmpty() && !figure.at().isAfter(newest().at())) {
             return this;
         }
         if (figure.overloaded()) {
-            return new Settling(List.of(figure), tare, laying, OptionalInt.empty());
+            return new StableWeight(List.of(figure), tare, laying, OptionalInt.empty());
         }
         List<Figure> kept = new ArrayList<>(recent);
         boolean torn = !kept.isEmpty()
@@ -82,20 +82,20 @@ public final class Settling {
         }
         kept.removeIf(each -> each.at().isBefore(figure.at().minus(LONGEST_PAUSE)));
         kept.add(figure);
-        return new Settling(List.copyOf(kept), tare, laying, resting).at(divisionGrams);
+        return new StableWeight(List.copyOf(kept), tare, laying, resting).at(divisionGrams);
     }
 
     /** Tells a new thing from the old one. */
-    private Settling at(int division) {
+    private StableWeight at(int division) {
         int net = net(division);
         if (net <= EMPTY_DIVISIONS * division) {
-            return new Settling(recent, tare, laying, OptionalInt.empty());
+            return new StableWeight(recent, tare, laying, OptionalInt.empty());
         }
         if (!steady(division)) {
             return this;
         }
         boolean another = resting.isEmpty() || Math.abs(net - resting.getAsInt()) >= CHANGE_DIVISIONS * division;
-        return new Settling(recent, tare, another ? laying + 1 : laying, OptionalInt.of(net));
+        return new StableWeight(recent, tare, another ? laying + 1 : laying, OptionalInt.of(net));
     }
 
     /**
@@ -104,12 +104,12 @@ public final class Settling {
      * @param now when it is asked for
      * @throws IllegalStateException if the scale is not at rest, or silent
      */
-    public Settling tared(Instant now, int divisionGrams) {
+    public StableWeight tared(Instant now, int divisionGrams) {
         boolean silent = recent.isEmpty() || newest().at().plus(LONGEST_PAUSE).isBefore(now);
         if (silent || !steady(divisionGrams)) {
             throw new IllegalStateException("The scale is not at rest. Wait for a steady figure, then tare.");
         }
-        return new Settling(recent, gross(divisionGrams), laying, OptionalInt.empty());
+        return new StableWeight(recent, gross(divisionGrams), laying, OptionalInt.empty());
     }
 
     /** @throws IllegalStateException if no figure came yet */
