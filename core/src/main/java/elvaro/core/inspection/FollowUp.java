@@ -1,7 +1,7 @@
 package elvaro.core.inspection;
 
-import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.schedule.Work;
 import java.time.Duration;
@@ -24,7 +24,7 @@ public record FollowUp(Work work, Instant since) {
      * @param log of a piece that hangs
      * @param verdict of its last look that stands, if it was looked at
      */
-    public static List<FollowUp> of(PieceLog log, Optional<Verdict> verdict) {
+    public static List<FollowUp> of(PieceLog log, Optional<LookVerdict> verdict) {
         Optional<Instant> looked = log.lastLook().map(LogFact::at);
         List<FollowUp> open = new ArrayList<>();
         if (looked.isPresent() && verdict.isPresent()) {

@@ -1,7 +1,5 @@
 package elvaro.core.treatment;
 
-import static elvaro.core.working.Quantity.temperature;
-
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.question.Question;
@@ -10,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.function.Predicate;
+import static elvaro.core.working.Quantity.temperature;
 
 /**
  * What a treatment must not meet, with the reason. Common practice, no source, but for garlic in oil (FDA on reduced-oxygen
@@ -25,15 +24,15 @@ public enum Clash {
             Answer.STOP,
             "The meat is above %s. Cool it before the next burst of smoke, and make the bursts shorter."
                     .formatted(temperature(4)),
-            at -> at.kind() == Kind.COLD_SMOKE && at.meatCelsius().orElse(0) > 4),
+            at -> at.kind() == TreatmentKind.COLD_SMOKE && at.meatCelsius().orElse(0) > 4),
     SMOKE_UNMEASURED(
             Answer.ASK,
             "Measure the meat before each burst: it stays at %s or below.".formatted(temperature(4)),
-            at -> at.kind() == Kind.COLD_SMOKE && at.meatCelsius().isEmpty()),
+            at -> at.kind() == TreatmentKind.COLD_SMOKE && at.meatCelsius().isEmpty()),
     CLOTH_IN_MEMBRANE(
             Answer.ASK,
             "A soaked cloth lifts the film off the meat: expect a poor seal. Hang it in open air, or use a rub.",
-            at -> at.kind() == Kind.SOAKED_CLOTH && at.method() == Method.MEMBRANE),
+            at -> at.kind() == TreatmentKind.SOAKED_CLOTH && at.method() == Method.MEMBRANE),
     GARLIC_UNDER_WRAP(
             Answer.ASK,
             "Raw garlic and herbs under a wrap can rot. Use them dried, or hang it open.",
@@ -45,7 +44,7 @@ public enum Clash {
     SUGAR_HIDES_MOULD(
             Answer.ASK,
             "A sticky face hides mould. Look and smell every three days, not every week.",
-            at -> at.kind() == Kind.SUGAR_COAT || at.kind() == Kind.ACID_SUGAR_COAT),
+            at -> at.kind() == TreatmentKind.SUGAR_COAT || at.kind() == TreatmentKind.ACID_SUGAR_COAT),
     COAT_IN_VACUUM(
             Answer.ASK,
             "In vacuum nothing dries, and what is on it lies in its own juice. It says nothing about the coat in the air.",
@@ -66,7 +65,7 @@ public enum Clash {
      * @param meatCelsius of the meat, where it was measured
      */
     public record Plan(
-            Kind kind,
+            TreatmentKind kind,
             Method method,
             boolean rawGarlicOrHerbs,
             boolean oil,
@@ -75,13 +74,13 @@ public enum Clash {
             OptionalDouble meatCelsius) {
         /** A spray is a spirit whether or not it is said. */
         public Plan {
-            spirit = spirit || kind == Kind.SPIRIT_SPRAY;
+            spirit = spirit || kind == TreatmentKind.SPIRIT_SPRAY;
         }
 
         boolean withoutAir() {
             return method == Method.MEMBRANE
                     || method == Method.VACUUM
-                    || kind == Kind.FAT_SEAL
+                    || kind == TreatmentKind.FAT_SEAL
                     || method == Method.FAT_SEAL;
         }
     }
@@ -116,7 +115,7 @@ public enum Clash {
 
     /** The same for a piece of which only its coat is known; none where it has none. */
     public static List<Clash> ofCoat(Coating coating, Method method) {
-        return Arrays.stream(Kind.values())
+        return Arrays.stream(TreatmentKind.values())
                 .filter(kind -> coating != Coating.NONE && kind.coating() == coating)
                 .findFirst()
                 .map(kind -> in(new Plan(kind, method, false, false, false, false, OptionalDouble.empty())))

@@ -14,9 +14,9 @@ public final class Course {
     private static final int WEEK = 7;
 
     private final Optional<Count> count;
-    private final IntFunction<List<Step>> steps;
+    private final IntFunction<List<TreatmentStep>> steps;
 
-    private Course(Optional<Count> count, IntFunction<List<Step>> steps) {
+    private Course(Optional<Count> count, IntFunction<List<TreatmentStep>> steps) {
         this.count = count;
         this.steps = steps;
     }
@@ -35,14 +35,14 @@ public final class Course {
      * @param number from 0, in the order of the course
      * @param on empty while the day it counts from is not known
      */
-    public record Planned(int number, Step step, Optional<LocalDate> on) {}
+    public record Planned(int number, TreatmentStep step, Optional<LocalDate> on) {}
 
-    static Course fixed(Step... steps) {
-        List<Step> all = List.copyOf(Arrays.asList(steps));
+    static Course fixed(TreatmentStep... steps) {
+        List<TreatmentStep> all = List.copyOf(Arrays.asList(steps));
         return new Course(Optional.empty(), count -> all);
     }
 
-    static Course of(Count count, IntFunction<List<Step>> steps) {
+    static Course of(Count count, IntFunction<List<TreatmentStep>> steps) {
         return new Course(Optional.of(count), steps);
     }
 
@@ -51,7 +51,7 @@ public final class Course {
         return of(
                 count,
                 times -> IntStream.range(0, times)
-                        .mapToObj(time -> time == 0 ? Step.before(0, words) : Step.hanging(time * WEEK, words))
+                        .mapToObj(time -> time == 0 ? TreatmentStep.before(0, words) : TreatmentStep.hanging(time * WEEK, words))
                         .toList());
     }
 
@@ -66,7 +66,7 @@ public final class Course {
     }
 
     /** As usually done. */
-    public List<Step> steps() {
+    public List<TreatmentStep> steps() {
         return steps(number(null));
     }
 
@@ -77,8 +77,8 @@ public final class Course {
      */
     public int daysBeforeHanging(int number) {
         return steps(number).stream()
-                .filter(step -> step.moment() == Step.Moment.BEFORE_HANGING)
-                .mapToInt(Step::day)
+                .filter(step -> step.moment() == TreatmentStep.Moment.BEFORE_HANGING)
+                .mapToInt(TreatmentStep::day)
                 .max()
                 .orElse(0);
     }
@@ -87,7 +87,7 @@ public final class Course {
      * @param number of what is counted; of no matter where nothing is
      * @throws IllegalArgumentException if it is out of range; the sentence says so
      */
-    public List<Step> steps(int number) {
+    public List<TreatmentStep> steps(int number) {
         count.filter(range -> number < range.least || number > range.most).ifPresent(range -> {
             throw new IllegalArgumentException("From %d to %d %s.".formatted(range.least, range.most, range.label));
         });
@@ -104,7 +104,7 @@ public final class Course {
      */
     public List<Planned> from(int number, LocalDate beganOn, LocalDate hungOn, Optional<LocalDate> pulledOn) {
         List<Planned> planned = new ArrayList<>();
-        for (Step step : steps(number)) {
+        for (TreatmentStep step : steps(number)) {
             Optional<LocalDate> zero = switch (step.moment()) {
                 case BEFORE_HANGING -> Optional.of(beganOn);
                 case HANGING -> Optional.of(beganOn.isAfter(hungOn) ? beganOn : hungOn);

@@ -1,11 +1,12 @@
 package elvaro.core.treatment;
 
+
 /**
  * How much of a treatment a piece gets.
  *
  * @param amount above 0, of the measure for each unit of the basis
  */
-public record Dose(double amount, Measure measure, Basis basis) {
+public record Dose(double amount, DoseUnit measure, Basis basis) {
     /** More than this many times the dose on the label is asked about. Common practice, no source. */
     public static final double LABEL_TIMES = 3;
 

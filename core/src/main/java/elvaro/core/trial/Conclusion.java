@@ -24,15 +24,15 @@ public record Conclusion(String sentence, List<String> weakenedBy) {
     public static Conclusion of(
             String arm,
             String control,
-            List<Verdict> verdicts,
+            List<TrialVerdict> verdicts,
             List<Flaw> flaws,
             List<String> tasted,
             List<String> doubts) {
         List<String> parts = new ArrayList<>();
         if (!tasted.isEmpty()) {
             Stream<String> dearer = verdicts.stream()
-                    .filter(verdict -> verdict.measure() == Measure.COST)
-                    .map(Verdict::phrase);
+                    .filter(verdict -> verdict.measure() == TrialMeasure.COST)
+                    .map(TrialVerdict::phrase);
             parts.add(Stream.concat(tasted.stream(), dearer).collect(Collectors.joining(", ")));
         }
         measured(parts, verdicts);
@@ -46,7 +46,7 @@ public record Conclusion(String sentence, List<String> weakenedBy) {
                         .toList());
     }
 
-    private static void measured(List<String> parts, List<Verdict> verdicts) {
+    private static void measured(List<String> parts, List<TrialVerdict> verdicts) {
         if (verdicts.isEmpty()) {
             return;
         }
@@ -65,19 +65,19 @@ public record Conclusion(String sentence, List<String> weakenedBy) {
         }
     }
 
-    private static void add(List<String> parts, String word, List<Verdict> verdicts, Strength strength) {
+    private static void add(List<String> parts, String word, List<TrialVerdict> verdicts, Strength strength) {
         String told = told(verdicts, verdict -> verdict.strength() == strength);
         if (!told.isEmpty()) {
             parts.add(word + " " + told);
         }
     }
 
-    private static String told(List<Verdict> verdicts, Predicate<Verdict> which) {
+    private static String told(List<TrialVerdict> verdicts, Predicate<TrialVerdict> which) {
         return verdicts.stream().filter(which).map(Conclusion::direction).collect(Collectors.joining(", "));
     }
 
-    private static String direction(Verdict verdict) {
-        return verdict.measure() == Measure.COST
+    private static String direction(TrialVerdict verdict) {
+        return verdict.measure() == TrialMeasure.COST
                 ? (verdict.effect().value() < 0 ? "a cheaper steak" : "a dearer steak")
                 : verdict.phrase();
     }

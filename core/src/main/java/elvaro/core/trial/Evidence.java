@@ -21,7 +21,7 @@ public record Evidence(double value, double sd, double unshrunk, double betweenV
     /**
      * @param trials the differences of each trial, one for each pair; none empty
      */
-    public static Evidence of(Measure measure, List<List<Double>> trials) {
+    public static Evidence of(TrialMeasure measure, List<List<Double>> trials) {
         double within = within(trials, measure.pairSd());
         double[] mean = trials.stream().mapToDouble(Evidence::mean).toArray();
         double[] variance =

@@ -1,11 +1,9 @@
 package elvaro.core.inspection;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
+import elvaro.core.inspection.LookVerdict.Discard;
 import elvaro.core.inspection.Rule.Answer;
-import elvaro.core.inspection.Verdict.Discard;
-import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.schedule.Work;
 import java.time.Duration;
@@ -17,6 +15,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import static org.assertj.core.api.Assertions.assertThat;
 
 class FollowUpTest {
     private static final Instant LOOKED = Instant.parse("2026-02-10T08:00:00Z");
@@ -36,7 +35,7 @@ class FollowUpTest {
     }
 
     private static List<Work> open(PieceLog log, Rule because) {
-        Verdict verdict = new Verdict(
+        LookVerdict verdict = new LookVerdict(
                 because.answer(), List.of(because), because.answer() == Answer.STOP ? Discard.PART : Discard.NOTHING);
         return FollowUp.of(log, Optional.of(verdict)).stream()
                 .map(FollowUp::work)
@@ -62,7 +61,7 @@ class FollowUpTest {
         PieceLog log = log(Kind.LOOKED);
         assertThat(open(log, Rule.CRUST)).isEmpty();
         assertThat(open(log, Rule.LEAK)).containsExactly(Work.RESEAL);
-        assertThat(FollowUp.of(log, Optional.of(new Verdict(Answer.ACT, List.of(Rule.LEAK), Discard.NOTHING)))
+        assertThat(FollowUp.of(log, Optional.of(new LookVerdict(Answer.ACT, List.of(Rule.LEAK), Discard.NOTHING)))
                         .get(0)
                         .since())
                 .isEqualTo(LOOKED.plus(Duration.ofHours(1)));
@@ -73,7 +72,7 @@ class FollowUpTest {
         assertThat(open(log(), Rule.FAINTLY_ACID)).containsExactly(Work.REST);
         PieceLog rested = log(Kind.RESTED);
         assertThat(FollowUp.of(
-                        rested, Optional.of(new Verdict(Answer.ACT, List.of(Rule.FAINTLY_ACID), Discard.NOTHING))))
+                        rested, Optional.of(new LookVerdict(Answer.ACT, List.of(Rule.FAINTLY_ACID), Discard.NOTHING))))
                 .containsExactly(new FollowUp(Work.LOOK, LOOKED.plus(Duration.ofHours(25))));
         assertThat(open(log(Kind.RESTED, Kind.LOOKED), Rule.CRUST)).isEmpty();
     }

@@ -1,6 +1,7 @@
 package elvaro.core.inspection;
 
 import elvaro.core.drying.Method;
+import elvaro.core.inspection.LookVerdict.Discard;
 import elvaro.core.inspection.Observation.Colour;
 import elvaro.core.inspection.Observation.Depth;
 import elvaro.core.inspection.Observation.Extent;
@@ -9,7 +10,6 @@ import elvaro.core.inspection.Observation.Smell;
 import elvaro.core.inspection.Observation.Spot;
 import elvaro.core.inspection.Observation.Surface;
 import elvaro.core.inspection.Rule.Answer;
-import elvaro.core.inspection.Verdict.Discard;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Random;
@@ -53,8 +53,8 @@ class RulesTest {
         return chosen.stream().findFirst().orElse(otherwise);
     }
 
-    private static Verdict verdict(String words, Method method, double day) {
-        return Verdict.of(seen(words), new Circumstances(method, day));
+    private static LookVerdict verdict(String words, Method method, double day) {
+        return LookVerdict.of(seen(words), new Circumstances(method, day));
     }
 
     @ParameterizedTest(name = "{0} on day {2} of {1}: {3} for {4}")
@@ -88,7 +88,7 @@ class RulesTest {
     })
     void what_is_seen_has_its_answer_and_its_reason(
             String words, Method method, double day, Answer answer, String because) {
-        Verdict verdict = verdict(words, method, day);
+        LookVerdict verdict = verdict(words, method, day);
         assertThat(verdict.answer()).isEqualTo(answer);
         assertThat(verdict.because().stream().map(Enum::name)).containsExactlyInAnyOrder(because.split(" "));
     }
@@ -115,9 +115,9 @@ class RulesTest {
             spots.add(Spot.values()[random.nextInt(Spot.values().length)]);
             moulds.add(Mould.values()[random.nextInt(Mould.values().length)]);
             Observation after = look(moulds, smell, spots);
-            assertThat(Verdict.of(after, at).answer())
+            assertThat(LookVerdict.of(after, at).answer())
                     .as("%s then %s, seed 4, trial %d", before, after, trial)
-                    .isGreaterThanOrEqualTo(Verdict.of(before, at).answer());
+                    .isGreaterThanOrEqualTo(LookVerdict.of(before, at).answer());
         }
     }
 

@@ -1,9 +1,5 @@
 package elvaro.core.prepare;
 
-import static elvaro.core.working.Units.PLAIN;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.air.Air;
 import elvaro.core.air.ChamberKind;
 import elvaro.core.cut.Species;
@@ -20,6 +16,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import static elvaro.core.working.Units.PLAIN;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 class PreparationTest {
     private static Hanging piece(Method method, Coating coating) {
@@ -27,7 +26,7 @@ class PreparationTest {
     }
 
     private static List<String> steps(Species species, Method method, Coating coating) {
-        return Step.of(species, piece(method, coating)).stream().map(Step::key).toList();
+        return PreparationStep.of(species, piece(method, coating)).stream().map(PreparationStep::key).toList();
     }
 
     @ParameterizedTest

@@ -1,13 +1,10 @@
 package elvaro.core.reference;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.trial.Band;
-import elvaro.core.trial.Effect;
 import elvaro.core.trial.Effect.Found;
+import elvaro.core.trial.Effect;
 import elvaro.core.trial.Evidence;
-import elvaro.core.trial.Measure;
+import elvaro.core.trial.TrialMeasure;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -15,6 +12,8 @@ import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvFileSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 /**
  * What trials show, against R 4.2's t.test and metafor's random effects on three data sets with seeded noise. {@code trial.R},
@@ -72,7 +71,7 @@ class TrialAgainstRTest {
         assertThat(unpaired.pairs()).isZero();
         close(unpaired, 0.8, welchLow80, welchHigh80);
 
-        Evidence together = Evidence.of(Measure.SHRINK, byTrial(rows));
+        Evidence together = Evidence.of(TrialMeasure.SHRINK, byTrial(rows));
         assertThat(together.unshrunk()).isCloseTo(pooled, CLOSE);
         assertThat(together.betweenVariance()).isCloseTo(between, CLOSE);
         assertThat(together.value()).isCloseTo(shrunk, CLOSE);

@@ -1,7 +1,5 @@
 package elvaro.core.treatment;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.treatment.Clash.Plan;
@@ -13,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import static org.assertj.core.api.Assertions.assertThat;
 
 class ClashTest {
     /** The trade's clashes and hazards, common practice, no source; the last rows are what must not be objected to. */
@@ -35,7 +34,7 @@ class ClashTest {
         "PASTE, OPEN_AIR, garlic oil shared, 9, ''",
         "PASTE, MEMBRANE, oil, , ''",
     })
-    void what_clashes_is_said_and_nothing_else(Kind kind, Method method, String with, Double celsius, String expected) {
+    void what_clashes_is_said_and_nothing_else(TreatmentKind kind, Method method, String with, Double celsius, String expected) {
         String words = with == null ? "" : with;
         assertThat(Clash.in(new Plan(
                         kind,
@@ -58,7 +57,7 @@ class ClashTest {
     @EnumSource(Method.class)
     void a_bare_piece_clashes_with_nothing_and_a_coated_one_as_the_kind_that_leaves_the_coat(Method method) {
         assertThat(Clash.ofCoat(Coating.NONE, method)).isEmpty();
-        for (Kind kind : Kind.values()) {
+        for (TreatmentKind kind : TreatmentKind.values()) {
             if (kind.coating() == Coating.NONE) {
                 continue;
             }
@@ -76,8 +75,8 @@ class ClashTest {
         assertThat(Arrays.stream(Clash.values()).map(Clash::reason))
                 .allMatch(reason ->
                         reason.endsWith(".") && !reason.toLowerCase(Locale.ROOT).contains("safe"));
-        assertThat(Arrays.stream(Kind.values())
-                        .flatMap(kind -> kind.course().steps().stream().map(Step::words)))
+        assertThat(Arrays.stream(TreatmentKind.values())
+                        .flatMap(kind -> kind.course().steps().stream().map(TreatmentStep::words)))
                 .allMatch(words ->
                         words.endsWith(".") && !words.toLowerCase(Locale.ROOT).contains("safe"));
     }

@@ -1,22 +1,21 @@
 package elvaro.core.treatment;
 
-import static elvaro.core.treatment.Dose.Basis.FIVE_POUNDS;
-import static elvaro.core.treatment.Dose.Basis.KILOGRAM;
-import static elvaro.core.treatment.Dose.Basis.PERCENT;
-import static elvaro.core.treatment.Dose.Basis.SQUARE_METRE;
-import static elvaro.core.treatment.Measure.GRAM;
-import static elvaro.core.treatment.Measure.MILLILITRE;
-import static elvaro.core.treatment.Measure.TABLESPOON;
-import static elvaro.core.treatment.Measure.TEASPOON;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.drying.Coating;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import static elvaro.core.treatment.Dose.Basis.FIVE_POUNDS;
+import static elvaro.core.treatment.Dose.Basis.KILOGRAM;
+import static elvaro.core.treatment.Dose.Basis.PERCENT;
+import static elvaro.core.treatment.Dose.Basis.SQUARE_METRE;
+import static elvaro.core.treatment.DoseUnit.GRAM;
+import static elvaro.core.treatment.DoseUnit.MILLILITRE;
+import static elvaro.core.treatment.DoseUnit.TABLESPOON;
+import static elvaro.core.treatment.DoseUnit.TEASPOON;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 class DoseTest {
     /** Worked by hand; pounds of 453.59237 g. */
@@ -29,7 +28,7 @@ class DoseTest {
         "300, GRAM, SQUARE_METRE, 3400, 0.122, 36.6",
     })
     void a_dose_is_scaled_to_the_piece(
-            double amount, Measure measure, Dose.Basis basis, int grams, double squareMetres, double whole) {
+            double amount, DoseUnit measure, Dose.Basis basis, int grams, double squareMetres, double whole) {
         assertThat(new Dose(amount, measure, basis).forPiece(grams, squareMetres))
                 .isCloseTo(whole, within(1e-5));
     }
@@ -45,7 +44,7 @@ class DoseTest {
 
     @Test
     void a_teaspoon_for_five_pounds_is_seven_millilitres_on_three_point_four_kilograms() {
-        double spoons = Kind.LIQUID_SMOKE.onLabel().orElseThrow().forPiece(3_400, 0.1);
+        double spoons = TreatmentKind.LIQUID_SMOKE.onLabel().orElseThrow().forPiece(3_400, 0.1);
         assertThat(TEASPOON.in(MILLILITRE, spoons)).isCloseTo(7.389, within(0.001));
     }
 
@@ -60,7 +59,7 @@ class DoseTest {
     /** Three label doses for 5 lb are 14.787 mL: 6.52 mL a kilogram. */
     @Test
     void a_dose_is_told_in_times_of_the_label() {
-        Dose label = Kind.LIQUID_SMOKE.onLabel().orElseThrow();
+        Dose label = TreatmentKind.LIQUID_SMOKE.onLabel().orElseThrow();
         assertThat(new Dose(6.52, MILLILITRE, KILOGRAM).times(label, 3_400, 0.1))
                 .isCloseTo(3, within(0.001));
         assertThat(new Dose(74, MILLILITRE, SQUARE_METRE).times(label, 3_400, 0.1))
@@ -70,7 +69,7 @@ class DoseTest {
 
     @ParameterizedTest
     @EnumSource
-    void every_kind_says_what_to_do_in_order_and_what_to_look_for(Kind kind) {
+    void every_kind_says_what_to_do_in_order_and_what_to_look_for(TreatmentKind kind) {
         assertThat(kind.course().steps())
                 .isNotEmpty()
                 .isSortedAccordingTo((one, other) -> one.moment() == other.moment()

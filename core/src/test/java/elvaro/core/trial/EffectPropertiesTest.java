@@ -1,8 +1,5 @@
 package elvaro.core.trial;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.trial.Effect.Found;
 import elvaro.core.trial.Effect.Strength;
 import java.util.ArrayList;
@@ -12,6 +9,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 /** What intervals promise, kept on simulated trials: 4,000 of them have a standard error of 0.006 about 0.80. */
 class EffectPropertiesTest {
@@ -84,8 +83,8 @@ class EffectPropertiesTest {
         }
         List<Double> more = new ArrayList<>(one);
         more.add(found);
-        Evidence few = Evidence.of(Measure.SHRINK, List.of(one));
-        Evidence many = Evidence.of(Measure.SHRINK, List.of(more));
+        Evidence few = Evidence.of(TrialMeasure.SHRINK, List.of(one));
+        Evidence many = Evidence.of(TrialMeasure.SHRINK, List.of(more));
         assertThat(few.unshrunk()).isCloseTo(found, within(1e-12));
         assertThat(few.value()).isBetween(found, 0.0);
         assertThat(many.value()).isLessThan(few.value());
@@ -94,8 +93,8 @@ class EffectPropertiesTest {
 
     @Test
     void trials_that_contradict_each_other_widen_what_they_say_together() {
-        Evidence agree = Evidence.of(Measure.SHRINK, List.of(List.of(-0.02, -0.021), List.of(-0.02, -0.019)));
-        Evidence differ = Evidence.of(Measure.SHRINK, List.of(List.of(-0.06, -0.061), List.of(0.02, 0.021)));
+        Evidence agree = Evidence.of(TrialMeasure.SHRINK, List.of(List.of(-0.02, -0.021), List.of(-0.02, -0.019)));
+        Evidence differ = Evidence.of(TrialMeasure.SHRINK, List.of(List.of(-0.06, -0.061), List.of(0.02, 0.021)));
         assertThat(agree.betweenVariance()).isZero();
         assertThat(differ.betweenVariance()).isPositive();
         assertThat(differ.sd()).isGreaterThan(agree.sd());

@@ -1,7 +1,7 @@
 package elvaro.server.compare;
 
 import elvaro.core.trial.Factor;
-import elvaro.core.trial.Measure;
+import elvaro.core.trial.TrialMeasure;
 import elvaro.server.compare.AskService.AskView;
 import elvaro.server.shared.CsvFile;
 import jakarta.validation.Valid;
@@ -48,7 +48,7 @@ class EvidenceController {
 
     /** What the finished pieces say, by groups, in one measure. */
     @GetMapping("/api/evidence")
-    EvidenceView ask(@Valid @ParameterObject AskFilter filter, @RequestParam Factor by, @RequestParam Measure measure) {
+    EvidenceView ask(@Valid @ParameterObject AskFilter filter, @RequestParam Factor by, @RequestParam TrialMeasure measure) {
         return evidence.ask(filter, by, measure);
     }
 
@@ -59,7 +59,7 @@ class EvidenceController {
 
     @GetMapping(path = "/api/evidence/model.csv", produces = CsvFile.TYPE)
     ResponseEntity<String> model(
-            @Valid @ParameterObject AskFilter filter, @RequestParam Factor by, @RequestParam Measure measure) {
+            @Valid @ParameterObject AskFilter filter, @RequestParam Factor by, @RequestParam TrialMeasure measure) {
         return CsvFile.attached(
                 "model.csv",
                 EvidenceFiles.model(evidence.ask(filter, by, measure).model()));

@@ -1,17 +1,17 @@
 package elvaro.server.compare;
 
-import elvaro.core.compare.GroupEffects;
 import elvaro.core.compare.GroupEffects.Adjusted;
+import elvaro.core.compare.GroupEffects;
 import elvaro.core.compare.LinearModel;
 import elvaro.core.compare.ShrinkCurve;
-import elvaro.core.compare.TradeOff;
 import elvaro.core.compare.TradeOff.Candidate;
 import elvaro.core.compare.TradeOff.Placed;
+import elvaro.core.compare.TradeOff;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.Stream;
 import elvaro.core.trial.Band;
 import elvaro.core.trial.Factor;
-import elvaro.core.trial.Measure;
+import elvaro.core.trial.TrialMeasure;
 import elvaro.server.compare.EvidenceView.DotView;
 import elvaro.server.compare.EvidenceView.GroupView;
 import elvaro.server.compare.EvidenceView.ModelView;
@@ -44,7 +44,7 @@ public class EvidenceService {
         this.rows = rows;
     }
 
-    EvidenceView ask(AskFilter filter, Factor by, Measure measure) {
+    EvidenceView ask(AskFilter filter, Factor by, TrialMeasure measure) {
         Shop shop = rows.shop();
         List<EvidenceRow> asked = shop.rows().stream().filter(filter::takes).toList();
         Map<String, List<EvidenceRow>> byGroup = asked.stream().collect(Collectors.groupingBy(row -> group(by, row)));
@@ -84,7 +84,7 @@ public class EvidenceService {
         return name.isBlank() ? "not said" : name;
     }
 
-    private static Optional<GroupEffects> effects(List<EvidenceRow> asked, Factor by, Measure measure) {
+    private static Optional<GroupEffects> effects(List<EvidenceRow> asked, Factor by, TrialMeasure measure) {
         List<GroupEffects.Row> known = asked.stream()
                 .flatMap(row -> row.by(measure).stream()
                         .map(value -> new GroupEffects.Row(
@@ -93,8 +93,8 @@ public class EvidenceService {
         return known.isEmpty() ? Optional.empty() : Optional.of(GroupEffects.of(known));
     }
 
-    private static GroupView group(GroupEffects.Group group, List<EvidenceRow> rows, Measure measure) {
-        boolean cost = measure == Measure.COST;
+    private static GroupView group(GroupEffects.Group group, List<EvidenceRow> rows, TrialMeasure measure) {
+        boolean cost = measure == TrialMeasure.COST;
         List<Double> costs = rows.stream()
                 .map(EvidenceRow::costMinorPerKg)
                 .filter(Objects::nonNull)

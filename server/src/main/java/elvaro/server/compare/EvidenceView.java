@@ -4,7 +4,7 @@ import elvaro.core.compare.GroupEffects.Adjusted;
 import elvaro.core.compare.ShrinkCurve;
 import elvaro.core.ledger.Stream;
 import elvaro.core.trial.Factor;
-import elvaro.core.trial.Measure;
+import elvaro.core.trial.TrialMeasure;
 import elvaro.server.tasting.PreferenceScores.Liked;
 import java.time.LocalDate;
 import java.util.List;
@@ -26,7 +26,7 @@ record EvidenceView(
         int shop,
         int pieces,
         Factor by,
-        Measure measure,
+        TrialMeasure measure,
         String reference,
         List<GroupView> groups,
         @Nullable ModelView model,

@@ -5,7 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.cut.Species;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.trial.Facts;
-import elvaro.core.trial.Measure;
+import elvaro.core.trial.TrialMeasure;
 import elvaro.server.account.AccountService;
 import elvaro.server.compare.EvidenceView.FacetView;
 import elvaro.server.forecast.FinishedPieces.Finished;
@@ -74,7 +74,7 @@ class FinishedRows {
             @Nullable Liked liked) {
 
         /** As effects are worked out: fractions of the green weight, the cost as its logarithm. */
-        Optional<Double> by(Measure measure) {
+        Optional<Double> by(TrialMeasure measure) {
             return switch (measure) {
                 case SHRINK -> Optional.of(ledger.shrinkFraction());
                 case TRIM -> Optional.of(ledger.trimFraction());

@@ -1,14 +1,8 @@
 package elvaro.server.demo;
 
-import static elvaro.core.treatment.Kind.COLD_SMOKE;
-import static elvaro.core.treatment.Kind.FAT_SEAL;
-import static elvaro.core.treatment.Kind.PASTE;
-import static elvaro.core.treatment.Kind.SOAKED_CLOTH;
-import static elvaro.core.treatment.Kind.SUGAR_COAT;
-
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Kind;
-import elvaro.core.treatment.Measure;
+import elvaro.core.treatment.DoseUnit;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.core.trial.Factor;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceHistory;
@@ -16,9 +10,9 @@ import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Ids;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.TreatmentHistory;
-import elvaro.server.trial.TrialHistory;
 import elvaro.server.trial.TrialHistory.PastArm;
 import elvaro.server.trial.TrialHistory.PastTrial;
+import elvaro.server.trial.TrialHistory;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -28,6 +22,11 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import static elvaro.core.treatment.TreatmentKind.COLD_SMOKE;
+import static elvaro.core.treatment.TreatmentKind.FAT_SEAL;
+import static elvaro.core.treatment.TreatmentKind.PASTE;
+import static elvaro.core.treatment.TreatmentKind.SOAKED_CLOTH;
+import static elvaro.core.treatment.TreatmentKind.SUGAR_COAT;
 
 /** The questions the invented workshop asked of the pieces of {@link Scenario}, and what it put on them. */
 @Component
@@ -188,12 +187,12 @@ class DemoTrials {
         this.workshops = workshops;
     }
 
-    private static Given perKilogram(Kind kind, String exactly, double grams) {
-        Dose dose = new Dose(grams, Measure.GRAM, Dose.Basis.KILOGRAM);
+    private static Given perKilogram(TreatmentKind kind, String exactly, double grams) {
+        Dose dose = new Dose(grams, DoseUnit.GRAM, Dose.Basis.KILOGRAM);
         return new Given(kind, null, exactly, dose, null, false, false, false);
     }
 
-    private static Given counted(Kind kind, String exactly, int number) {
+    private static Given counted(TreatmentKind kind, String exactly, int number) {
         return new Given(kind, null, exactly, null, number, false, false, false);
     }
 

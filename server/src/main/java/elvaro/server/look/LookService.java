@@ -2,17 +2,17 @@ package elvaro.server.look;
 
 import elvaro.core.inspection.Circumstances;
 import elvaro.core.inspection.FollowUp;
+import elvaro.core.inspection.LookVerdict;
 import elvaro.core.inspection.Rule;
-import elvaro.core.inspection.Verdict;
-import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.Stream;
 import elvaro.core.schedule.Work;
 import elvaro.server.hanging.EntryForm;
 import elvaro.server.hanging.LogService;
-import elvaro.server.hanging.PieceQueries;
 import elvaro.server.hanging.PieceQueries.Hanging;
+import elvaro.server.hanging.PieceQueries;
 import elvaro.server.hanging.PieceView.EntryView;
 import elvaro.server.look.LookRepository.PhotoRow;
 import elvaro.server.piece.Piece;
@@ -114,7 +114,7 @@ public class LookService {
     }
 
     private static LookView view(Look look, EntryView entry, Piece piece, ZoneId zone, List<UUID> photos) {
-        Verdict verdict = verdict(look, piece, entry.happenedAt(), zone);
+        LookVerdict verdict = verdict(look, piece, entry.happenedAt(), zone);
         return new LookView(
                 look.id(),
                 entry.happenedAt(),
@@ -129,11 +129,11 @@ public class LookService {
                 photos);
     }
 
-    private static Verdict verdict(Look look, Piece piece, Instant at, ZoneId zone) {
+    private static LookVerdict verdict(Look look, Piece piece, Instant at, ZoneId zone) {
         // A part of an animal hung with the whole, and is looked at as it comes off.
         Instant hungAt = piece.hungAt(zone).orElse(at);
         double day = Math.max(0, Duration.between(hungAt, at).toSeconds() / 86_400.0);
-        return Verdict.of(look.seen(), new Circumstances(piece.method().orElseThrow(), day));
+        return LookVerdict.of(look.seen(), new Circumstances(piece.method().orElseThrow(), day));
     }
 
     /**
@@ -152,7 +152,7 @@ public class LookService {
         Map<UUID, List<FollowUp>> open = new HashMap<>();
         for (Hanging each : hanging) {
             PieceLog read = each.log();
-            Optional<Verdict> verdict = Optional.ofNullable(
+            Optional<LookVerdict> verdict = Optional.ofNullable(
                             seen.get(each.piece().id()))
                     .map(look -> verdict(
                             look, each.piece(), read.lastLook().orElseThrow().at(), zone));

@@ -1,7 +1,7 @@
 package elvaro.server.look;
 
+import elvaro.core.inspection.LookVerdict;
 import elvaro.core.inspection.Rule;
-import elvaro.core.inspection.Verdict;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.schedule.Work;
 import java.time.Instant;
@@ -24,7 +24,7 @@ public record LookView(
         String words,
         String seen,
         Rule.Answer answer,
-        Verdict.Discard discard,
+        LookVerdict.Discard discard,
         List<Because> because,
         List<ToDo> work,
         boolean stands,

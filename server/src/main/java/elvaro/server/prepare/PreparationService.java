@@ -1,9 +1,9 @@
 package elvaro.server.prepare;
 
 import elvaro.core.drying.Hanging;
-import elvaro.core.prepare.Need;
 import elvaro.core.prepare.Need.Sides;
-import elvaro.core.prepare.Step;
+import elvaro.core.prepare.Need;
+import elvaro.core.prepare.PreparationStep;
 import elvaro.server.account.AccountService;
 import elvaro.server.hanging.PieceCard;
 import elvaro.server.hanging.PieceQueries;
@@ -70,13 +70,13 @@ public class PreparationService {
         Sides sides = piece.sides().orElseGet(() -> Sides.usual(piece.cut().surface(), piece.greenGrams()));
         return new PreparationView(
                 pieces.card(worked),
-                Step.of(piece.cut().species(), hanging).stream()
+                PreparationStep.of(piece.cut().species(), hanging).stream()
                         .map(step -> view(step, ticks.get(step.key()), names))
                         .toList(),
                 Need.of(hanging, sides));
     }
 
-    private static StepView view(Step step, @Nullable PreparationTick tick, Map<UUID, String> names) {
+    private static StepView view(PreparationStep step, @Nullable PreparationTick tick, Map<UUID, String> names) {
         boolean done = tick != null && tick.done();
         return new StepView(
                 step.key(),
@@ -93,7 +93,7 @@ public class PreparationService {
         if (entities.find(PreparationTick.class, id) != null) {
             return;
         }
-        boolean known = Step.of(piece.cut().species(), hanging(piece)).stream()
+        boolean known = PreparationStep.of(piece.cut().species(), hanging(piece)).stream()
                 .anyMatch(each -> each.key().equals(step));
         if (!known) {
             throw Refusal.wrong("no-step", "step", "The preparation of this piece has no such step.");

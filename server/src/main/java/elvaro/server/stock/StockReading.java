@@ -141,7 +141,7 @@ class StockReading {
                 lines.add(line(pack, went.getOrDefault(pack.id(), List.of()), tags, names));
             }
             Set<UUID> made = went.values().stream()
-                    .flatMap(rows -> Story.standing(rows).stream())
+                    .flatMap(rows -> Withdrawals.standing(rows).stream())
                     .flatMap(row -> row.makingId().stream())
                     .collect(Collectors.toSet());
             if (made.isEmpty()) {
@@ -163,7 +163,7 @@ class StockReading {
                 pack.number(),
                 pack.content().label(),
                 tags.get(origin),
-                Story.left(pack, outs),
+                Withdrawals.left(pack, outs),
                 pack.place(),
                 outs(outs, names));
     }
@@ -179,7 +179,7 @@ class StockReading {
     }
 
     private static List<OutView> outs(List<PackOut> rows, Map<UUID, String> names) {
-        Set<UUID> standing = Story.standing(rows).stream().map(PackOut::id).collect(Collectors.toSet());
+        Set<UUID> standing = Withdrawals.standing(rows).stream().map(PackOut::id).collect(Collectors.toSet());
         return rows.stream()
                 .filter(row -> row.takesBack().isEmpty())
                 .map(row -> new OutView(
@@ -237,7 +237,7 @@ class StockReading {
                 pack.content(),
                 pack.content().label(),
                 pack.grams(),
-                Story.left(pack, outs),
+                Withdrawals.left(pack, outs),
                 pack.wrap(),
                 pack.wrap().label(),
                 pack.keeping(),

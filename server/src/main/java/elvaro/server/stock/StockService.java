@@ -167,7 +167,7 @@ class StockService {
                     .pieces()
                     .forEach(piece -> pieces.find(piece).lot().mustNotBeHeld());
         }
-        int left = Story.left(pack, packs.outsOf(List.of(pack.id())));
+        int left = Withdrawals.left(pack, packs.outsOf(List.of(pack.id())));
         if (grams > left) {
             throw Refusal.wrong(
                     "more-than-pack",

@@ -1,7 +1,7 @@
 package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Measure;
+import elvaro.core.treatment.DoseUnit;
 import elvaro.server.shared.Refusal;
 import org.jspecify.annotations.Nullable;
 
@@ -13,7 +13,7 @@ final class Doses {
      * @return null where no dose was entered
      * @throws Refusal if it is no dose
      */
-    static @Nullable Dose of(@Nullable Double amount, @Nullable Measure measure, Dose.@Nullable Basis basis) {
+    static @Nullable Dose of(@Nullable Double amount, @Nullable DoseUnit measure, Dose.@Nullable Basis basis) {
         if (amount == null || measure == null || basis == null) {
             return null;
         }

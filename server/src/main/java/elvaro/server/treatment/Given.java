@@ -1,7 +1,7 @@
 package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Kind;
+import elvaro.core.treatment.TreatmentKind;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param number how many days or times; absent for as usual
  */
 public record Given(
-        Kind kind,
+        TreatmentKind kind,
         @Nullable UUID recipeId,
         String exactly,
         @Nullable Dose dose,

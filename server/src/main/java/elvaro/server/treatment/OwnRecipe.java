@@ -1,9 +1,9 @@
 package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Kind;
-import elvaro.core.treatment.Measure;
+import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.Recipe;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.server.shared.EditedRow;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
@@ -24,7 +24,7 @@ class OwnRecipe extends EditedRow {
     private String name;
 
     @Enumerated(EnumType.STRING)
-    private Kind kind;
+    private TreatmentKind kind;
 
     private double gramsAmount;
 
@@ -67,12 +67,12 @@ class OwnRecipe extends EditedRow {
         return name;
     }
 
-    Kind kind() {
+    TreatmentKind kind() {
         return kind;
     }
 
     Dose dose() {
-        return new Dose(gramsAmount, Measure.GRAM, basis);
+        return new Dose(gramsAmount, DoseUnit.GRAM, basis);
     }
 
     Recipe recipe() {

@@ -1,10 +1,10 @@
 package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Kind;
-import elvaro.core.treatment.Measure;
-import elvaro.core.treatment.Recipe;
+import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.Recipe.Part;
+import elvaro.core.treatment.Recipe;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.server.shared.Refusal;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -28,7 +28,7 @@ record RecipeForm(
         String name,
 
         @NotNull(message = "Say what kind of treatment it is.")
-        Kind kind,
+        TreatmentKind kind,
 
         @NotNull(message = "Say how much of it a piece gets.") @Max(value = 100_000, message = "That is too much.")
         Double amount,
@@ -68,6 +68,6 @@ record RecipeForm(
 
     /** @throws Refusal if it is no dose */
     void mustBeDosed() {
-        Doses.of(amount, Measure.GRAM, basis);
+        Doses.of(amount, DoseUnit.GRAM, basis);
     }
 }

@@ -1,8 +1,8 @@
 package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Kind;
 import elvaro.core.treatment.Recipe.Part;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import java.util.List;
@@ -35,7 +35,7 @@ class RecipeService {
             UUID id,
             int version,
             String name,
-            Kind kind,
+            TreatmentKind kind,
             String kindLabel,
             double amount,
             Dose.Basis basis,

@@ -1,9 +1,9 @@
 package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Kind;
-import elvaro.core.treatment.Measure;
+import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.Recipe;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
@@ -26,14 +26,14 @@ class Treatment extends WorkshopRow {
     private UUID pieceId;
 
     @Enumerated(EnumType.STRING)
-    private Kind kind;
+    private TreatmentKind kind;
 
     private UUID recipeId;
     private String exactly;
     private Double amount;
 
     @Enumerated(EnumType.STRING)
-    private Measure measure;
+    private DoseUnit measure;
 
     @Enumerated(EnumType.STRING)
     private Dose.Basis basis;
@@ -82,7 +82,7 @@ class Treatment extends WorkshopRow {
         return pieceId;
     }
 
-    Kind kind() {
+    TreatmentKind kind() {
         return kind;
     }
 

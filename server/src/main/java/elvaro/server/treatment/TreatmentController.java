@@ -5,8 +5,8 @@ import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Method;
 import elvaro.core.treatment.Clash;
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Kind;
-import elvaro.core.treatment.Measure;
+import elvaro.core.treatment.DoseUnit;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.server.shared.Refusal;
 import elvaro.server.treatment.TreatmentQueries.GivenShare;
 import jakarta.validation.Valid;
@@ -41,7 +41,7 @@ class TreatmentController {
      * @param meatCelsius of the meat, where it was measured
      */
     record TreatmentPlan(
-            @NotNull Kind kind,
+            @NotNull TreatmentKind kind,
             @Nullable UUID recipeId,
             @NotBlank(message = "Choose the cut.") String cutCode,
 
@@ -55,7 +55,7 @@ class TreatmentController {
             @Nullable @Max(value = 100_000, message = "That is more than any piece takes.")
             Double amount,
 
-            @Nullable Measure measure,
+            @Nullable DoseUnit measure,
             Dose.@Nullable Basis basis,
             boolean rawGarlicOrHerbs,
             boolean oil,
@@ -64,7 +64,7 @@ class TreatmentController {
             @Nullable Double meatCelsius) {}
 
     /** A whole amount in one measure. */
-    record AmountView(double amount, Measure measure, String symbol) {}
+    record AmountView(double amount, DoseUnit measure, String symbol) {}
 
     record ClashView(Clash clash, Clash.Answer answer, String reason) {}
 
@@ -90,7 +90,7 @@ class TreatmentController {
     /** Every kind of treatment. */
     @GetMapping("/api/treatments")
     List<TreatmentView> kinds() {
-        return Arrays.stream(Kind.values()).map(TreatmentView::of).toList();
+        return Arrays.stream(TreatmentKind.values()).map(TreatmentView::of).toList();
     }
 
     /** How much of a treatment a piece gets, and what it clashes with. */
@@ -100,7 +100,7 @@ class TreatmentController {
                 .orElseThrow(() -> Refusal.wrong("unknown-cut", "cutCode", "Choose a cut from the list."));
         double squareMetres = cut.surface().squareMetres(plan.grams);
         Optional<OwnRecipe> own = Optional.ofNullable(plan.recipeId).map(recipes::find);
-        Kind kind = own.map(OwnRecipe::kind).orElse(plan.kind);
+        TreatmentKind kind = own.map(OwnRecipe::kind).orElse(plan.kind);
         List<ClashView> clashes = Clash.in(new Clash.Plan(
                         kind,
                         plan.method,
@@ -133,8 +133,8 @@ class TreatmentController {
                 clashes);
     }
 
-    private static List<AmountView> amounts(Measure measure, double amount) {
-        return Arrays.stream(Measure.values())
+    private static List<AmountView> amounts(DoseUnit measure, double amount) {
+        return Arrays.stream(DoseUnit.values())
                 .filter(other -> other.weighs() == measure.weighs())
                 .map(other -> new AmountView(measure.in(other, amount), other, other.symbol()))
                 .toList();

@@ -1,8 +1,8 @@
 package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Kind;
-import elvaro.core.treatment.Measure;
+import elvaro.core.treatment.DoseUnit;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.server.shared.Refusal;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param answers to questions it raised, by question
  */
 public record TreatmentForm(
-        @NotNull(message = "Choose the treatment.") Kind kind,
+        @NotNull(message = "Choose the treatment.") TreatmentKind kind,
         @Nullable UUID recipeId,
 
         @NotNull @Size(max = 200, message = "Say it in fewer words.")
@@ -34,7 +34,7 @@ public record TreatmentForm(
         @Nullable @Max(value = 100_000, message = "That is more than any piece takes.")
         Double amount,
 
-        @Nullable Measure measure,
+        @Nullable DoseUnit measure,
         Dose.@Nullable Basis basis,
         @Nullable Integer number,
         @Nullable LocalDate beganOn,

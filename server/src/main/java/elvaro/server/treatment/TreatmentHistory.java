@@ -3,7 +3,7 @@ package elvaro.server.treatment;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.treatment.Course.Planned;
-import elvaro.core.treatment.Step;
+import elvaro.core.treatment.TreatmentStep;
 import elvaro.server.piece.LogEntry;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceHistory;
@@ -49,7 +49,7 @@ public class TreatmentHistory {
         entities.flush(); // Its steps point at it by id alone.
         LocalDate pulledOn = treated.pulledOn(piece.id()).orElse(until);
         for (Planned step : treated.steps(piece, treatment)) {
-            boolean beyond = step.step().moment() == Step.Moment.AFTER_PULL;
+            boolean beyond = step.step().moment() == TreatmentStep.Moment.AFTER_PULL;
             LocalDate end = beyond ? until : pulledOn;
             step.on().filter(day -> day.isBefore(end)).ifPresent(day -> {
                 UUID done = Ids.after(id, "step " + step.number());

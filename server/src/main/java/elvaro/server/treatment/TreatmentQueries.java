@@ -5,9 +5,9 @@ import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.treatment.Course.Planned;
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Measure;
+import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.Recipe;
-import elvaro.core.treatment.Step;
+import elvaro.core.treatment.TreatmentStep;
 import elvaro.server.hanging.PieceQueries.Hanging;
 import elvaro.server.hanging.PieceQueries;
 import elvaro.server.hanging.PieceView.EntryView;
@@ -43,10 +43,10 @@ public class TreatmentQueries {
     private static final int LONGEST_AFTER_DAYS = 120;
 
     /** Kinds that go on after the day of the pull. */
-    private static final Set<elvaro.core.treatment.Kind> BEYOND_THE_PULL = Arrays.stream(
-                    elvaro.core.treatment.Kind.values())
+    private static final Set<elvaro.core.treatment.TreatmentKind> BEYOND_THE_PULL = Arrays.stream(
+                    elvaro.core.treatment.TreatmentKind.values())
             .filter(kind -> kind.course().steps().stream()
-                    .anyMatch(step -> step.moment() == Step.Moment.AFTER_PULL && step.day() > 0))
+                    .anyMatch(step -> step.moment() == TreatmentStep.Moment.AFTER_PULL && step.day() > 0))
             .collect(Collectors.toSet());
 
     private final TreatmentRepository rows;
@@ -68,7 +68,7 @@ public class TreatmentQueries {
      */
     public record GivenView(
             UUID id,
-            elvaro.core.treatment.Kind kind,
+            elvaro.core.treatment.TreatmentKind kind,
             String label,
             String words,
             @Nullable String amount,
@@ -99,7 +99,7 @@ public class TreatmentQueries {
     public record GivenStep(
             int number,
             String words,
-            Step.Moment moment,
+            TreatmentStep.Moment moment,
             @Nullable LocalDate on,
             boolean measuresMeat,
             boolean done,
@@ -171,7 +171,7 @@ public class TreatmentQueries {
         EntryView entry = entries.get(treatment.id());
         Dose dose = given.dose();
         double whole = dose == null ? 0 : dose.forPiece(piece.greenGrams(), TreatmentService.squareMetres(piece));
-        boolean smoke = treatment.kind() == elvaro.core.treatment.Kind.COLD_SMOKE;
+        boolean smoke = treatment.kind() == elvaro.core.treatment.TreatmentKind.COLD_SMOKE;
         List<GivenStep> steps = steps(piece, treatment).stream()
                 .map(step -> done.stream()
                         .filter(each -> each.treatmentId().equals(treatment.id()) && each.number() == step.number())
@@ -209,7 +209,7 @@ public class TreatmentQueries {
     }
 
     /** As spoons and scales are read: three figures, no more. */
-    private static String measured(double amount, Measure measure) {
+    private static String measured(double amount, DoseUnit measure) {
         return BigDecimal.valueOf(amount)
                         .round(new MathContext(3))
                         .stripTrailingZeros()
@@ -307,6 +307,6 @@ public class TreatmentQueries {
 
     /** What was to be done before the pull and was not is no longer to be done after it. */
     private static boolean suits(Planned step, Optional<LocalDate> pulledOn) {
-        return pulledOn.isEmpty() || step.step().moment() == Step.Moment.AFTER_PULL;
+        return pulledOn.isEmpty() || step.step().moment() == TreatmentStep.Moment.AFTER_PULL;
     }
 }

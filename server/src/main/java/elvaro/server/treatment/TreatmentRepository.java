@@ -1,6 +1,6 @@
 package elvaro.server.treatment;
 
-import elvaro.core.treatment.Kind;
+import elvaro.core.treatment.TreatmentKind;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -16,7 +16,7 @@ interface TreatmentRepository extends Repository<Treatment, UUID> {
     List<Treatment> ofPieces(Collection<UUID> pieceIds);
 
     /** What a piece was given. */
-    record KindRow(UUID pieceId, Kind kind) {}
+    record KindRow(UUID pieceId, TreatmentKind kind) {}
 
     /** Every treatment that was not taken back, of any piece. */
     @Query("select new elvaro.server.treatment.TreatmentRepository$KindRow(t.pieceId, t.kind) from Treatment t"
@@ -27,7 +27,7 @@ interface TreatmentRepository extends Repository<Treatment, UUID> {
     List<StepDone> stepsOfPieces(Collection<UUID> pieceIds);
 
     @Query("select distinct t.pieceId from Treatment t where t.kind in :kinds and t.beganOn >= :since")
-    List<UUID> piecesGiven(Collection<Kind> kinds, LocalDate since);
+    List<UUID> piecesGiven(Collection<TreatmentKind> kinds, LocalDate since);
 
     Treatment save(Treatment treatment);
 }

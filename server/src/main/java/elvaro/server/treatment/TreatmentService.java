@@ -316,7 +316,7 @@ public class TreatmentService {
 
     /** Smoke is the treatment whose every step may stop. */
     private static List<Question> smoke(Treatment treatment, @Nullable Double meatCelsius) {
-        if (treatment.kind() != elvaro.core.treatment.Kind.COLD_SMOKE) {
+        if (treatment.kind() != elvaro.core.treatment.TreatmentKind.COLD_SMOKE) {
             return List.of();
         }
         return clashes(new Clash.Plan(

@@ -1,9 +1,9 @@
 package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Kind;
-import elvaro.core.treatment.Measure;
-import elvaro.core.treatment.Step;
+import elvaro.core.treatment.DoseUnit;
+import elvaro.core.treatment.TreatmentKind;
+import elvaro.core.treatment.TreatmentStep.Moment;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -17,19 +17,19 @@ import org.jspecify.annotations.Nullable;
  * @param count what of its course may be more or less; absent where nothing may
  */
 record TreatmentView(
-        Kind kind,
+        TreatmentKind kind,
         String label,
         String what,
         boolean slows,
         String onTheSurface,
         @Nullable DoseView first,
         @Nullable DoseView onLabel,
-        List<TreatmentStep> steps,
+        List<TreatmentStepView> steps,
         @Nullable CountView count,
         String lookFor,
         String nextTime) {
 
-    record DoseView(double amount, Measure measure, Dose.Basis basis, String words) {
+    record DoseView(double amount, DoseUnit measure, Dose.Basis basis, String words) {
         private static DoseView of(Dose dose) {
             return new DoseView(dose.amount(), dose.measure(), dose.basis(), dose.words());
         }
@@ -37,9 +37,9 @@ record TreatmentView(
 
     record CountView(String label, int usual, int least, int most) {}
 
-    record TreatmentStep(int day, Step.Moment moment, String words) {}
+    record TreatmentStepView(int day, Moment moment, String words) {}
 
-    static TreatmentView of(Kind kind) {
+    static TreatmentView of(TreatmentKind kind) {
         return new TreatmentView(
                 kind,
                 kind.label(),
@@ -49,7 +49,7 @@ record TreatmentView(
                 kind.first().map(DoseView::of).orElse(null),
                 kind.onLabel().map(DoseView::of).orElse(null),
                 kind.course().steps().stream()
-                        .map(step -> new TreatmentStep(step.day(), step.moment(), step.words()))
+                        .map(step -> new TreatmentStepView(step.day(), step.moment(), step.words()))
                         .toList(),
                 kind.course()
                         .count()

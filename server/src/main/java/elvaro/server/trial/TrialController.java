@@ -3,8 +3,8 @@ package elvaro.server.trial;
 import elvaro.core.trial.Change;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Factor;
-import elvaro.server.trial.Lessons.LessonsView;
 import elvaro.server.trial.NextTrial.NextForm;
+import elvaro.server.trial.TrialLessons.LessonsView;
 import elvaro.server.trial.TrialView.TrialLine;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -26,10 +26,10 @@ import org.springframework.web.bind.annotation.RestController;
 class TrialController {
     private final TrialService service;
     private final TrialReading reading;
-    private final Lessons lessons;
+    private final TrialLessons lessons;
     private final TrialReport report;
 
-    TrialController(TrialService service, TrialReading reading, Lessons lessons, TrialReport report) {
+    TrialController(TrialService service, TrialReading reading, TrialLessons lessons, TrialReport report) {
         this.report = report;
         this.service = service;
         this.reading = reading;

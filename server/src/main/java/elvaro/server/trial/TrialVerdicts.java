@@ -6,8 +6,8 @@ import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Drying;
 import elvaro.core.trial.Effect.Found;
 import elvaro.core.trial.Effect;
-import elvaro.core.trial.Measure;
-import elvaro.core.trial.Verdict;
+import elvaro.core.trial.TrialMeasure;
+import elvaro.core.trial.TrialVerdict;
 import elvaro.server.forecast.Ahead;
 import elvaro.server.forecast.Figures;
 import elvaro.server.settings.WorkshopService;
@@ -36,14 +36,14 @@ class TrialVerdicts {
     }
 
     /** A verdict with the arm it is about. */
-    record OfArm(TrialArm arm, Verdict verdict) {}
+    record OfArm(TrialArm arm, TrialVerdict verdict) {}
 
     /** Of every arm against the control, of what is cut; none for arms nothing of which is. */
     List<OfArm> of(TrialWithPieces trial) {
         List<OfArm> all = new ArrayList<>();
         TrialArm control = trial.control();
         for (TrialArm arm : trial.others()) {
-            for (Measure measure : Measure.values()) {
+            for (TrialMeasure measure : TrialMeasure.values()) {
                 verdict(trial, measure, control, arm).ifPresent(verdict -> all.add(new OfArm(arm, verdict)));
             }
         }
@@ -55,7 +55,7 @@ class TrialVerdicts {
             TrialWithPieces trial, List<OfArm> verdicts, List<Flaw> flaws, List<TastedView> tasted) {
         List<Conclusion> all = new ArrayList<>();
         for (TrialArm arm : trial.others()) {
-            List<Verdict> own = verdicts.stream()
+            List<TrialVerdict> own = verdicts.stream()
                     .filter(each -> each.arm() == arm)
                     .map(OfArm::verdict)
                     .toList();
@@ -78,7 +78,7 @@ class TrialVerdicts {
     }
 
     /** What each cut piece of an arm has of a measure; empty where nothing is cut or has a cost. */
-    static List<Found> found(TrialWithPieces trial, Measure measure, TrialArm arm) {
+    static List<Found> found(TrialWithPieces trial, TrialMeasure measure, TrialArm arm) {
         return trial.of(arm).stream()
                 .filter(TrialWithPieces::cut)
                 .flatMap(each -> value(each, measure).stream()
@@ -87,7 +87,7 @@ class TrialVerdicts {
                 .toList();
     }
 
-    private static OptionalDouble value(Figures figures, Measure measure) {
+    private static OptionalDouble value(Figures figures, TrialMeasure measure) {
         return switch (measure) {
             case SHRINK -> OptionalDouble.of(figures.ledger().shrinkFraction());
             case TRIM -> OptionalDouble.of(figures.ledger().trimFraction());
@@ -101,18 +101,18 @@ class TrialVerdicts {
         };
     }
 
-    private Optional<Verdict> verdict(TrialWithPieces trial, Measure measure, TrialArm control, TrialArm arm) {
+    private Optional<TrialVerdict> verdict(TrialWithPieces trial, TrialMeasure measure, TrialArm control, TrialArm arm) {
         List<Found> there = found(trial, measure, control);
         List<Found> here = found(trial, measure, arm);
         if (there.isEmpty() || here.isEmpty()) {
             return Optional.empty();
         }
         Effect effect = Effect.of(there, here);
-        if (measure != Measure.COST) {
-            return Optional.of(Verdict.of(measure, effect, arm.name(), control.name()));
+        if (measure != TrialMeasure.COST) {
+            return Optional.of(TrialVerdict.of(measure, effect, arm.name(), control.name()));
         }
         double dearer = meanCost(here) - meanCost(there);
-        return Optional.of(Verdict.ofCost(effect, dearer, arm.name(), control.name()));
+        return Optional.of(TrialVerdict.ofCost(effect, dearer, arm.name(), control.name()));
     }
 
     private static double meanCost(List<Found> found) {

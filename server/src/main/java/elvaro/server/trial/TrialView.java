@@ -7,7 +7,7 @@ import elvaro.core.trial.Conclusion;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Effect.Strength;
 import elvaro.core.trial.Factor;
-import elvaro.core.trial.Measure;
+import elvaro.core.trial.TrialMeasure;
 import elvaro.server.hanging.CostView;
 import elvaro.server.hanging.LedgerView;
 import elvaro.server.hanging.PieceCard;
@@ -92,7 +92,7 @@ record TrialView(
 
     record VerdictView(
             UUID arm,
-            Measure measure,
+            TrialMeasure measure,
             double value,
             @Nullable Band band,
             Strength strength,

@@ -1,14 +1,11 @@
 package elvaro.server.treatment;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
-import elvaro.core.treatment.Kind;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.server.support.Bodies;
-import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
-import elvaro.server.support.RunningApp;
+import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp.Someone;
+import elvaro.server.support.RunningApp;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +15,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import tools.jackson.databind.JsonNode;
 
 /** Treatments as they are given, done step by step, and taken back. */
@@ -293,8 +292,8 @@ class GivenIT {
 
     /** The trade's twelve kinds; a soak is done before the hanging and has begun in time. */
     @ParameterizedTest
-    @EnumSource(Kind.class)
-    void every_kind_can_be_given_and_taken_back_and_leaves_the_piece_as_it_was(Kind kind, Someone owner) {
+    @EnumSource(TreatmentKind.class)
+    void every_kind_can_be_given_and_taken_back_and_leaves_the_piece_as_it_was(TreatmentKind kind, Someone owner) {
         Client client = owner.client();
         String chamber = client.chamber("Walk-in", 100_000);
         String piece = client.hangAgo(3, chamber, 40, 4000).get(0);
@@ -306,7 +305,7 @@ class GivenIT {
                         "measure", dose.measure().name(),
                         "basis", dose.basis().name())));
         body.put("costMinor", 130);
-        if (kind == Kind.LIQUID_SOAK) {
+        if (kind == TreatmentKind.LIQUID_SOAK) {
             assertThat(client.give(piece, body).type()).isEqualTo("hangs-already");
             return;
         }

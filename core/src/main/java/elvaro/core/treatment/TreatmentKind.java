@@ -1,27 +1,26 @@
 package elvaro.core.treatment;
 
-import static elvaro.core.treatment.Dose.Basis.FIVE_POUNDS;
-import static elvaro.core.treatment.Dose.Basis.KILOGRAM;
-import static elvaro.core.treatment.Dose.Basis.PERCENT;
-import static elvaro.core.treatment.Dose.Basis.SQUARE_METRE;
-import static elvaro.core.treatment.Measure.GRAM;
-import static elvaro.core.treatment.Measure.MILLILITRE;
-import static elvaro.core.treatment.Measure.TEASPOON;
-import static elvaro.core.treatment.Step.after;
-import static elvaro.core.treatment.Step.before;
-import static elvaro.core.treatment.Step.hanging;
-import static elvaro.core.treatment.Step.table;
-
 import elvaro.core.drying.Coating;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import static elvaro.core.treatment.Dose.Basis.FIVE_POUNDS;
+import static elvaro.core.treatment.Dose.Basis.KILOGRAM;
+import static elvaro.core.treatment.Dose.Basis.PERCENT;
+import static elvaro.core.treatment.Dose.Basis.SQUARE_METRE;
+import static elvaro.core.treatment.DoseUnit.GRAM;
+import static elvaro.core.treatment.DoseUnit.MILLILITRE;
+import static elvaro.core.treatment.DoseUnit.TEASPOON;
+import static elvaro.core.treatment.TreatmentStep.after;
+import static elvaro.core.treatment.TreatmentStep.before;
+import static elvaro.core.treatment.TreatmentStep.hanging;
+import static elvaro.core.treatment.TreatmentStep.table;
 
 /**
  * Every kind of treatment there is. Steps, days and what to look for: common practice, no source. First doses are estimates
  * to start from, but for liquid smoke, which has a label.
  */
-public enum Kind {
+public enum TreatmentKind {
     LIQUID_SOAK(
             "Liquid soak",
             "An acid or pepper sauce, wine or stout; then drained.",
@@ -119,7 +118,7 @@ public enum Kind {
             null,
             Course.weekly(
                     new Course.Count("sessions", 3, 1, 12),
-                    "Two bursts of 10 minutes; an hour in the cold after each. Measure the meat."),
+                    "Two bursts of 10 minutes; an hour in the cold after each. DoseUnit the meat."),
             "One hour in all is faint after 70 days.",
             "Two to four hours in all."),
     FAT_SEAL(
@@ -175,7 +174,7 @@ public enum Kind {
     private final String lookFor;
     private final String nextTime;
 
-    Kind(
+    TreatmentKind(
             String label,
             String what,
             Coating coating,

@@ -1,23 +1,22 @@
 package elvaro.core.trial;
 
-import static elvaro.core.working.Quantity.price;
-
 import elvaro.core.trial.Effect.Strength;
 import java.util.Locale;
 import java.util.Optional;
+import static elvaro.core.working.Quantity.price;
 
 /**
  * What a trial showed in one measure, in words. It never says that two arms are equal.
  *
  * @param phrase for a line that has more to tell: {@code less shrink}, {@code 1.90 EUR a kg dearer}
  */
-public record Verdict(
-        Measure measure, Effect effect, Optional<Band> band, Strength strength, String phrase, String sentence) {
+public record TrialVerdict(
+        TrialMeasure measure, Effect effect, Optional<Band> band, Strength strength, String phrase, String sentence) {
 
     private static final double LEVEL = 0.8;
 
     /** One in which more is more of a loss, or of a gain, in points of the green weight. */
-    public static Verdict of(Measure measure, Effect effect, String arm, String control) {
+    public static TrialVerdict of(TrialMeasure measure, Effect effect, String arm, String control) {
         String sentence = "%s: %s %s points %s than %s%s. %s"
                 .formatted(
                         capital(measure.label()),
@@ -28,7 +27,7 @@ public record Verdict(
                         interval(effect),
                         said(effect.strength()));
         String phrase = "%s %s".formatted(effect.value() < 0 ? "less" : "more", measure.label());
-        return new Verdict(measure, effect, effect.band(LEVEL), effect.strength(), phrase, sentence);
+        return new TrialVerdict(measure, effect, effect.band(LEVEL), effect.strength(), phrase, sentence);
     }
 
     /**
@@ -37,14 +36,14 @@ public record Verdict(
      * @param effect on the natural logarithm of the cost of a kilogram of steak
      * @param minorPerKg how much dearer the arm's steak was, minor units of the currency
      */
-    public static Verdict ofCost(Effect effect, double minorPerKg, String arm, String control) {
+    public static TrialVerdict ofCost(Effect effect, double minorPerKg, String arm, String control) {
         String interval = effect.band(LEVEL)
                 .map(band -> " (80 %%: %s to %s)".formatted(change(band.low()), change(band.high())))
                 .orElse("");
         String phrase = "%s %s".formatted(price(Math.abs(minorPerKg)), minorPerKg < 0 ? "cheaper" : "dearer");
         String sentence = "Cost: %s %s than %s, %s%s. %s"
                 .formatted(arm, phrase, control, change(effect.value()), interval, said(effect.strength()));
-        return new Verdict(Measure.COST, effect, effect.band(LEVEL), effect.strength(), phrase, sentence);
+        return new TrialVerdict(TrialMeasure.COST, effect, effect.band(LEVEL), effect.strength(), phrase, sentence);
     }
 
     private static String interval(Effect effect) {

@@ -11,7 +11,7 @@ import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 import static org.assertj.core.api.Assertions.assertThat;
 
-class StoryTest {
+class WithdrawalsTest {
     private static final UUID HAND = UUID.randomUUID();
 
     private static Pack pack(int grams) {
@@ -39,7 +39,7 @@ class StoryTest {
 
     @Test
     void a_pack_nobody_touched_is_whole() {
-        assertThat(Story.left(pack(420), List.of())).isEqualTo(420);
+        assertThat(Withdrawals.left(pack(420), List.of())).isEqualTo(420);
     }
 
     @Test
@@ -48,8 +48,8 @@ class StoryTest {
         PackOut sold = out(pack, 600, 1);
         PackOut eaten = out(pack, 100, 2);
         List<PackOut> rows = List.of(sold, eaten, back(pack, sold, 3));
-        assertThat(Story.left(pack, rows)).isEqualTo(900);
-        assertThat(Story.standing(rows)).containsExactly(eaten);
+        assertThat(Withdrawals.left(pack, rows)).isEqualTo(900);
+        assertThat(Withdrawals.standing(rows)).containsExactly(eaten);
     }
 
     /** Whatever goes out and comes back, what is left and what stands make the pack. */
@@ -59,16 +59,16 @@ class StoryTest {
         Pack pack = pack(2000);
         List<PackOut> rows = new ArrayList<>();
         for (int second = 1; second < 40; second++) {
-            List<PackOut> standing = Story.standing(rows);
-            int left = Story.left(pack, rows);
+            List<PackOut> standing = Withdrawals.standing(rows);
+            int left = Withdrawals.left(pack, rows);
             if (!standing.isEmpty() && random.nextInt(3) == 0) {
                 rows.add(back(pack, standing.get(random.nextInt(standing.size())), second));
             } else if (left > 0) {
                 rows.add(out(pack, 1 + random.nextInt(left), second));
             }
-            int gone = Story.standing(rows).stream().mapToInt(PackOut::grams).sum();
-            assertThat(Story.left(pack, rows)).isNotNegative();
-            assertThat(Story.left(pack, rows) + gone).isEqualTo(2000);
+            int gone = Withdrawals.standing(rows).stream().mapToInt(PackOut::grams).sum();
+            assertThat(Withdrawals.left(pack, rows)).isNotNegative();
+            assertThat(Withdrawals.left(pack, rows) + gone).isEqualTo(2000);
         }
     }
 }

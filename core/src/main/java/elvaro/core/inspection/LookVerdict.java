@@ -12,7 +12,7 @@ import java.util.List;
  * @param because the rules it follows from, one or more
  * @param discard how much of the piece goes, where the answer is to stop; else nothing
  */
-public record Verdict(Answer answer, List<Rule> because, Discard discard) {
+public record LookVerdict(Answer answer, List<Rule> because, Discard discard) {
 
     /** How much is thrown away. */
     public enum Discard {
@@ -22,12 +22,12 @@ public record Verdict(Answer answer, List<Rule> because, Discard discard) {
     }
 
     /** Judges what was seen. */
-    public static Verdict of(Observation seen, Circumstances at) {
+    public static LookVerdict of(Observation seen, Circumstances at) {
         List<Rule> because = Rule.decisive(seen, at);
         Answer answer = because.get(0).answer();
         Discard discard =
                 answer != Answer.STOP ? Discard.NOTHING : seen.depth() == Depth.THROUGH ? Discard.WHOLE : Discard.PART;
-        return new Verdict(answer, because, discard);
+        return new LookVerdict(answer, because, discard);
     }
 
     /** The tasks it makes, each once: to stop is one as well. */

@@ -1,13 +1,13 @@
 package elvaro.server.trial;
 
-import elvaro.core.treatment.Kind;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.core.trial.Band;
 import elvaro.core.trial.Design;
 import elvaro.core.trial.Effect.Found;
 import elvaro.core.trial.Effect;
 import elvaro.core.trial.Evidence;
 import elvaro.core.trial.Factor;
-import elvaro.core.trial.Measure;
+import elvaro.core.trial.TrialMeasure;
 import elvaro.server.forecast.Figures;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.TreatmentQueries;
@@ -25,7 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** What the shop has learnt of each treatment, over all its trials. */
 @Service
 @Transactional(readOnly = true)
-class Lessons {
+class TrialLessons {
     private static final double LEVEL = 0.8;
 
     /** A trial that changed more than the treatment says nothing about it. */
@@ -36,7 +36,7 @@ class Lessons {
     private final TrialReading reading;
     private final TreatmentQueries treated;
 
-    Lessons(TrialRepository trials, TrialReading reading, TreatmentQueries treated) {
+    TrialLessons(TrialRepository trials, TrialReading reading, TreatmentQueries treated) {
         this.trials = trials;
         this.reading = reading;
         this.treated = treated;
@@ -47,7 +47,7 @@ class Lessons {
      *
      * @param pieces treated pieces that are cut
      */
-    record LessonView(Kind kind, String label, int trials, int pieces, List<LessonOf> measures) {}
+    record LessonView(TreatmentKind kind, String label, int trials, int pieces, List<LessonOf> measures) {}
 
     /**
      * Its effect in one measure against the control, fraction of green; of the cost a ratio less 1.
@@ -55,20 +55,20 @@ class Lessons {
      * @param value shrunk towards zero
      * @param unshrunk as the trials say by themselves
      */
-    record LessonOf(Measure measure, String label, double value, Band band, double unshrunk, int pairs) {}
+    record LessonOf(TrialMeasure measure, String label, double value, Band band, double unshrunk, int pairs) {}
 
     /** @param leftOut trials that changed more than the treatment, or have no plain control */
     record LessonsView(List<LessonView> treatments, int leftOut) {}
 
     /** The differences of the trials of one kind, by measure. */
     private static final class Heard {
-        private final Map<Measure, List<List<Double>>> differences = new EnumMap<>(Measure.class);
+        private final Map<TrialMeasure, List<List<Double>>> differences = new EnumMap<>(TrialMeasure.class);
         private int trials;
         private int pieces;
     }
 
     LessonsView all() {
-        Map<Kind, Heard> heard = new EnumMap<>(Kind.class);
+        Map<TreatmentKind, Heard> heard = new EnumMap<>(TreatmentKind.class);
         int leftOut = 0;
         List<Trial> asked = trials.newest().stream()
                 .filter(trial -> trial.factor() == Factor.TREATMENT)
@@ -99,12 +99,12 @@ class Lessons {
                 .isEmpty();
     }
 
-    private void hear(TrialWithPieces trial, Map<Kind, Heard> heard) {
+    private void hear(TrialWithPieces trial, Map<TreatmentKind, Heard> heard) {
         Map<UUID, List<Given>> given =
                 treated.given(trial.all().map(each -> each.piece().id()).toList());
         for (TrialArm arm : trial.others()) {
             List<Figures> cut = trial.of(arm).stream().filter(TrialWithPieces::cut).toList();
-            Optional<Kind> kind = cut.stream()
+            Optional<TreatmentKind> kind = cut.stream()
                     .flatMap(each -> given.getOrDefault(each.piece().id(), List.of()).stream())
                     .map(Given::kind)
                     .findFirst();
@@ -113,7 +113,7 @@ class Lessons {
             }
             Heard own = heard.computeIfAbsent(kind.get(), each -> new Heard());
             boolean any = false;
-            for (Measure measure : Measure.values()) {
+            for (TrialMeasure measure : TrialMeasure.values()) {
                 List<Double> differences = differences(trial, measure, arm);
                 if (!differences.isEmpty()) {
                     any = true;
@@ -128,7 +128,7 @@ class Lessons {
     }
 
     /** Pair by pair; one difference of means where nothing is paired. */
-    private static List<Double> differences(TrialWithPieces trial, Measure measure, TrialArm arm) {
+    private static List<Double> differences(TrialWithPieces trial, TrialMeasure measure, TrialArm arm) {
         List<Found> there = TrialVerdicts.found(trial, measure, trial.control());
         List<Found> here = TrialVerdicts.found(trial, measure, arm);
         if (there.isEmpty() || here.isEmpty()) {
@@ -138,7 +138,7 @@ class Lessons {
         return paired.isEmpty() ? List.of(Effect.of(there, here).value()) : paired;
     }
 
-    private static LessonView view(Kind kind, Heard heard) {
+    private static LessonView view(TreatmentKind kind, Heard heard) {
         return new LessonView(
                 kind,
                 kind.label(),
@@ -149,7 +149,7 @@ class Lessons {
                         .toList());
     }
 
-    private static LessonOf of(Measure measure, Evidence evidence) {
+    private static LessonOf of(TrialMeasure measure, Evidence evidence) {
         Band band = evidence.band(LEVEL);
         return new LessonOf(
                 measure,
@@ -160,7 +160,7 @@ class Lessons {
                 evidence.pairs());
     }
 
-    private static double shown(Measure measure, double value) {
-        return measure == Measure.COST ? Math.exp(value) - 1 : value;
+    private static double shown(TrialMeasure measure, double value) {
+        return measure == TrialMeasure.COST ? Math.exp(value) - 1 : value;
     }
 }

@@ -14,105 +14,105 @@ import java.util.List;
  * @param words what to do
  * @param why in a sentence
  */
-public record Step(String key, String words, String why) {
+public record PreparationStep(String key, String words, String why) {
 
     /** All steps for a piece, in their order. */
-    public static List<Step> of(Species species, Hanging hanging) {
-        List<Step> steps = new ArrayList<>();
-        steps.add(new Step(
+    public static List<PreparationStep> of(Species species, Hanging hanging) {
+        List<PreparationStep> steps = new ArrayList<>();
+        steps.add(new PreparationStep(
                 "wash-pack",
                 "Wash the outside of the pack and dry it; then wash your hands.",
                 "What clings to the pack would be on the meat for weeks."));
-        steps.add(new Step(
+        steps.add(new PreparationStep(
                 "clean-board",
                 "Clean board, knife and hooks; put on fresh gloves.",
                 "Whatever touches the surface now stays under the crust."));
         if (species.isGame()) {
-            steps.add(new Step(
+            steps.add(new PreparationStep(
                     "game",
                     "Look for glands, bloodshot meat, shot and lead; cut them out, then change the knife.",
                     "They spoil first. Ask about disease testing in your area before you cut near the spine."));
         }
-        steps.add(new Step(
+        steps.add(new PreparationStep(
                 "folds",
                 "Trim deep folds, loose patches and knife cuts on an exposed side.",
                 "A pocket holds moisture without moving air, and rots."));
         steps.addAll(surface(hanging));
         if (hanging.coating() != Coating.NONE && hanging.method() != Method.FAT_SEAL) {
-            steps.add(new Step(
+            steps.add(new PreparationStep(
                     "coat",
                     "Weigh %s on, evenly, and enter its weight."
                             .formatted(hanging.coating().label()),
                     "Its weight is taken off every weighing; else the shrink comes out wrong."));
         }
         steps.addAll(hung(hanging.method()));
-        steps.add(new Step(
+        steps.add(new PreparationStep(
                 "weigh", "Weigh it as it hangs: this is the green weight.", "Everything later is a share of it."));
         return steps;
     }
 
-    private static List<Step> surface(Hanging hanging) {
+    private static List<PreparationStep> surface(Hanging hanging) {
         return switch (hanging.method()) {
             case MEMBRANE -> membrane(hanging.boneIn());
             case VACUUM ->
-                List.of(new Step(
+                List.of(new PreparationStep(
                         "check-bag",
                         "Look at bag and seal; leave it closed.",
                         "It grows tender here, it does not dry."));
             default ->
-                List.of(new Step(
+                List.of(new PreparationStep(
                         "pat-dry",
                         "Pat it dry on every side.",
                         "A wet face feeds mould and keeps the crust from forming."));
         };
     }
 
-    private static List<Step> membrane(boolean boneIn) {
-        List<Step> steps = new ArrayList<>();
+    private static List<PreparationStep> membrane(boolean boneIn) {
+        List<PreparationStep> steps = new ArrayList<>();
         steps.add(
-                new Step("keep-wet", "Leave the surface wet.", "The film bonds to wet meat; on a dry face it lifts."));
+                new PreparationStep("keep-wet", "Leave the surface wet.", "The film bonds to wet meat; on a dry face it lifts."));
         if (boneIn) {
-            steps.add(new Step(
+            steps.add(new PreparationStep(
                     "cover-bone",
                     "Cover sharp bone with a strip of cloth or film.",
                     "A bone end pierces the membrane."));
         }
-        steps.add(new Step(
+        steps.add(new PreparationStep(
                 "draw-air",
                 "Draw the air out with the sealer, or push it out under water up to the rim.",
                 "At least three quarters of the film must touch meat."));
-        steps.add(new Step(
+        steps.add(new PreparationStep(
                 "seal",
                 "Seal two or three times, a finger apart; trim the surplus film.",
                 "One seam alone opens. A membrane is for one use."));
         return steps;
     }
 
-    private static List<Step> hung(Method method) {
+    private static List<PreparationStep> hung(Method method) {
         return switch (method) {
             case OPEN_AIR ->
-                List.of(new Step(
+                List.of(new PreparationStep(
                         "tie",
                         "Tie a loop round one end under the cap, or hook it through sinew, and hang it clear.",
                         "Air must reach every face; nothing touches, nothing is stacked."));
             case MEMBRANE ->
-                List.of(new Step(
+                List.of(new PreparationStep(
                         "rack", "Lay it on a rack with a finger of air under it.", "The side it lies on dries too."));
             case SALT_TRAY ->
-                List.of(new Step(
+                List.of(new PreparationStep(
                         "salt",
                         "Spread the salt in the tray, the rack above it, the piece on the rack.",
                         "It keeps the air near 75 % humidity. The meat does not touch the salt."));
             case FAT_SEAL ->
                 List.of(
-                        new Step(
+                        new PreparationStep(
                                 "seal-on",
                                 "Brush the melted fat on in thin coats, let each set, and weigh what is on.",
                                 "A closed pocket holds oxygen without moving air: it rots. Leave none."),
-                        new Step("hang-seal", "Hang it clear or rack it.", "Rubbing breaks the seal."));
+                        new PreparationStep("hang-seal", "Hang it clear or rack it.", "Rubbing breaks the seal."));
             case VACUUM -> List.of();
             case ON_ICE ->
-                List.of(new Step("ice", "Ice under, between and over; the drain open.", "No meat lies in melt water."));
+                List.of(new PreparationStep("ice", "Ice under, between and over; the drain open.", "No meat lies in melt water."));
         };
     }
 }

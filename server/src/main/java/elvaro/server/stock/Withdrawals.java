@@ -5,8 +5,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /** What the rows of a pack say together. */
-final class Story {
-    private Story() {}
+final class Withdrawals {
+    private Withdrawals() {}
 
     static int left(Pack pack, List<PackOut> outs) {
         return pack.grams() - standing(outs).stream().mapToInt(PackOut::grams).sum();

@@ -1,10 +1,11 @@
 package elvaro.core.treatment;
 
+
 /**
  * What doses are measured in. The spoons are those of the United States, from the inch: 1 gallon is 231 cubic inches and
  * 768 teaspoons (NIST Handbook 44, appendix C, from memory).
  */
-public enum Measure {
+public enum DoseUnit {
     GRAM("g", 1),
     MILLILITRE("mL", 1),
     TEASPOON("tsp", 4.92892159375),
@@ -13,7 +14,7 @@ public enum Measure {
     private final String symbol;
     private final double basic;
 
-    Measure(String symbol, double basic) {
+    DoseUnit(String symbol, double basic) {
         this.symbol = symbol;
         this.basic = basic;
     }
@@ -34,7 +35,7 @@ public enum Measure {
      * @param amount in this measure
      * @throws IllegalArgumentException if one is a weight and the other a volume: no density is guessed
      */
-    public double in(Measure other, double amount) {
+    public double in(DoseUnit other, double amount) {
         if (weighs() != other.weighs()) {
             throw new IllegalArgumentException(
                     "%s is not turned into %s: weigh it, or measure it, but the same each time."

@@ -1,19 +1,18 @@
 package elvaro.core.trial;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
-
 import elvaro.core.forecast.Forecast;
 import elvaro.core.treatment.Course;
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Kind;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.core.trial.Effect.Found;
 import elvaro.core.trial.Effect.Strength;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
-class VerdictTest {
+class TrialVerdictTest {
 
     private static List<Found> blocks(double... values) {
         return IntStream.range(0, values.length)
@@ -24,7 +23,7 @@ class VerdictTest {
     @Test
     void one_pair_is_an_anecdote_and_says_so() {
         Effect effect = Effect.of(blocks(0.160), blocks(0.148));
-        assertThat(Verdict.of(Measure.SHRINK, effect, "Honey", "Plain").sentence())
+        assertThat(TrialVerdict.of(TrialMeasure.SHRINK, effect, "Honey", "Plain").sentence())
                 .isEqualTo("Shrink: Honey 1.2 points less than Plain. An anecdote: nothing was done twice.");
         assertThat(effect.band(0.8)).isEmpty();
     }
@@ -34,7 +33,7 @@ class VerdictTest {
         Effect shown = Effect.of(blocks(0.160, 0.171, 0.155, 0.166), blocks(0.150, 0.160, 0.146, 0.155));
         assertThat(shown.strength()).isEqualTo(Strength.SHOWN);
         Effect nothing = Effect.of(blocks(0.160, 0.171, 0.155), blocks(0.170, 0.161, 0.156));
-        Verdict verdict = Verdict.of(Measure.SHRINK, nothing, "Honey", "Plain");
+        TrialVerdict verdict = TrialVerdict.of(TrialMeasure.SHRINK, nothing, "Honey", "Plain");
         assertThat(verdict.strength()).isEqualTo(Strength.NOT_SHOWN);
         assertThat(verdict.sentence()).endsWith("No difference is shown, which is not to say there is none.");
     }
@@ -51,7 +50,7 @@ class VerdictTest {
     @Test
     void the_cost_is_told_in_money_and_in_parts_of_it() {
         Effect effect = Effect.of(blocks(Math.log(3000), Math.log(3200)), blocks(Math.log(3190), Math.log(3390)));
-        assertThat(Verdict.ofCost(effect, 190, "Honey", "Plain").sentence())
+        assertThat(TrialVerdict.ofCost(effect, 190, "Honey", "Plain").sentence())
                 .startsWith("Cost: Honey ⟦price 190⟧ dearer than Plain, +6 % (80 %: +6 % to +7 %).");
     }
 
@@ -70,13 +69,13 @@ class VerdictTest {
 
     @Test
     void a_conclusion_parts_what_is_shown_from_what_is_not_and_names_what_weakens_it() {
-        Verdict shrink = Verdict.of(
-                Measure.SHRINK,
+        TrialVerdict shrink = TrialVerdict.of(
+                TrialMeasure.SHRINK,
                 Effect.of(blocks(0.160, 0.171, 0.155, 0.166), blocks(0.150, 0.160, 0.146, 0.155)),
                 "Honey",
                 "Plain");
-        Verdict trim = Verdict.of(
-                Measure.TRIM, Effect.of(blocks(0.160, 0.171, 0.155), blocks(0.170, 0.161, 0.156)), "Honey", "Plain");
+        TrialVerdict trim = TrialVerdict.of(
+                TrialMeasure.TRIM, Effect.of(blocks(0.160, 0.171, 0.155), blocks(0.170, 0.161, 0.156)), "Honey", "Plain");
         Design.Flaw flaw = new Design.Flaw(Design.Kind.SIZES, "Too heavy.", "Cut it.");
         Conclusion conclusion =
                 Conclusion.of("Honey", "Plain", List.of(shrink, trim), List.of(flaw), List.of(), List.of());
@@ -87,7 +86,7 @@ class VerdictTest {
 
     @Test
     void what_was_tasted_stands_first_with_what_it_costs_and_what_weakened_it_is_counted() {
-        Verdict cost = Verdict.ofCost(
+        TrialVerdict cost = TrialVerdict.ofCost(
                 Effect.of(blocks(Math.log(50), Math.log(52)), blocks(Math.log(52), Math.log(53.8))),
                 190,
                 "Honey",
@@ -110,8 +109,8 @@ class VerdictTest {
 
     @Test
     void a_next_trial_changes_one_thing_within_what_is_possible() {
-        Dose dose = new Dose(22, elvaro.core.treatment.Measure.GRAM, Dose.Basis.KILOGRAM);
-        Course.Count sessions = Kind.COLD_SMOKE.course().count().orElseThrow();
+        Dose dose = new Dose(22, elvaro.core.treatment.DoseUnit.GRAM, Dose.Basis.KILOGRAM);
+        Course.Count sessions = TreatmentKind.COLD_SMOKE.course().count().orElseThrow();
         assertThat(Change.HALF_DOSE.of(dose).amount()).isEqualTo(11);
         assertThat(Change.HALF_DOSE.number(3, sessions)).isEqualTo(3);
         assertThat(Change.TWICE_AS_OFTEN.number(3, sessions)).isEqualTo(6);
@@ -140,7 +139,7 @@ class VerdictTest {
     void a_leaning_is_no_proof_and_asks_for_more_pairs() {
         Effect leaning = Effect.of(blocks(0.160, 0.171, 0.155), blocks(0.150, 0.166, 0.151));
         assertThat(leaning.strength()).isEqualTo(Strength.LEANING);
-        Verdict verdict = Verdict.of(Measure.TRIM, leaning, "Honey", "Plain");
+        TrialVerdict verdict = TrialVerdict.of(TrialMeasure.TRIM, leaning, "Honey", "Plain");
         assertThat(verdict.sentence())
                 .startsWith("Trim: Honey 0.6 points less than Plain (80 %:")
                 .endsWith("It leans that way; more pairs would tell.");

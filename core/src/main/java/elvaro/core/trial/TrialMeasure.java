@@ -3,7 +3,7 @@ package elvaro.core.trial;
 import elvaro.core.estimate.Estimates;
 
 /** What a trial of finished pieces is read by. Fractions of the green weight, but for the cost. */
-public enum Measure {
+public enum TrialMeasure {
     SHRINK("shrink", Estimates.EFFECT_ON_SHRINK_SD, Estimates.PAIR_SHRINK_SD),
     TRIM("trim", Estimates.EFFECT_ON_TRIM_SD, Estimates.PAIR_TRIM_SD),
     STEAK_YIELD("steak yield", Estimates.EFFECT_ON_STEAK_SD, Estimates.PAIR_STEAK_SD),
@@ -14,7 +14,7 @@ public enum Measure {
     private final double effectSd;
     private final double pairSd;
 
-    Measure(String label, double effectSd, double pairSd) {
+    TrialMeasure(String label, double effectSd, double pairSd) {
         this.label = label;
         this.effectSd = effectSd;
         this.pairSd = pairSd;
