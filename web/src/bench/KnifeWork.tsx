@@ -6,7 +6,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh, useBenchLessons } from '../api/queries';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { ProblemNotice } from '../kit/Notices';
 import { percent, readNumber, useUnits, type Units } from '../kit/units';
 import { orderWords, type Order } from './words';
@@ -111,7 +111,7 @@ function Lessons({ lessons, units }: { lessons: Schema['LessonsOfBenches']; unit
     { name: 'Steak over the forecast', lesson: lessons.steak, say: points },
   ];
   return (
-    <HairTable label="What the benches have taught">
+    <DataTable label="What the benches have taught">
       <thead>
         <tr>
           <th scope="col">For the next piece</th>
@@ -136,6 +136,6 @@ function Lessons({ lessons, units }: { lessons: Schema['LessonsOfBenches']; unit
             </tr>
           ))}
       </tbody>
-    </HairTable>
+    </DataTable>
   );
 }

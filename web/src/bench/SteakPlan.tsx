@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useSteaks } from '../api/queries';
 import { useDraft } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
-import { useSettled } from '../kit/settled';
+import { useDebouncedValue } from '../kit/debounced';
 import { useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
 import { Pick } from '../stock/Pick';
@@ -35,7 +35,7 @@ export function SteakPlan({ pieceId, boneIn }: { pieceId: string; boneIn: boolea
   }));
   const [text, setText] = useDraft<PlanText>(`steaks of ${pieceId}`, () => first);
   const change = (part: Partial<PlanText>) => setText((before) => ({ ...before, ...part }));
-  const asked = useSettled(
+  const asked = useDebouncedValue(
     JSON.stringify({
       thicknessMm: text.by === 'THICKNESS' ? (units.readLength(text.thickness) ?? undefined) : undefined,
       gramsEach: text.by === 'WEIGHT' ? (units.readWeight(text.weight) ?? undefined) : undefined,

@@ -10,7 +10,7 @@ import { refresh, useChambers } from '../api/queries';
 import { chamberChoices } from '../kit/choices';
 import { newId } from '../kit/drafts';
 import { ProblemNotice, Questions } from '../kit/Notices';
-import { OneOf } from '../kit/OneOf';
+import { RadioButtons } from '../kit/RadioButtons';
 import { readNumber, useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
@@ -110,7 +110,7 @@ export function CutOff({ carcassId, part, later, onOff }: Props) {
           autoFocus
         />
       )}
-      <OneOf<Goes> label="Where it goes" value={goes} choices={ways} onChange={setGoes} />
+      <RadioButtons<Goes> label="Where it goes" value={goes} choices={ways} onChange={setGoes} />
       {further && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 110px', gap: 1.5 }}>
           <TextField

@@ -4,7 +4,7 @@ import { useMutation } from '@tanstack/react-query';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
 import { ProblemNotice } from '../kit/Notices';
-import { OneOf } from '../kit/OneOf';
+import { RadioButtons } from '../kit/RadioButtons';
 import { useUnits } from '../kit/units';
 
 type School = Schema['CarcassView']['school'];
@@ -44,14 +44,14 @@ export function SchoolChoice({ carcass }: { carcass: Schema['CarcassView'] }) {
       <Typography id="school" variant="h2">
         How it is broken down
       </Typography>
-      <OneOf<School['knife']>
+      <RadioButtons<School['knife']>
         label="Knife"
         value={school.knife}
         choices={knives}
         disabled={choose.isPending}
         onChange={(knife) => choose.mutate({ ...school, knife })}
       />
-      <OneOf<School['trim']>
+      <RadioButtons<School['trim']>
         label="Trim"
         value={school.trim}
         choices={trims}

@@ -7,7 +7,7 @@ import type { Schema } from '../api/client';
 import { useEvidence } from '../api/queries';
 import { ProblemNotice } from '../kit/Notices';
 import { Waiting } from '../kit/Page';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { days, percent, useUnits } from '../kit/units';
 import { readAsk, writeAsk } from './ask';
 import { AskFields } from './AskFields';
@@ -244,7 +244,7 @@ function Behind({ data }: { data: View }) {
         )}
       </Box>
       <Box sx={{ maxHeight: 420, overflowY: 'auto' }}>
-        <HairTable label="Pieces" sx={{ width: '100%' }}>
+        <DataTable label="Pieces" sx={{ width: '100%' }}>
           <thead>
             <tr>
               {[
@@ -286,7 +286,7 @@ function Behind({ data }: { data: View }) {
               </tr>
             ))}
           </tbody>
-        </HairTable>
+        </DataTable>
       </Box>
     </Box>
   );

@@ -3,7 +3,7 @@ import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { percent, useUnits } from '../kit/units';
 import { measureWords, narrowed, writeAsk, type Ask } from './ask';
 
@@ -24,7 +24,7 @@ export function GroupTable({ evidence, ask, colourOf }: Props) {
   const signed = (value: number) => `${value > 0 ? '+' : ''}${(value * 100).toFixed(1)}`.replace('-', '−');
   const unit = cost ? '%' : 'points';
   return (
-    <HairTable label="Groups" sx={{ width: '100%', '& td:not(:first-of-type)': { whiteSpace: 'nowrap' } }}>
+    <DataTable label="Groups" sx={{ width: '100%', '& td:not(:first-of-type)': { whiteSpace: 'nowrap' } }}>
       <thead>
         <tr>
           <th scope="col">group</th>
@@ -90,6 +90,6 @@ export function GroupTable({ evidence, ask, colourOf }: Props) {
           );
         })}
       </tbody>
-    </HairTable>
+    </DataTable>
   );
 }

@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { days, percent, useUnits } from '../kit/units';
 
@@ -38,7 +38,7 @@ export function LedgerColumns({ comparison }: { comparison: Schema['CompareView'
     },
   ];
   return (
-    <HairTable label="Ledgers side by side">
+    <DataTable label="Ledgers side by side">
       <thead>
         <tr>
           <Box component="th" scope="col" sx={{ border: '0 !important' }}>
@@ -95,6 +95,6 @@ export function LedgerColumns({ comparison }: { comparison: Schema['CompareView'
           </tr>
         ))}
       </tbody>
-    </HairTable>
+    </DataTable>
   );
 }

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 
 const figure = (value: number) =>
   Math.abs(value) >= 0.001 || value === 0 ? value.toFixed(4) : value.toExponential(2);
@@ -19,7 +19,7 @@ export function ModelTable({ model, cost }: { model: Schema['ModelView']; cost: 
         degrees of freedom, residual standard deviation {figure(model.residualSd)}, R²{' '}
         {model.explained.toFixed(3)}.{model.dropped.length > 0 && ` Left out: ${model.dropped.join(', ')}.`}
       </Typography>
-      <HairTable label="Linear model">
+      <DataTable label="Linear model">
         <thead>
           <tr>
             {['term', 'estimate', 'standard error', 't', 'p', '95 % from', 'to'].map((head) => (
@@ -39,7 +39,7 @@ export function ModelTable({ model, cost }: { model: Schema['ModelView']; cost: 
             </tr>
           ))}
         </tbody>
-      </HairTable>
+      </DataTable>
     </Box>
   );
 }

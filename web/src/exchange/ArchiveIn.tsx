@@ -7,7 +7,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Problem, readLines, sendBytes, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { ProblemNotice } from '../kit/Notices';
 import { FileButton } from '../kit/FileButton';
 import { counted } from './past';
@@ -95,7 +95,7 @@ function Brought({ taken }: { taken: Taken }) {
       {taken.changes.map((change) => (
         <Typography key={change}>{change}</Typography>
       ))}
-      <HairTable label="What the archive brings">
+      <DataTable label="What the archive brings">
         <thead>
           <tr>
             <th scope="col">what</th>
@@ -114,7 +114,7 @@ function Brought({ taken }: { taken: Taken }) {
             </tr>
           ))}
         </tbody>
-      </HairTable>
+      </DataTable>
     </Box>
   );
 }

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { answer, api, sendBytes } from '../api/client';
 import { refresh, usePastPreview } from '../api/queries';
 import { newId } from '../kit/drafts';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { ProblemNotice } from '../kit/Notices';
 import { FileButton } from '../kit/FileButton';
 import { counted, firstForm, type Form, type Sheet } from './past';
@@ -72,7 +72,7 @@ export function PastIn() {
           <PastRows sheet={sheet} form={form} faults={found?.faults ?? []} />
           <ProblemNotice failure={preview.error ?? take.error} />
           {found && found.stories.length > 0 && (
-            <HairTable label="What is understood">
+            <DataTable label="What is understood">
               <tbody>
                 {found.stories.map((story) => (
                   <tr key={`${story.row} ${story.name}`}>
@@ -82,7 +82,7 @@ export function PastIn() {
                   </tr>
                 ))}
               </tbody>
-            </HairTable>
+            </DataTable>
           )}
           {found && found.known > 0 && (
             <Typography>Here already, and left as they are: {counted(found.known, 'weighing')}.</Typography>

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { fieldWords, type Field, type Form, type Sheet } from './past';
 
 const SHOWN = 12;
@@ -23,7 +23,7 @@ export function PastRows({ sheet, form, faults }: Props) {
     .slice(0, 60);
   return (
     <>
-      <HairTable label="The table" sx={{ fontSize: '0.9rem', whiteSpace: 'nowrap', '& th, & td': { px: 1 } }}>
+      <DataTable label="The table" sx={{ fontSize: '0.9rem', whiteSpace: 'nowrap', '& th, & td': { px: 1 } }}>
         <thead>
           <tr>
             <th scope="col">row</th>
@@ -67,7 +67,7 @@ export function PastRows({ sheet, form, faults }: Props) {
             </tr>
           ))}
         </tbody>
-      </HairTable>
+      </DataTable>
       {shown.length < sheet.rows.length && (
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           {shown.length} of {sheet.rows.length} rows are shown.

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type PieceView, type Schema } from '../api/client';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { Figure } from '../kit/Figure';
 import { ProblemNotice } from '../kit/Notices';
 import { date, percent, readNumber, useUnits } from '../kit/units';
@@ -179,7 +179,7 @@ export function ExpectedAndFound({ piece, plan }: { piece: PieceView; plan: Sche
       <Typography id="expected" variant="h2" sx={{ mb: 1 }}>
         Expected when hung, and found
       </Typography>
-      <HairTable label="Expected and found" sx={{ '& th, & td': { fontWeight: 400 } }}>
+      <DataTable label="Expected and found" sx={{ '& th, & td': { fontWeight: 400 } }}>
         <thead>
           <tr>
             <th />
@@ -204,7 +204,7 @@ export function ExpectedAndFound({ piece, plan }: { piece: PieceView; plan: Sche
             </tr>
           ))}
         </tbody>
-      </HairTable>
+      </DataTable>
     </Box>
   );
 }

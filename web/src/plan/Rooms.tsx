@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import type { Schema } from '../api/client';
 import { useRooms } from '../api/queries';
-import { useSettled } from '../kit/settled';
+import { useDebouncedValue } from '../kit/debounced';
 import { date, useUnits } from '../kit/units';
 
 type Load = Schema['ChamberLoad'];
@@ -15,7 +15,7 @@ const RESTS_MS = 300;
 /** Where the piece finds room, if it came today. */
 export function Rooms({ scenario }: { scenario: Schema['ScenarioForm'] }) {
   // What the air is does not change what fits, and a moving slider asks when it rests.
-  const asked = useSettled(
+  const asked = useDebouncedValue(
     JSON.stringify({
       ...scenario,
       celsius: undefined,

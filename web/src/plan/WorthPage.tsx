@@ -10,7 +10,7 @@ import { asCuts } from '../kit/choices';
 import { useDraft } from '../kit/drafts';
 import { Figure } from '../kit/Figure';
 import { FormGrid } from '../kit/FormGrid';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
@@ -182,7 +182,7 @@ function Ways({ ways, methods, onChange }: WaysProps) {
         Put in your own. What runs anyway, as a kitchen’s refrigerator, draws nothing more. Written off
         evenly.
       </Typography>
-      <HairTable label="What each way needs" sx={{ '& td': { minWidth: 104 } }}>
+      <DataTable label="What each way needs" sx={{ '& td': { minWidth: 104 } }}>
         <thead>
           <tr>
             <th scope="col">way</th>
@@ -214,7 +214,7 @@ function Ways({ ways, methods, onChange }: WaysProps) {
             );
           })}
         </tbody>
-      </HairTable>
+      </DataTable>
     </Box>
   );
 }

@@ -12,7 +12,7 @@ import { refresh, useCuts, useMethods } from '../api/queries';
 import { asCuts, methodChoices } from '../kit/choices';
 import { newId, useDraft } from '../kit/drafts';
 import { Caution, ProblemNotice, Questions } from '../kit/Notices';
-import { OneOf } from '../kit/OneOf';
+import { RadioButtons } from '../kit/RadioButtons';
 import { Waiting } from '../kit/Page';
 import { readNumber, useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
@@ -123,7 +123,7 @@ function Asked({ cuts, methods }: { cuts: Schema['CutView'][]; methods: Schema['
         Nothing hangs yet. Say where, what and how heavy; Elvaro says what it will weigh, when to look, and
         when to cut it.
       </Typography>
-      <OneOf<Kind>
+      <RadioButtons<Kind>
         label="Where it hangs"
         value={draft.kind}
         minHeight={72}

@@ -9,7 +9,7 @@ import { OutboxStrip } from '../kit/OutboxStrip';
 import { Page, Waiting } from '../kit/Page';
 import { Hatchings } from '../kit/streams';
 import { Room } from '../room/Room';
-import { Fallen } from './Fallen';
+import { ErrorBoundary } from './ErrorBoundary';
 import { Rail } from './Rail';
 import { Shortcuts } from './Shortcuts';
 
@@ -89,7 +89,7 @@ export function House() {
       <Rail me={session.data.me} />
       <Shortcuts />
       <OutboxStrip accountId={session.data.me.id} />
-      <Fallen key={pathname}>
+      <ErrorBoundary key={pathname}>
         <Suspense fallback={<Waiting />}>
           <Routes>
             <Route path="/" element={<Room />} />
@@ -136,7 +136,7 @@ export function House() {
             />
           </Routes>
         </Suspense>
-      </Fallen>
+      </ErrorBoundary>
     </UndoProvider>
   );
 }

@@ -6,10 +6,10 @@ import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { useBlend, useStock } from '../api/queries';
 import { useDraft } from '../kit/drafts';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { Caution, ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
-import { useSettled } from '../kit/settled';
+import { useDebouncedValue } from '../kit/debounced';
 import { useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
 import {
@@ -43,7 +43,7 @@ function Mixing({ packs }: { packs: Schema['PackView'][] }) {
   const units = useUnits();
   const [text, setText, clear] = useDraft<BlendText>('blend', firstBlend);
   const sources = packs.map((pack) => sourceOf(pack, text));
-  const settled = useSettled(JSON.stringify(blendBody(text, sources, units)), SETTLED_MS);
+  const settled = useDebouncedValue(JSON.stringify(blendBody(text, sources, units)), SETTLED_MS);
   const blend = useBlend(JSON.parse(settled) as Schema['BlendForm'] | null);
   const change = (part: Partial<BlendText>) => setText((before) => ({ ...before, ...part }));
   const setBought = (id: string, part: Partial<SourceText>) =>
@@ -222,7 +222,7 @@ function Mixed({ blend }: { blend: Schema['BlendView'] }) {
     <>
       {can && (
         <>
-          <HairTable label="What to weigh" sx={{ width: '100%' }}>
+          <DataTable label="What to weigh" sx={{ width: '100%' }}>
             <tbody>
               {blend.parts.map((part) => (
                 <tr key={part.packId ?? part.name}>
@@ -233,7 +233,7 @@ function Mixed({ blend }: { blend: Schema['BlendView'] }) {
                 </tr>
               ))}
             </tbody>
-          </HairTable>
+          </DataTable>
           <Typography sx={{ fontSize: '1.2rem', fontWeight: 620 }}>
             {units.money(blend.costMinor)}, {units.pricePer(blend.perKg)}
           </Typography>

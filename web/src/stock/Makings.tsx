@@ -3,7 +3,7 @@ import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { useMakings } from '../api/queries';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { moment, percent, useUnits } from '../kit/units';
 
 /** What was ground and rendered here, the newest first. */
@@ -18,7 +18,7 @@ export function Makings() {
       <Typography id="made" variant="h2" sx={{ mb: 1 }}>
         Ground and rendered
       </Typography>
-      <HairTable label="Ground and rendered" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
+      <DataTable label="Ground and rendered" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
         <thead>
           <tr>
             <th scope="col">Lot</th>
@@ -47,7 +47,7 @@ export function Makings() {
             </tr>
           ))}
         </tbody>
-      </HairTable>
+      </DataTable>
     </Box>
   );
 }

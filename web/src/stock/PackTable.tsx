@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import MuiLink from '@mui/material/Link';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { date, useUnits } from '../kit/units';
 
 interface Props {
@@ -16,7 +16,7 @@ interface Props {
 export function PackTable({ packs, withPiece = false }: Props) {
   const units = useUnits();
   return (
-    <HairTable label="Packs" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
+    <DataTable label="Packs" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
       <thead>
         <tr>
           <th scope="col">No.</th>
@@ -56,7 +56,7 @@ export function PackTable({ packs, withPiece = false }: Props) {
           </tr>
         ))}
       </tbody>
-    </HairTable>
+    </DataTable>
   );
 }
 

@@ -4,7 +4,7 @@ import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
 import { useRecall } from '../api/queries';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { Page, Waiting } from '../kit/Page';
 import { moment, useUnits } from '../kit/units';
 
@@ -34,7 +34,7 @@ export default function RecallPage() {
           : `${packs.length} ${packs.length === 1 ? 'pack' : 'packs'}; ${units.weight(left)} still here.`}
       </Typography>
       {packs.length > 0 && (
-        <HairTable label="Packs of the lot">
+        <DataTable label="Packs of the lot">
           <thead>
             <tr>
               <th scope="col">Pack</th>
@@ -68,7 +68,7 @@ export default function RecallPage() {
               </tr>
             ))}
           </tbody>
-        </HairTable>
+        </DataTable>
       )}
       <Button className="no-print" sx={{ mt: 2 }} variant="outlined" onClick={() => window.print()}>
         Print

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Schema } from '../api/client';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 
 type Tasting = Schema['TastingView'];
 
@@ -31,7 +31,7 @@ export function Key({ tasting }: { tasting: Tasting }) {
           Show which code is what
         </Button>
       ) : (
-        <HairTable label="Codes by sample">
+        <DataTable label="Codes by sample">
           <thead>
             <tr>
               <th scope="col">Sample</th>
@@ -54,7 +54,7 @@ export function Key({ tasting }: { tasting: Tasting }) {
               </tr>
             ))}
           </tbody>
-        </HairTable>
+        </DataTable>
       )}
     </Box>
   );

@@ -9,7 +9,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schema } from '../api/client';
 import { refresh } from '../api/queries';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { ProblemNotice } from '../kit/Notices';
 
 type Taster = Schema['TasterView'];
@@ -31,7 +31,7 @@ export function Panel({ tasters }: { tasters: Taster[] }) {
         Who often stands apart is not wrong: tongues differ. Who says otherwise the second time tells you
         less. It is kept for this shop only, and no taster sees it.
       </Typography>
-      <HairTable label="Tasters">
+      <DataTable label="Tasters">
         <thead>
           <tr>
             <th scope="col">Taster</th>
@@ -63,7 +63,7 @@ export function Panel({ tasters }: { tasters: Taster[] }) {
             </tr>
           ))}
         </tbody>
-      </HairTable>
+      </DataTable>
       {leaving && <Forget taster={leaving} onClose={() => setLeaving(null)} />}
     </Box>
   );

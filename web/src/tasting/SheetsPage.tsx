@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useParams } from 'react-router';
 import type { Schema } from '../api/client';
 import { useTasting } from '../api/queries';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { Page, Waiting } from '../kit/Page';
 
 type Tasting = Schema['TastingView'];
@@ -49,7 +49,7 @@ export default function SheetsPage() {
 function Plan({ tasting }: { tasting: Tasting }) {
   const name = (place: number) => tasting.places[place - 1]?.name ?? '';
   return (
-    <HairTable label="Plate plan">
+    <DataTable label="Plate plan">
       <thead>
         <tr>
           <th scope="col">Place</th>
@@ -76,7 +76,7 @@ function Plan({ tasting }: { tasting: Tasting }) {
           </tr>
         ))}
       </tbody>
-    </HairTable>
+    </DataTable>
   );
 }
 

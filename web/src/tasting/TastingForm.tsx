@@ -10,7 +10,7 @@ import { answer, api, type Schema } from '../api/client';
 import { refresh, usePanelCheck } from '../api/queries';
 import { newId, useDraft } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
-import { useSettled } from '../kit/settled';
+import { useDebouncedValue } from '../kit/debounced';
 import { useUnits } from '../kit/units';
 import { Asked } from './Asked';
 import { firstText, missing, tastingBody, type Kind, type TastingText } from './draft';
@@ -36,7 +36,7 @@ export function TastingForm({ trial, choices, known }: Props) {
   );
   const [wrong, setWrong] = useState<string | null>(null);
   const body = tastingBody(text, units);
-  const settled = useSettled(JSON.stringify(body.tasters.length > 0 ? body : null), SETTLED_MS);
+  const settled = useDebouncedValue(JSON.stringify(body.tasters.length > 0 ? body : null), SETTLED_MS);
   const checked = usePanelCheck(JSON.parse(settled) as Schema['TastingForm'] | null);
   const create = useMutation({
     mutationFn: () => answer(api.PUT('/api/tastings/{id}', { params: { path: { id } }, body })),

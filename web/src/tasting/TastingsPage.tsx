@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import type { Schema } from '../api/client';
 import { useNotes, useStrengths, useTasters, useTastings } from '../api/queries';
 import { Page, Waiting } from '../kit/Page';
-import { useSettled } from '../kit/settled';
+import { useDebouncedValue } from '../kit/debounced';
 import { date } from '../kit/units';
 import { Panel } from './Panel';
 import { Strengths } from './Strengths';
@@ -79,7 +79,7 @@ function Line({ tasting }: { tasting: Schema['TastingLine'] }) {
 /** Finds what was said of samples, over all tastings. */
 function Words() {
   const [typed, setTyped] = useState('');
-  const found = useNotes(useSettled(typed, SETTLED_MS));
+  const found = useNotes(useDebouncedValue(typed, SETTLED_MS));
   return (
     <Box component="section" aria-label="In their words">
       <Typography variant="h2" sx={{ mb: 1 }}>

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 
 type Lesson = Schema['LessonOf'];
 
@@ -27,7 +27,7 @@ export function Lessons({ lessons }: { lessons: Schema['LessonsView'] }) {
         Each treatment against its control, in points of the green weight; the cost of the steak in per cent.
         In brackets what holds four times in five. Few pieces leave a figure near zero, whatever they showed.
       </Typography>
-      <HairTable label="Treatments against their controls" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
+      <DataTable label="Treatments against their controls" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
         <thead>
           <tr>
             <th scope="col">Treatment</th>
@@ -59,7 +59,7 @@ export function Lessons({ lessons }: { lessons: Schema['LessonsView'] }) {
             </tr>
           ))}
         </tbody>
-      </HairTable>
+      </DataTable>
       {lessons.leftOut > 0 && (
         <Typography variant="body2" sx={{ mt: 1 }}>
           {lessons.leftOut === 1 ? 'One trial is' : `${lessons.leftOut} trials are`} left out: more than the

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { HairTable } from '../kit/HairTable';
+import { DataTable } from '../kit/DataTable';
 import { photoAddress } from '../look/photos';
 import { answers } from '../look/words';
 import { armColour } from './arms';
@@ -20,7 +20,7 @@ export function LooksStrip({ trial }: { trial: Schema['TrialView'] }) {
       <Typography id="looks" variant="h2" sx={{ mb: 1 }}>
         Looked at, day by day
       </Typography>
-      <HairTable label="Looks by day">
+      <DataTable label="Looks by day">
         <thead>
           <tr>
             <th scope="col">Piece</th>
@@ -62,7 +62,7 @@ export function LooksStrip({ trial }: { trial: Schema['TrialView'] }) {
             </tr>
           ))}
         </tbody>
-      </HairTable>
+      </DataTable>
     </Box>
   );
 }

@@ -10,7 +10,7 @@ import { answer, api, type Answers, type Schema } from '../api/client';
 import { refresh, useDesignCheck } from '../api/queries';
 import { newId, useDraft } from '../kit/drafts';
 import { Caution, ProblemNotice, Questions } from '../kit/Notices';
-import { useSettled } from '../kit/settled';
+import { useDebouncedValue } from '../kit/debounced';
 import { useUnits } from '../kit/units';
 import { ArmFields } from './ArmFields';
 import {
@@ -69,7 +69,7 @@ export function TrialForm({ next, known }: Props) {
     text.lotId === ''
       ? text.arms.every((arm) => arm.pieces.length > 0)
       : text.lotId !== LATER && body.parts.length >= text.arms.length;
-  const settled = useSettled(JSON.stringify(complete ? body : null), SETTLED_MS);
+  const settled = useDebouncedValue(JSON.stringify(complete ? body : null), SETTLED_MS);
   const checked = useDesignCheck(JSON.parse(settled) as Schema['TrialForm'] | null);
   const create = useMutation({
     mutationFn: (given: Answers) =>

@@ -90,7 +90,7 @@ public class ForecastBenchmark {
 
     /** What a slider of the plan asks for: sixty days of weight, yield, cost and tenderness in steady air. */
     @Benchmark
-    public List<Outlook.Day> plan() {
+    public List<Outlook.OutlookDay> plan() {
         Climate steady = Climate.constant(new Air(2, 0.80, 0.5));
         return new Outlook(
                         Forecast.of(hanging.in(steady), Belief.ESTIMATES, List.of(), DIVISION),

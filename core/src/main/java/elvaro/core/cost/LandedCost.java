@@ -1,7 +1,8 @@
 package elvaro.core.cost;
 
-import elvaro.core.working.Working;
 import static elvaro.core.working.Quantity.money;
+
+import elvaro.core.working.Working;
 
 /**
  * What a piece cost by the time it is cut, in minor units of the workshop's currency. Reference section 1.

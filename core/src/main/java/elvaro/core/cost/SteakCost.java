@@ -1,13 +1,14 @@
 package elvaro.core.cost;
 
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.money;
+import static elvaro.core.working.Quantity.price;
+
 import elvaro.core.ledger.Piles;
 import elvaro.core.ledger.Stream;
 import elvaro.core.working.Working;
 import java.util.Arrays;
 import java.util.Optional;
-import static elvaro.core.working.Quantity.mass;
-import static elvaro.core.working.Quantity.money;
-import static elvaro.core.working.Quantity.price;
 
 /**
  * What a kilogram of steak cost, after what the by-products are worth. Reference section 1. Minor units of currency.

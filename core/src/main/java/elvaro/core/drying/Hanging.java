@@ -19,8 +19,8 @@ public record Hanging(int greenGrams, Surface surface, boolean boneIn, Method me
      * @param climate the air of the chamber
      * @return how it loses water there
      */
-    public WaterLoss in(Climate climate) {
-        return in(climate, List.of());
+    public WaterLoss dryingIn(Climate climate) {
+        return dryingIn(climate, List.of());
     }
 
     /**
@@ -28,7 +28,7 @@ public record Hanging(int greenGrams, Surface surface, boolean boneIn, Method me
      * @param leaks when its membrane let air in; of no matter to other methods
      * @return how it loses water there
      */
-    public WaterLoss in(Climate climate, List<Leak> leaks) {
+    public WaterLoss dryingIn(Climate climate, List<Leak> leaks) {
         return switch (method) {
             case VACUUM -> Purge.inVacuum(greenGrams, surface);
             case ON_ICE -> Purge.onIce(greenGrams, surface);
@@ -42,12 +42,12 @@ public record Hanging(int greenGrams, Surface surface, boolean boneIn, Method me
                         climate,
                         skin(),
                         leaks,
-                        Skin.bare().under(coating));
+                        Skin.bare().coatedWith(coating));
         };
     }
 
     private Skin skin() {
-        Skin coated = Skin.bare().under(method == Method.FAT_SEAL ? Coating.FAT_SEAL : coating);
+        Skin coated = Skin.bare().coatedWith(method == Method.FAT_SEAL ? Coating.FAT_SEAL : coating);
         return method == Method.MEMBRANE ? coated.inMembrane(contact) : coated;
     }
 }

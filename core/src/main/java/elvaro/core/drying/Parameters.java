@@ -1,6 +1,5 @@
 package elvaro.core.drying;
 
-
 /**
  * What is not known about a piece before it is weighed: natural logarithms of multipliers. 0 is as the estimates say.
  *

@@ -22,7 +22,7 @@ public record Skin(double surfaceActivity, double resistance) {
     }
 
     /** With a coat on it. */
-    public Skin under(Coating coating) {
+    public Skin coatedWith(Coating coating) {
         return new Skin(Math.min(surfaceActivity, coating.surfaceActivity()), resistance + coating.resistance());
     }
 

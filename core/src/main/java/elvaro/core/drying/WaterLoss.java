@@ -1,6 +1,5 @@
 package elvaro.core.drying;
 
-
 /** How a piece loses water. Pure: the same days and unknowns give the same answer. */
 public interface WaterLoss {
 

@@ -2,8 +2,8 @@ package elvaro.core.forecast;
 
 import elvaro.core.drying.Method;
 import elvaro.core.drying.Parameters;
-import elvaro.core.drying.WaterLoss.Lost;
 import elvaro.core.drying.WaterLoss;
+import elvaro.core.drying.WaterLoss.Lost;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -69,7 +69,7 @@ public enum Drift {
         double slow = 0;
         Parameters start = prior.mean();
         for (int index = Math.max(FIRST_COUNTED, inOrder.size() - MOST_COUNTED); index < inOrder.size(); index++) {
-            Belief past = fit.given(prior, inOrder.subList(0, index), start);
+            Belief past = fit.posterior(prior, inOrder.subList(0, index), start);
             start = past.mean();
             Observed weighing = inOrder.get(index);
             Lost lost = loss.on(weighing.day(), past.mean());

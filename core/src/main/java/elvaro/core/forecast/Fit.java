@@ -1,8 +1,8 @@
 package elvaro.core.forecast;
 
 import elvaro.core.drying.Parameters;
-import elvaro.core.drying.WaterLoss.Lost;
 import elvaro.core.drying.WaterLoss;
+import elvaro.core.drying.WaterLoss.Lost;
 import elvaro.core.estimate.Estimates;
 import java.util.Comparator;
 import java.util.List;
@@ -60,12 +60,12 @@ public final class Fit {
      * @param observed the weighings, in any order
      * @return what is thought now; the prior itself where nothing was weighed
      */
-    public Belief given(Belief prior, List<Observed> observed) {
-        return given(prior, observed, prior.mean());
+    public Belief posterior(Belief prior, List<Observed> observed) {
+        return posterior(prior, observed, prior.mean());
     }
 
     /** @param start where the search begins, which spares steps where it is near the end */
-    Belief given(Belief prior, List<Observed> observed, Parameters start) {
+    Belief posterior(Belief prior, List<Observed> observed, Parameters start) {
         List<Observed> inOrder = observed.stream()
                 .filter(weighing -> weighing.day() > 0)
                 .sorted(Comparator.comparingDouble(Observed::day))

@@ -37,7 +37,7 @@ public final class Forecast {
      */
     public static Forecast of(WaterLoss loss, Belief prior, List<Observed> observed, double divisionGrams) {
         Fit fit = Fit.of(loss, divisionGrams);
-        return new Forecast(loss, fit.given(prior, observed), fit.weighingSd());
+        return new Forecast(loss, fit.posterior(prior, observed), fit.weighingSd());
     }
 
     /**

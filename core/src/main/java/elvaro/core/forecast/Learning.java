@@ -27,15 +27,15 @@ public final class Learning {
     }
 
     /** What one finished piece has to say of its place: precision and precision-weighted value. */
-    public record Evidence(RealMatrix precision, RealVector weighted) {}
+    public record WeighingEvidence(RealMatrix precision, RealVector weighted) {}
 
     /**
      * @param loss how the finished piece lost water
      * @param observed its weighings
      * @param divisionGrams the scale's division
      */
-    public static Evidence from(WaterLoss loss, List<Observed> observed, double divisionGrams) {
-        Belief posterior = Fit.of(loss, divisionGrams).given(Belief.ESTIMATES, observed);
+    public static WeighingEvidence from(WaterLoss loss, List<Observed> observed, double divisionGrams) {
+        Belief posterior = Fit.of(loss, divisionGrams).posterior(Belief.ESTIMATES, observed);
         RealMatrix all = symmetric(posterior.precision());
         // The weighings' own part: what is thought after them, less what was thought before.
         RealMatrix seen = all.subtract(symmetric(Belief.ESTIMATES.precision()));
@@ -44,17 +44,17 @@ public final class Learning {
                         MatrixUtils.createRealIdentityMatrix(2).add(seen.multiply(FROM_PIECE_TO_PIECE)))
                 .getSolver()
                 .getInverse();
-        return new Evidence(spread.multiply(seen), spread.operate(weighted));
+        return new WeighingEvidence(spread.multiply(seen), spread.operate(weighted));
     }
 
     /** What is to be thought of the next piece, after these; the estimates alone where there are none. */
-    public static Belief prior(List<Evidence> finished) {
+    public static Belief prior(List<WeighingEvidence> finished) {
         if (finished.isEmpty()) {
             return Belief.ESTIMATES;
         }
         RealMatrix precision = new LUDecomposition(SHARED).getSolver().getInverse();
         RealVector weighted = MatrixUtils.createRealVector(new double[2]);
-        for (Evidence evidence : finished) {
+        for (WeighingEvidence evidence : finished) {
             precision = precision.add(evidence.precision());
             weighted = weighted.add(evidence.weighted());
         }

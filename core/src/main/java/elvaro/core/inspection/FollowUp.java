@@ -1,7 +1,7 @@
 package elvaro.core.inspection;
 
-import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.schedule.Work;
 import java.time.Duration;

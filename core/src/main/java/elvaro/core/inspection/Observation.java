@@ -21,7 +21,7 @@ import java.util.stream.Collectors;
  */
 public record Observation(
         Colour colour,
-        Surface surface,
+        SurfaceFeel surface,
         Set<Mould> moulds,
         Extent extent,
         Smell smell,
@@ -38,7 +38,7 @@ public record Observation(
         GREEN
     }
 
-    public enum Surface {
+    public enum SurfaceFeel {
         LEATHERY,
         DRY,
         TACKY,

@@ -4,7 +4,7 @@ import elvaro.core.inspection.Observation.Colour;
 import elvaro.core.inspection.Observation.Mould;
 import elvaro.core.inspection.Observation.Smell;
 import elvaro.core.inspection.Observation.Spot;
-import elvaro.core.inspection.Observation.Surface;
+import elvaro.core.inspection.Observation.SurfaceFeel;
 import elvaro.core.schedule.Work;
 import java.util.Arrays;
 import java.util.List;
@@ -34,7 +34,7 @@ public enum Rule {
             "Slime, or a green sheen",
             "Slime is bacteria in number, not water.",
             null,
-            (seen, at) -> seen.surface() == Surface.SLIMY || seen.colour() == Colour.GREEN),
+            (seen, at) -> seen.surface() == SurfaceFeel.SLIMY || seen.colour() == Colour.GREEN),
     GAS(
             Answer.STOP,
             "Gas in the bag",
@@ -73,8 +73,8 @@ public enum Rule {
                     + " chamber’s air.",
             Work.TURN,
             (seen, at) -> at.inTheAir()
-                    && (seen.surface() == Surface.WET && at.day() >= Rule.WET_DAYS
-                            || seen.surface() == Surface.TACKY && at.day() >= Rule.TACKY_DAYS)),
+                    && (seen.surface() == SurfaceFeel.WET && at.day() >= Rule.WET_DAYS
+                            || seen.surface() == SurfaceFeel.TACKY && at.day() >= Rule.TACKY_DAYS)),
     FOLDS(
             Answer.ACT,
             "Deep folds, patches or knife cuts on an exposed side",
@@ -92,7 +92,7 @@ public enum Rule {
             "Dark, dry or leathery, no foul smell",
             "That is how a crust looks. It is trimmed away later.",
             null,
-            (seen, at) -> seen.surface() == Surface.DRY || seen.surface() == Surface.LEATHERY),
+            (seen, at) -> seen.surface() == SurfaceFeel.DRY || seen.surface() == SurfaceFeel.LEATHERY),
     YOUNG(Answer.CARRY_ON, "Nothing amiss", "It has not dried yet and need not have.", null, (seen, at) -> true);
 
     /** A face that was patted dry is no longer wet after this (EST). */
@@ -106,7 +106,12 @@ public enum Rule {
     private final @Nullable Work makes;
     private final BiPredicate<Observation, Circumstances> applies;
 
-    Rule(Answer answer, String seen, String reason, @Nullable Work makes, BiPredicate<Observation, Circumstances> applies) {
+    Rule(
+            Answer answer,
+            String seen,
+            String reason,
+            @Nullable Work makes,
+            BiPredicate<Observation, Circumstances> applies) {
         this.answer = answer;
         this.seen = seen;
         this.reason = reason;

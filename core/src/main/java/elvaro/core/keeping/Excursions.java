@@ -22,7 +22,7 @@ public record Excursions(List<Warm> warm, List<Gap> gaps) {
     public static final Duration LONGEST_SILENCE = Duration.ofHours(6);
 
     /** One reading of a probe. */
-    public record Reading(Instant at, double celsius) {}
+    public record TimedReading(Instant at, double celsius) {}
 
     /**
      * A run of readings above the limit.
@@ -37,12 +37,12 @@ public record Excursions(List<Warm> warm, List<Gap> gaps) {
     public record Gap(Instant from, Instant to) {}
 
     /** @param readings in the order they were taken; each holds until the next */
-    public static Excursions in(List<Reading> readings) {
+    public static Excursions find(List<TimedReading> readings) {
         List<Warm> warm = new ArrayList<>();
         List<Gap> gaps = new ArrayList<>();
         Warm run = null;
         for (int index = 0; index < readings.size(); index++) {
-            Reading reading = readings.get(index);
+            TimedReading reading = readings.get(index);
             boolean last = index + 1 == readings.size();
             Instant until = last ? reading.at() : readings.get(index + 1).at();
             if (until.isBefore(reading.at())) {

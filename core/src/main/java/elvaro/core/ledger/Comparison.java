@@ -20,7 +20,7 @@ public final class Comparison {
     private Comparison() {}
 
     /** The measures a ledger is judged by. */
-    public enum Measure {
+    public enum LedgerMeasure {
         SHRINK("Shrink", false, Ledger::shrinkFraction),
         STEAK_YIELD("Steak yield", true, Ledger::steakYield),
         USABLE_YIELD("Usable yield", true, Ledger::usableYield),
@@ -31,7 +31,7 @@ public final class Comparison {
         private final boolean moreIsBetter;
         private final ToDoubleFunction<Ledger> value;
 
-        Measure(String label, boolean moreIsBetter, ToDoubleFunction<Ledger> value) {
+        LedgerMeasure(String label, boolean moreIsBetter, ToDoubleFunction<Ledger> value) {
             this.label = label;
             this.moreIsBetter = moreIsBetter;
             this.value = value;
@@ -52,7 +52,7 @@ public final class Comparison {
      * @param worst index of the worst
      * @param reason in words: by how much, and what made the difference
      */
-    public record Mark(Measure measure, int best, int worst, String reason) {}
+    public record Mark(LedgerMeasure measure, int best, int worst, String reason) {}
 
     /** A weight that left the green weight by some way other than the steaks. */
     private record Way(@Nullable Stream stream, String label, int grams) {}
@@ -67,13 +67,13 @@ public final class Comparison {
         if (ledgers.size() < 2 || ledgers.size() != tags.size()) {
             throw new IllegalArgumentException("A comparison needs at least two ledgers, each with its tag");
         }
-        return IntStream.range(0, Measure.values().length)
-                .mapToObj(index -> mark(Measure.values()[index], ledgers, tags))
+        return IntStream.range(0, LedgerMeasure.values().length)
+                .mapToObj(index -> mark(LedgerMeasure.values()[index], ledgers, tags))
                 .flatMap(Optional::stream)
                 .toList();
     }
 
-    private static Optional<Mark> mark(Measure measure, List<Ledger> ledgers, List<String> tags) {
+    private static Optional<Mark> mark(LedgerMeasure measure, List<Ledger> ledgers, List<String> tags) {
         Comparator<Integer> byValue = Comparator.comparingDouble(index -> measure.of(ledgers.get(index)));
         int high = IntStream.range(0, ledgers.size()).boxed().max(byValue).orElseThrow();
         int low = IntStream.range(0, ledgers.size()).boxed().min(byValue).orElseThrow();
@@ -125,8 +125,8 @@ public final class Comparison {
     }
 
     /** The stream in which the worse one lost most against the better, over the same kilogram hung. */
-    private static String difference(Measure measure, Ledger best, Ledger worst) {
-        if (measure == Measure.SHRINK || measure == Measure.DISCARD) {
+    private static String difference(LedgerMeasure measure, Ledger best, Ledger worst) {
+        if (measure == LedgerMeasure.SHRINK || measure == LedgerMeasure.DISCARD) {
             double gap = Math.abs(measure.of(best) - measure.of(worst));
             return "That is %s on every %s hung.".formatted(mass(Math.round(gap * 10_000)), mass(10_000));
         }
@@ -163,7 +163,7 @@ public final class Comparison {
     }
 
     /** What is usable does not lower the usable yield; water is no trim. */
-    private static boolean counts(Measure measure, Way way) {
+    private static boolean counts(LedgerMeasure measure, Way way) {
         Stream stream = way.stream();
         return switch (measure) {
             case USABLE_YIELD -> stream == null || !stream.isUsable();

@@ -16,7 +16,7 @@ import java.util.Optional;
  * @param weighings while it hung, in the order of their days
  * @param story all but the weighings; empty of a piece that is here already
  */
-public record PastPiece(String name, int row, List<Weighing> weighings, Optional<Told> story) {
+public record PastPiece(String name, int row, List<Weighing> weighings, Optional<CompletedPiece> story) {
 
     /** One weight on one day. */
     public record Weighing(LocalDate day, int grams, int row) {}
@@ -27,7 +27,7 @@ public record PastPiece(String name, int row, List<Weighing> weighings, Optional
      * @param priceMinorPerKg 0 where the table does not say
      * @param piles what the bench weighed, grams
      */
-    public record Told(
+    public record CompletedPiece(
             Cut cut,
             String supplier,
             String grade,

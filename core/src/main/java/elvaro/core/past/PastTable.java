@@ -1,12 +1,14 @@
 package elvaro.core.past;
 
+import static elvaro.core.working.Quantity.mass;
+
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.Stream;
 import elvaro.core.past.CellParser.Order;
 import elvaro.core.past.CellParser.Unit;
-import elvaro.core.past.PastPiece.Told;
+import elvaro.core.past.PastPiece.CompletedPiece;
 import elvaro.core.past.PastPiece.Weighing;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -18,7 +20,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import static elvaro.core.working.Quantity.mass;
 
 /**
  * Reads a table of the past: rows of one piece belong together, each may tell of a weighing, any of the rest. A piece that is
@@ -35,7 +36,7 @@ public final class PastTable {
     private static final int LEAST_GRAMS = 50;
 
     private final List<List<String>> rows;
-    private final Manner manner;
+    private final ColumnMapping manner;
     private final Map<String, Known> known;
     private final LocalDate today;
     private final List<Fault> faults = new ArrayList<>();
@@ -49,7 +50,7 @@ public final class PastTable {
      * @param method of pieces whose row does not say
      * @param rest what the part of the aged weight was that no pile tells of, none if each gram must be told
      */
-    public record Manner(
+    public record ColumnMapping(
             int headRow,
             Map<PastField, Integer> columns,
             Unit unit,
@@ -76,7 +77,7 @@ public final class PastTable {
     /** What was read; pieces with a fault are left out. */
     public record Read(List<PastPiece> pieces, List<Fault> faults) {}
 
-    private PastTable(List<List<String>> rows, Manner manner, Map<String, Known> known, LocalDate today) {
+    private PastTable(List<List<String>> rows, ColumnMapping manner, Map<String, Known> known, LocalDate today) {
         this.rows = rows;
         this.manner = manner;
         this.known = known;
@@ -87,7 +88,7 @@ public final class PastTable {
      * @param rows below the head, all cells as text
      * @param known what is here, by the tag in capitals
      */
-    public static Read read(List<List<String>> rows, Manner manner, Map<String, Known> known, LocalDate today) {
+    public static Read read(List<List<String>> rows, ColumnMapping manner, Map<String, Known> known, LocalDate today) {
         return new PastTable(rows, manner, known, today).read();
     }
 
@@ -164,7 +165,7 @@ public final class PastTable {
         }
     }
 
-    private Optional<Told> told(List<Integer> of, List<Weighing> weighings) {
+    private Optional<CompletedPiece> told(List<Integer> of, List<Weighing> weighings) {
         int first = of.get(0);
         int before = faults.size();
         Cut cut = cut(of);
@@ -194,7 +195,9 @@ public final class PastTable {
             return Optional.empty();
         }
         return Optional.of(whole(
-                first, weighings, new Told(cut, supplier, grade, price, method, hungOn, green, pulledOn, aged, piles)));
+                first,
+                weighings,
+                new CompletedPiece(cut, supplier, grade, price, method, hungOn, green, pulledOn, aged, piles)));
     }
 
     private void mustBeThere(
@@ -220,7 +223,7 @@ public final class PastTable {
     }
 
     /** Whether what is told of a piece goes together. */
-    private Told whole(int first, List<Weighing> weighings, Told told) {
+    private CompletedPiece whole(int first, List<Weighing> weighings, CompletedPiece told) {
         if (!told.pulledOn().isAfter(told.hungOn())
                 || told.pulledOn().isAfter(told.hungOn().plusDays(LONGEST_DAYS))) {
             fault(first, PastField.PULLED_ON, "It is pulled 1 to %d days after it was hung.".formatted(LONGEST_DAYS));

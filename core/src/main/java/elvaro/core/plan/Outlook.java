@@ -19,7 +19,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  * What becomes of a piece day by day: its weight, what it would give, what it would cost, how tender it is.
  *
  * @param forecast of its weight
- * @param carving how it would be cut
+ * @param trimModel how it would be cut
  * @param steakYieldSd what the steak yield is off by once the shrink is known, fraction of green
  * @param climate the air it hangs in
  * @param species decides whether anything is known of its tenderness and taste
@@ -27,7 +27,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  */
 public record Outlook(
         Forecast forecast,
-        TrimModel carving,
+        TrimModel trimModel,
         double steakYieldSd,
         Climate climate,
         Species species,
@@ -48,7 +48,7 @@ public record Outlook(
      * @param equivalentDays at 0 °C
      * @param style what it is said to taste of; empty for anything but beef
      */
-    public record Day(
+    public record OutlookDay(
             int day,
             Forecast.Day weight,
             Section section,
@@ -75,18 +75,18 @@ public record Outlook(
     }
 
     /** @param last the last day, 0 or more; day 0 is the first */
-    public List<Day> days(int last) {
+    public List<OutlookDay> days(int last) {
         List<Forecast.Day> weights = forecast.daily(last);
         List<Section> sections =
-                weights.stream().map(weight -> carving.after(weight.lost())).toList();
+                weights.stream().map(weight -> trimModel.after(weight.lost())).toList();
         List<DayToStop.Stop> stops = economics.days(sections);
         return IntStream.rangeClosed(0, last)
                 .mapToObj(day -> day(day, weights.get(day), sections.get(day), stops.get(day)))
                 .toList();
     }
 
-    private Day day(int day, Forecast.Day weight, Section section, DayToStop.Stop stop) {
-        return new Day(
+    private OutlookDay day(int day, Forecast.Day weight, Section section, DayToStop.Stop stop) {
+        return new OutlookDay(
                 day,
                 weight,
                 section,
@@ -100,12 +100,12 @@ public record Outlook(
     /** The water's part by how the steaks move with it, and the knife's. */
     private double steakSd(Forecast.Day weight, Section section) {
         double step = 0.01;
-        double slope = (section.steak() - carving.after(weight.lost() + step).steak()) / step;
+        double slope = (section.steak() - trimModel.after(weight.lost() + step).steak()) / step;
         return Math.hypot(slope * weight.sd(), steakYieldSd);
     }
 
     /** The formula, figures and source behind the numbers of one day. */
-    public List<Working> workings(Day day) {
+    public List<Working> workings(OutlookDay day) {
         return OutlookWorkings.of(this, day);
     }
 }

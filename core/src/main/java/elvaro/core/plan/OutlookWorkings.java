@@ -20,7 +20,7 @@ import java.util.List;
 final class OutlookWorkings {
     private OutlookWorkings() {}
 
-    static List<Working> of(Outlook outlook, Outlook.Day day) {
+    static List<Working> of(Outlook outlook, Outlook.OutlookDay day) {
         List<Working> workings = new ArrayList<>();
         workings.add(weight(outlook, day));
         workings.add(band(outlook, day));
@@ -66,9 +66,9 @@ final class OutlookWorkings {
         return temperature(air.celsius());
     }
 
-    private static Working weight(Outlook outlook, Outlook.Day day) {
+    private static Working weight(Outlook outlook, Outlook.OutlookDay day) {
         Air air = outlook.climate().last();
-        Hanging hanging = outlook.carving().hanging();
+        Hanging hanging = outlook.trimModel().hanging();
         return new Working(
                 "Weight ahead",
                 "dw/dt = (A/m₀)·(a_s − φ)·p_s(T) / (R_film + R_surface + R_membrane + R_coat + r·M)·(1 − (w/w_eq)⁴)",
@@ -86,7 +86,7 @@ final class OutlookWorkings {
                 "Incropera & DeWitt (film of air), Penman (cooling); reference, section 3");
     }
 
-    private static Working band(Outlook outlook, Outlook.Day day) {
+    private static Working band(Outlook outlook, Outlook.OutlookDay day) {
         Belief belief = outlook.forecast().belief();
         return new Working(
                 "80 % band",
@@ -102,20 +102,20 @@ final class OutlookWorkings {
                 "Levenberg–Marquardt and Laplace's approximation; reference, section 4");
     }
 
-    private static Working crust(Outlook outlook, Outlook.Day day) {
+    private static Working crust(Outlook outlook, Outlook.OutlookDay day) {
         return new Working(
                 "Crust",
                 "(2.0 mm + 1.0 mm × kg lost per m² + knife margin) × lean surface × 1060 kg/m³",
                 "%s deep, cut %s deeper, on %.3f m²: %s of green"
                         .formatted(
-                                length(outlook.carving().crustMm(day.weight().lost())),
-                                length(outlook.carving().order().marginMm()),
-                                outlook.carving().hanging().surface().lean(),
+                                length(outlook.trimModel().crustMm(day.weight().lost())),
+                                length(outlook.trimModel().order().marginMm()),
+                                outlook.trimModel().hanging().surface().lean(),
                                 share(day.section().crust())),
                 "EST; reference, section 5");
     }
 
-    private static Working steak(Outlook.Day day) {
+    private static Working steak(Outlook.OutlookDay day) {
         Section section = day.section();
         return new Working(
                 "Steak ahead",

@@ -13,7 +13,7 @@ import java.util.function.IntFunction;
  * @param portionsEach steaks one gives, four times in five
  * @param expected the day each is pulled, as forecast
  */
-public record Purchase(int pieces, int greenGramsEach, int portionsEach, Outlook.Day expected) {
+public record Purchase(int pieces, int greenGramsEach, int portionsEach, Outlook.OutlookDay expected) {
     private static final int MOST_PIECES = 60;
     private static final int ROUNDING = 10;
 
@@ -42,7 +42,7 @@ public record Purchase(int pieces, int greenGramsEach, int portionsEach, Outlook
      * @param pulled the outlook of a piece of a green weight on the day it is pulled
      * @return empty where even {@value #MOST_PIECES} of the largest are too little
      */
-    public static Optional<Purchase> forTable(Table table, Cut cut, IntFunction<Outlook.Day> pulled) {
+    public static Optional<Purchase> forTable(Table table, Cut cut, IntFunction<Outlook.OutlookDay> pulled) {
         int largest = table.steaks(sure(pulled, cut.mostGrams()));
         if (largest == 0) {
             return Optional.empty();
@@ -62,11 +62,11 @@ public record Purchase(int pieces, int greenGramsEach, int portionsEach, Outlook
                 low = middle + ROUNDING;
             }
         }
-        Outlook.Day day = pulled.apply(low);
+        Outlook.OutlookDay day = pulled.apply(low);
         return Optional.of(new Purchase(pieces, low, table.steaks(day.steakSure() * low), day));
     }
 
-    private static double sure(IntFunction<Outlook.Day> pulled, int grams) {
+    private static double sure(IntFunction<Outlook.OutlookDay> pulled, int grams) {
         return pulled.apply(grams).steakSure() * grams;
     }
 

@@ -1,5 +1,9 @@
 package elvaro.core.plan;
 
+import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.share;
+import static elvaro.core.working.Quantity.surface;
+
 import elvaro.core.air.Climate;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
@@ -8,9 +12,6 @@ import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Parameters;
 import elvaro.core.drying.Surface;
 import java.util.Optional;
-import static elvaro.core.working.Quantity.mass;
-import static elvaro.core.working.Quantity.share;
-import static elvaro.core.working.Quantity.surface;
 
 /** Why a small piece loses so much, and what a whole one would lose in the same air: one sentence. */
 public final class WholeInstead {
@@ -37,8 +38,8 @@ public final class WholeInstead {
         int grams = (larger.leastGrams() + larger.mostGrams()) / 2 / 100 * 100;
         Surface surface = Surface.of(larger.surface(), grams, 0, false);
         Hanging whole = new Hanging(grams, surface, false, hanging.method(), hanging.coating(), hanging.contact());
-        double lost = hanging.in(climate).on(day, Parameters.NONE).fraction();
-        double wholeLost = whole.in(climate).on(day, Parameters.NONE).fraction();
+        double lost = hanging.dryingIn(climate).on(day, Parameters.NONE).fraction();
+        double wholeLost = whole.dryingIn(climate).on(day, Parameters.NONE).fraction();
         double perKg = hanging.surface().squareMetres() * 1e7 / hanging.greenGrams();
         double wholePerKg = surface.squareMetres() * 1e7 / grams;
         return ("It is small: it shows the air %s, a whole %s of %s only %s. In the same air"

@@ -69,8 +69,8 @@ public record PreparationStep(String key, String words, String why) {
 
     private static List<PreparationStep> membrane(boolean boneIn) {
         List<PreparationStep> steps = new ArrayList<>();
-        steps.add(
-                new PreparationStep("keep-wet", "Leave the surface wet.", "The film bonds to wet meat; on a dry face it lifts."));
+        steps.add(new PreparationStep(
+                "keep-wet", "Leave the surface wet.", "The film bonds to wet meat; on a dry face it lifts."));
         if (boneIn) {
             steps.add(new PreparationStep(
                     "cover-bone",
@@ -112,7 +112,8 @@ public record PreparationStep(String key, String words, String why) {
                         new PreparationStep("hang-seal", "Hang it clear or rack it.", "Rubbing breaks the seal."));
             case VACUUM -> List.of();
             case ON_ICE ->
-                List.of(new PreparationStep("ice", "Ice under, between and over; the drain open.", "No meat lies in melt water."));
+                List.of(new PreparationStep(
+                        "ice", "Ice under, between and over; the drain open.", "No meat lies in melt water."));
         };
     }
 }

@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
 public record Agenda(List<Item> tasks) {
 
     /** What somebody decided about one task. */
-    public enum Verdict {
+    public enum TaskVerdict {
         MOVED,
         DONE,
         SKIPPED
@@ -27,9 +27,9 @@ public record Agenda(List<Item> tasks) {
      * A decision about a task of the plan.
      *
      * @param work and {@code plannedOn} name the task
-     * @param movedTo the new day, for {@link Verdict#MOVED}
+     * @param movedTo the new day, for {@link TaskVerdict#MOVED}
      */
-    public record Decision(Work work, LocalDate plannedOn, Verdict verdict, Optional<LocalDate> movedTo) {}
+    public record AgendaDecision(Work work, LocalDate plannedOn, TaskVerdict verdict, Optional<LocalDate> movedTo) {}
 
     /**
      * A task that stands.
@@ -47,12 +47,16 @@ public record Agenda(List<Item> tasks) {
      * @param lastDone the day each kind of work was last done, as the log has it
      */
     public static Agenda of(
-            Care care, LocalDate hungOn, int targetDays, List<Decision> decisions, Map<Work, LocalDate> lastDone) {
+            Care care,
+            LocalDate hungOn,
+            int targetDays,
+            List<AgendaDecision> decisions,
+            Map<Work, LocalDate> lastDone) {
         List<Item> items = new ArrayList<>();
         for (Task task : Task.of(care, hungOn, targetDays)) {
-            Decision decided = lastAbout(task, decisions);
+            AgendaDecision decided = lastAbout(task, decisions);
             LocalDate on = decided == null ? task.on() : decided.movedTo().orElse(task.on());
-            boolean settled = decided != null && decided.verdict() != Verdict.MOVED;
+            boolean settled = decided != null && decided.verdict() != TaskVerdict.MOVED;
             LocalDate done = lastDone.get(task.work());
             boolean logged = done != null && !done.isBefore(on);
             items.add(new Item(task.work(), task.on(), on, settled || logged));
@@ -63,9 +67,9 @@ public record Agenda(List<Item> tasks) {
         return new Agenda(List.copyOf(items));
     }
 
-    private static @Nullable Decision lastAbout(Task task, List<Decision> decisions) {
+    private static @Nullable AgendaDecision lastAbout(Task task, List<AgendaDecision> decisions) {
         for (int index = decisions.size() - 1; index >= 0; index--) {
-            Decision decision = decisions.get(index);
+            AgendaDecision decision = decisions.get(index);
             if (decision.work() == task.work() && decision.plannedOn().equals(task.on())) {
                 return decision;
             }

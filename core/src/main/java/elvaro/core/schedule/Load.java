@@ -14,7 +14,7 @@ import java.util.UUID;
  * @param limits what the chamber takes
  * @param stays everything that hangs or is planned there
  */
-public record Load(Limits limits, List<Stay> stays) {
+public record Load(Limits limits, List<PlannedStay> stays) {
 
     /**
      * @param grams the weight it carries
@@ -32,14 +32,14 @@ public record Load(Limits limits, List<Stay> stays) {
      * @param from the first day
      * @param to the day it is taken down; from then on its place is free
      */
-    public record Stay(UUID id, int grams, double footprint, LocalDate from, LocalDate to) {
+    public record PlannedStay(UUID id, int grams, double footprint, LocalDate from, LocalDate to) {
         boolean on(LocalDate day) {
             return !day.isBefore(from) && day.isBefore(to);
         }
     }
 
     /** What is in the chamber on one day. */
-    public record Day(LocalDate day, int grams, int places, double shelf) {}
+    public record LoadDay(LocalDate day, int grams, int places, double shelf) {}
 
     /**
      * Shelf area a piece takes with an air gap of 25 mm round it.
@@ -51,46 +51,46 @@ public record Load(Limits limits, List<Stay> stays) {
         return side * side;
     }
 
-    public Day on(LocalDate day) {
+    public LoadDay on(LocalDate day) {
         int grams = 0;
         int places = 0;
         double shelf = 0;
-        for (Stay stay : stays) {
+        for (PlannedStay stay : stays) {
             if (stay.on(day)) {
                 grams += stay.grams();
                 places++;
                 shelf += stay.footprint();
             }
         }
-        return new Day(day, grams, places, shelf);
+        return new LoadDay(day, grams, places, shelf);
     }
 
     /** Each day from the first, for as many days. */
-    public List<Day> over(LocalDate first, int days) {
+    public List<LoadDay> over(LocalDate first, int days) {
         return java.util.stream.IntStream.range(0, days)
                 .mapToObj(ahead -> on(first.plusDays(ahead)))
                 .toList();
     }
 
-    private boolean holds(Day day) {
+    private boolean holds(LoadDay day) {
         return day.grams() <= limits.grams()
                 && day.places() <= limits.places()
                 && limits.shelfSquareMetres().map(area -> day.shelf() <= area).orElse(true);
     }
 
     /** The first day of the stays on which more is in the chamber than it takes; empty where all fits. */
-    public Optional<Day> tooFull(LocalDate first, int days) {
+    public Optional<LoadDay> tooFull(LocalDate first, int days) {
         return over(first, days).stream().filter(day -> !holds(day)).findFirst();
     }
 
     /** Whether all the new pieces fit beside what is there, for their whole stay. */
-    public boolean fits(List<Stay> coming) {
-        List<Stay> all = new ArrayList<>(stays);
+    public boolean fits(List<PlannedStay> coming) {
+        List<PlannedStay> all = new ArrayList<>(stays);
         all.addAll(coming);
         Load with = new Load(limits, all);
         // The load only grows on a day something comes in: those days, within the new stays, are all to look at.
         return all.stream()
-                .map(Stay::from)
+                .map(PlannedStay::from)
                 .filter(day -> coming.stream().anyMatch(stay -> stay.on(day)))
                 .distinct()
                 .allMatch(day -> with.holds(with.on(day)));
@@ -102,7 +102,7 @@ public record Load(Limits limits, List<Stay> stays) {
      * @param coming the new pieces, as if they came on {@code earliest}
      * @param within how many days to look ahead
      */
-    public Optional<LocalDate> firstFit(List<Stay> coming, LocalDate earliest, int within) {
+    public Optional<LocalDate> firstFit(List<PlannedStay> coming, LocalDate earliest, int within) {
         return java.util.stream.IntStream.rangeClosed(0, within)
                 .mapToObj(wait -> wait)
                 .filter(wait ->
@@ -111,8 +111,8 @@ public record Load(Limits limits, List<Stay> stays) {
                 .map(earliest::plusDays);
     }
 
-    private static Stay later(Stay stay, int days) {
-        return new Stay(
+    private static PlannedStay later(PlannedStay stay, int days) {
+        return new PlannedStay(
                 stay.id(),
                 stay.grams(),
                 stay.footprint(),
@@ -124,20 +124,22 @@ public record Load(Limits limits, List<Stay> stays) {
      * The pieces to pull on the day the new ones come so that they fit: those nearest their target first, and no more
      * than are needed. Empty where it fits as it is, or where pulling everything would not do.
      */
-    public List<Stay> toPull(List<Stay> coming) {
+    public List<PlannedStay> toPull(List<PlannedStay> coming) {
         if (fits(coming) || !new Load(limits, List.of()).fits(coming)) {
             return List.of();
         }
-        LocalDate day =
-                coming.stream().map(Stay::from).min(Comparator.naturalOrder()).orElseThrow();
-        List<Stay> candidates = stays.stream()
+        LocalDate day = coming.stream()
+                .map(PlannedStay::from)
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+        List<PlannedStay> candidates = stays.stream()
                 .filter(stay -> stay.on(day))
-                .sorted(Comparator.comparing(Stay::to))
+                .sorted(Comparator.comparing(PlannedStay::to))
                 .toList();
-        List<Stay> pulled = new ArrayList<>();
-        for (Stay candidate : candidates) {
+        List<PlannedStay> pulled = new ArrayList<>();
+        for (PlannedStay candidate : candidates) {
             pulled.add(candidate);
-            List<Stay> left = new ArrayList<>(stays);
+            List<PlannedStay> left = new ArrayList<>(stays);
             left.removeAll(pulled);
             if (new Load(limits, left).fits(coming)) {
                 return List.copyOf(pulled);

@@ -19,28 +19,28 @@ import org.jspecify.annotations.Nullable;
 /** What a person is asked to do, the most urgent first, with the one set of words for it on screen, paper and calendar. */
 public enum Work {
     /** A look that said stop: what is bad is still there. */
-    STOP("See to it", "", Place.LOOK, CUT_AWAY),
-    PULL_OVERDUE("Pull", "", Place.SCALE),
-    PULL("Pull", "", Place.SCALE),
+    STOP("See to it", "", WorkPlace.LOOK, CUT_AWAY),
+    PULL_OVERDUE("Pull", "", WorkPlace.SCALE),
+    PULL("Pull", "", WorkPlace.SCALE),
     /** Air that was too warm, or a probe that fell silent. */
-    DECIDE("Decide", "", Place.CHAMBER),
+    DECIDE("Decide", "", WorkPlace.CHAMBER),
     /** A membrane that leaks: reseal or rewrap. */
-    RESEAL("Reseal", "Resealed", Place.HERE, RESEALED),
+    RESEAL("Reseal", "Resealed", WorkPlace.HERE, RESEALED),
     /** What smelled faintly acid: unwrap, a day in the cold. */
-    REST("Unwrap", "Unwrapped", Place.HERE, RESTED),
+    REST("Unwrap", "Unwrapped", WorkPlace.HERE, RESTED),
     /** Folds and cuts: trim them even. */
-    TRIM("Trim", "Trimmed", Place.HERE, TRIMMED, CUT_AWAY, WITHDRAWN),
+    TRIM("Trim", "Trimmed", WorkPlace.HERE, TRIMMED, CUT_AWAY, WITHDRAWN),
     /** A step of a treatment. */
-    TREAT("Treat", "", Place.TREATMENTS),
-    CUT("Cut", "", Place.BENCH),
+    TREAT("Treat", "", WorkPlace.TREATMENTS),
+    CUT("Cut", "", WorkPlace.BENCH),
     /** A purchase that was planned. */
-    BUY("Buy", "", Place.PLAN),
+    BUY("Buy", "", WorkPlace.PLAN),
     /** A lot that came in and hangs nowhere yet. */
-    HANG("Hang", "", Place.LOT),
-    CHANGE_ICE("Change ice", "Iced", Place.HERE),
-    WEIGH("Weigh", "", Place.SCALE, WEIGHED),
-    TURN("Turn", "Turned", Place.HERE, TURNED, RETIED, MOVED),
-    LOOK("Look", "", Place.LOOK);
+    HANG("Hang", "", WorkPlace.LOT),
+    CHANGE_ICE("Change ice", "Iced", WorkPlace.HERE),
+    WEIGH("Weigh", "", WorkPlace.SCALE, WEIGHED),
+    TURN("Turn", "Turned", WorkPlace.HERE, TURNED, RETIED, MOVED),
+    LOOK("Look", "", WorkPlace.LOOK);
 
     /** A purchase is put before people so many days before it is to hang. */
     private static final int DAYS_TO_BUY = 3;
@@ -52,7 +52,7 @@ public enum Work {
     private static final int TURNING_LAPSES_DAYS = 14;
 
     /** Where work is done. */
-    public enum Place {
+    public enum WorkPlace {
         /** By touching it where it is shown. */
         HERE,
         SCALE,
@@ -66,10 +66,10 @@ public enum Work {
 
     private final String label;
     private final String done;
-    private final Place place;
+    private final WorkPlace place;
     private final List<Kind> shownBy;
 
-    Work(String label, String done, Place place, Kind... shownBy) {
+    Work(String label, String done, WorkPlace place, Kind... shownBy) {
         this.label = label;
         this.done = done;
         this.place = place;
@@ -86,7 +86,7 @@ public enum Work {
         return done.isEmpty() ? Optional.empty() : Optional.of(done);
     }
 
-    public Place place() {
+    public WorkPlace place() {
         return place;
     }
 
@@ -97,7 +97,7 @@ public enum Work {
 
     /** What a touch writes into the log; empty where it writes nothing there. */
     public Optional<Kind> logs() {
-        return place == Place.HERE ? shownBy.stream().findFirst() : Optional.empty();
+        return place == WorkPlace.HERE ? shownBy.stream().findFirst() : Optional.empty();
     }
 
     /** How many days before its own it is shown among what is to be done. */

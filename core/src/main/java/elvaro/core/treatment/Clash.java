@@ -1,5 +1,7 @@
 package elvaro.core.treatment;
 
+import static elvaro.core.working.Quantity.temperature;
+
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.question.Question;
@@ -8,7 +10,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.function.Predicate;
-import static elvaro.core.working.Quantity.temperature;
 
 /**
  * What a treatment must not meet, with the reason. Common practice, no source, but for garlic in oil (FDA on reduced-oxygen
@@ -16,42 +17,42 @@ import static elvaro.core.working.Quantity.temperature;
  */
 public enum Clash {
     GARLIC_IN_OIL(
-            Answer.STOP,
+            ClashAnswer.STOP,
             "Raw garlic or herbs in oil, without air, can grow botulism, which nobody sees or smells. Leave the oil out, or"
                     + " the wrap.",
             at -> at.rawGarlicOrHerbs() && at.oil() && at.withoutAir()),
     WARM_MEAT_IN_SMOKE(
-            Answer.STOP,
+            ClashAnswer.STOP,
             "The meat is above %s. Cool it before the next burst of smoke, and make the bursts shorter."
                     .formatted(temperature(4)),
             at -> at.kind() == TreatmentKind.COLD_SMOKE && at.meatCelsius().orElse(0) > 4),
     SMOKE_UNMEASURED(
-            Answer.ASK,
+            ClashAnswer.ASK,
             "Measure the meat before each burst: it stays at %s or below.".formatted(temperature(4)),
             at -> at.kind() == TreatmentKind.COLD_SMOKE && at.meatCelsius().isEmpty()),
     CLOTH_IN_MEMBRANE(
-            Answer.ASK,
+            ClashAnswer.ASK,
             "A soaked cloth lifts the film off the meat: expect a poor seal. Hang it in open air, or use a rub.",
             at -> at.kind() == TreatmentKind.SOAKED_CLOTH && at.method() == Method.MEMBRANE),
     GARLIC_UNDER_WRAP(
-            Answer.ASK,
+            ClashAnswer.ASK,
             "Raw garlic and herbs under a wrap can rot. Use them dried, or hang it open.",
             at -> at.rawGarlicOrHerbs() && at.withoutAir() && !at.oil()),
     SPIRIT_IN_COMPANY(
-            Answer.ASK,
+            ClashAnswer.ASK,
             "A spirit scents everything else in the chamber for weeks. Give it a refrigerator of its own.",
             at -> at.spirit() && at.sharedChamber()),
     SUGAR_HIDES_MOULD(
-            Answer.ASK,
+            ClashAnswer.ASK,
             "A sticky face hides mould. Look and smell every three days, not every week.",
             at -> at.kind() == TreatmentKind.SUGAR_COAT || at.kind() == TreatmentKind.ACID_SUGAR_COAT),
     COAT_IN_VACUUM(
-            Answer.ASK,
+            ClashAnswer.ASK,
             "In vacuum nothing dries, and what is on it lies in its own juice. It says nothing about the coat in the air.",
             at -> at.method() == Method.VACUUM && at.kind().coating().resistance() > 0);
 
     /** How hard it is meant. */
-    public enum Answer {
+    public enum ClashAnswer {
         STOP,
         ASK
     }
@@ -64,7 +65,7 @@ public enum Clash {
      * @param sharedChamber whether anything else is in the chamber
      * @param meatCelsius of the meat, where it was measured
      */
-    public record Plan(
+    public record TreatmentPlan(
             TreatmentKind kind,
             Method method,
             boolean rawGarlicOrHerbs,
@@ -73,7 +74,7 @@ public enum Clash {
             boolean sharedChamber,
             OptionalDouble meatCelsius) {
         /** A spray is a spirit whether or not it is said. */
-        public Plan {
+        public TreatmentPlan {
             spirit = spirit || kind == TreatmentKind.SPIRIT_SPRAY;
         }
 
@@ -85,17 +86,17 @@ public enum Clash {
         }
     }
 
-    private final Answer answer;
+    private final ClashAnswer answer;
     private final String reason;
-    private final Predicate<Plan> holds;
+    private final Predicate<TreatmentPlan> holds;
 
-    Clash(Answer answer, String reason, Predicate<Plan> holds) {
+    Clash(ClashAnswer answer, String reason, Predicate<TreatmentPlan> holds) {
         this.answer = answer;
         this.reason = reason;
         this.holds = holds;
     }
 
-    public Answer answer() {
+    public ClashAnswer answer() {
         return answer;
     }
 
@@ -109,7 +110,7 @@ public enum Clash {
     }
 
     /** All there are, those that stop it first. */
-    public static List<Clash> in(Plan plan) {
+    public static List<Clash> find(TreatmentPlan plan) {
         return Arrays.stream(values()).filter(clash -> clash.holds.test(plan)).toList();
     }
 
@@ -118,7 +119,7 @@ public enum Clash {
         return Arrays.stream(TreatmentKind.values())
                 .filter(kind -> coating != Coating.NONE && kind.coating() == coating)
                 .findFirst()
-                .map(kind -> in(new Plan(kind, method, false, false, false, false, OptionalDouble.empty())))
+                .map(kind -> find(new TreatmentPlan(kind, method, false, false, false, false, OptionalDouble.empty())))
                 .orElse(List.of());
     }
 }

@@ -51,7 +51,8 @@ public final class Course {
         return of(
                 count,
                 times -> IntStream.range(0, times)
-                        .mapToObj(time -> time == 0 ? TreatmentStep.before(0, words) : TreatmentStep.hanging(time * WEEK, words))
+                        .mapToObj(time ->
+                                time == 0 ? TreatmentStep.before(0, words) : TreatmentStep.hanging(time * WEEK, words))
                         .toList());
     }
 

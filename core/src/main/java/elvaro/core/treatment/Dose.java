@@ -1,6 +1,5 @@
 package elvaro.core.treatment;
 
-
 /**
  * How much of a treatment a piece gets.
  *
@@ -65,7 +64,7 @@ public record Dose(double amount, DoseUnit measure, Basis basis) {
      * @throws IllegalArgumentException if one is weighed and the other measured
      */
     public double times(Dose label, int grams, double squareMetres) {
-        return measure.in(label.measure, forPiece(grams, squareMetres)) / label.forPiece(grams, squareMetres);
+        return measure.convert(label.measure, forPiece(grams, squareMetres)) / label.forPiece(grams, squareMetres);
     }
 
     /** As it stands on a label, {@code 22 g per kg green weight}; whole doses without a point. */

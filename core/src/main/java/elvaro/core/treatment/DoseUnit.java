@@ -1,6 +1,5 @@
 package elvaro.core.treatment;
 
-
 /**
  * What doses are measured in. The spoons are those of the United States, from the inch: 1 gallon is 231 cubic inches and
  * 768 teaspoons (NIST Handbook 44, appendix C, from memory).
@@ -35,7 +34,7 @@ public enum DoseUnit {
      * @param amount in this measure
      * @throws IllegalArgumentException if one is a weight and the other a volume: no density is guessed
      */
-    public double in(DoseUnit other, double amount) {
+    public double convert(DoseUnit other, double amount) {
         if (weighs() != other.weighs()) {
             throw new IllegalArgumentException(
                     "%s is not turned into %s: weigh it, or measure it, but the same each time."

@@ -7,7 +7,7 @@ import java.util.List;
  *
  * @param parts one or more
  */
-public record Recipe(List<Part> parts) {
+public record Recipe(List<Ingredient> parts) {
     private static final double GRAMS_PER_KG = 1000;
 
     /**
@@ -16,9 +16,9 @@ public record Recipe(List<Part> parts) {
      * @param parts how many parts of it by weight, above 0
      * @param priceMinorPerKg what a kilogram of it cost, minor units; 0 where nobody counts it
      */
-    public record Part(String name, double parts, int priceMinorPerKg) {
+    public record Ingredient(String name, double parts, int priceMinorPerKg) {
         /** @throws IllegalArgumentException if it is no part; the sentence says why */
-        public Part {
+        public Ingredient {
             if (name.isBlank()) {
                 throw new IllegalArgumentException("Every part has a name.");
             }
@@ -49,7 +49,7 @@ public record Recipe(List<Part> parts) {
      * @param grams of the whole mixture, above 0
      */
     public List<Amount> amounts(double grams) {
-        double all = parts.stream().mapToDouble(Part::parts).sum();
+        double all = parts.stream().mapToDouble(Ingredient::parts).sum();
         return parts.stream()
                 .map(part -> {
                     double share = grams * part.parts() / all;

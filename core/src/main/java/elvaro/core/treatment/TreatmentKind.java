@@ -1,9 +1,5 @@
 package elvaro.core.treatment;
 
-import elvaro.core.drying.Coating;
-import java.util.List;
-import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import static elvaro.core.treatment.Dose.Basis.FIVE_POUNDS;
 import static elvaro.core.treatment.Dose.Basis.KILOGRAM;
 import static elvaro.core.treatment.Dose.Basis.PERCENT;
@@ -15,6 +11,11 @@ import static elvaro.core.treatment.TreatmentStep.after;
 import static elvaro.core.treatment.TreatmentStep.before;
 import static elvaro.core.treatment.TreatmentStep.hanging;
 import static elvaro.core.treatment.TreatmentStep.table;
+
+import elvaro.core.drying.Coating;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Every kind of treatment there is. Steps, days and what to look for: common practice, no source. First doses are estimates

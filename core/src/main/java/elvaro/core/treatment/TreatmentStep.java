@@ -1,6 +1,5 @@
 package elvaro.core.treatment;
 
-
 /**
  * One step of a treatment.
  *

@@ -40,7 +40,7 @@ public record Conclusion(String sentence, List<String> weakenedBy) {
                 "%s against %s: %s.".formatted(arm, control, String.join("; ", parts)),
                 Stream.concat(
                                 flaws.stream()
-                                        .filter(flaw -> flaw.kind() != Design.Kind.ANECDOTE)
+                                        .filter(flaw -> flaw.kind() != Design.FlawKind.ANECDOTE)
                                         .map(Flaw::sentence),
                                 doubts.stream())
                         .toList());

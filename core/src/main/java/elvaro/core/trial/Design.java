@@ -37,7 +37,7 @@ public record Design(Factor factor, List<Arm> arms) {
     public record Arm(String name, boolean control, List<Facts> pieces) {}
 
     /** What is wrong with a design. */
-    public enum Kind {
+    public enum FlawKind {
         EMPTY_ARM,
         NO_CONTROL,
         NOTHING_COMPARED,
@@ -56,7 +56,7 @@ public record Design(Factor factor, List<Arm> arms) {
      * @param sentence what it is
      * @param mend how to do away with it
      */
-    public record Flaw(Kind kind, String sentence, String mend) {}
+    public record Flaw(FlawKind kind, String sentence, String mend) {}
 
     public Design {
         if (arms.size() < 2) {
@@ -89,13 +89,15 @@ public record Design(Factor factor, List<Arm> arms) {
                 .filter(arm -> arm.pieces().isEmpty())
                 .findFirst()
                 .map(arm -> new Flaw(
-                        Kind.EMPTY_ARM, "%s has no piece.".formatted(arm.name()), "Give every arm a piece at least."));
+                        FlawKind.EMPTY_ARM,
+                        "%s has no piece.".formatted(arm.name()),
+                        "Give every arm a piece at least."));
     }
 
     private Optional<Flaw> control() {
         return when(
                 arms.stream().noneMatch(Arm::control),
-                Kind.NO_CONTROL,
+                FlawKind.NO_CONTROL,
                 "No arm is the control.",
                 "Say which arm is done as you always do it.");
     }
@@ -103,7 +105,7 @@ public record Design(Factor factor, List<Arm> arms) {
     private Optional<Flaw> nothingCompared() {
         return when(
                 distinct(factor::of).size() == 1,
-                Kind.NOTHING_COMPARED,
+                FlawKind.NOTHING_COMPARED,
                 "All arms have the same %s: %s.".formatted(factor.label(), all(factor::of)),
                 "Change it in one arm, or ask about something else.");
     }
@@ -113,7 +115,7 @@ public record Design(Factor factor, List<Arm> arms) {
                 .filter(arm -> of(arm, factor::of).size() > 1)
                 .findFirst()
                 .map(arm -> new Flaw(
-                        Kind.MIXED_ARM,
+                        FlawKind.MIXED_ARM,
                         "The pieces of %s differ in %s: %s."
                                 .formatted(arm.name(), factor.label(), String.join(", ", of(arm, factor::of))),
                         "Make an arm of each."));
@@ -140,7 +142,7 @@ public record Design(Factor factor, List<Arm> arms) {
                 .toList();
         return when(
                 changed.size() > 1,
-                Kind.SEVERAL_CHANGES,
+                FlawKind.SEVERAL_CHANGES,
                 "More than one thing is changed: %s. Which of them did it will not be known."
                         .formatted(String.join(", ", changed)),
                 "Change one, and leave the rest for the next trial.");
@@ -154,7 +156,7 @@ public record Design(Factor factor, List<Arm> arms) {
                         : "Split one lot into all the arms.";
         return when(
                 differs(Facts::lot),
-                Kind.OTHER_ANIMALS,
+                FlawKind.OTHER_ANIMALS,
                 "The arms do not come from the same animals: %s. Two animals differ in more than %s."
                         .formatted(byArm(facts -> "lot " + facts.lot()), factor.label()),
                 mend);
@@ -166,7 +168,7 @@ public record Design(Factor factor, List<Arm> arms) {
         long apart = ChronoUnit.DAYS.between(first, last);
         return when(
                 apart > START_DAYS,
-                Kind.OTHER_START,
+                FlawKind.OTHER_START,
                 "Between the first hanging and the last lie %d days.".formatted(apart),
                 "Hang all of them on one day.");
     }
@@ -177,7 +179,7 @@ public record Design(Factor factor, List<Arm> arms) {
         int most = pieces().mapToInt(grams).max().orElseThrow();
         return when(
                 most > SIZE * least,
-                Kind.SIZES,
+                FlawKind.SIZES,
                 "The heaviest piece has %s, the lightest %s: more than 15 %% apart, and small pieces dry faster."
                         .formatted(mass(most), mass(least)),
                 "Cut them to one weight.");
@@ -185,7 +187,7 @@ public record Design(Factor factor, List<Arm> arms) {
 
     private Flaw alsoDiffers(Factor other) {
         return new Flaw(
-                Kind.ALSO_DIFFERS,
+                FlawKind.ALSO_DIFFERS,
                 "The arms also differ in %s: %s.".formatted(other.label(), byArm(other::of)),
                 "Make %s the same in all arms.".formatted(other.label()));
     }
@@ -193,12 +195,12 @@ public record Design(Factor factor, List<Arm> arms) {
     private Optional<Flaw> anecdote() {
         return when(
                 arms.stream().anyMatch(arm -> arm.pieces().size() == 1),
-                Kind.ANECDOTE,
+                FlawKind.ANECDOTE,
                 "One piece in an arm is an anecdote: two pieces of one animal differ by themselves.",
                 "Cut two or more pieces for each arm, or do it again with another lot.");
     }
 
-    private static Optional<Flaw> when(boolean holds, Kind kind, String sentence, String mend) {
+    private static Optional<Flaw> when(boolean holds, FlawKind kind, String sentence, String mend) {
         return holds ? Optional.of(new Flaw(kind, sentence, mend)) : Optional.empty();
     }
 

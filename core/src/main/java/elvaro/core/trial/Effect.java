@@ -33,7 +33,7 @@ public record Effect(double value, double error, double freedom, int pairs) {
      *
      * @param block pieces of one block are each other's neighbours in one animal
      */
-    public record Found(String block, double value) {}
+    public record ArmValue(String block, double value) {}
 
     /**
      * Paired where two blocks or more hold both arms (Student's t on the differences), else Welch's t, else what one piece says.
@@ -42,7 +42,7 @@ public record Effect(double value, double error, double freedom, int pairs) {
      * @param control one figure or more
      * @param arm one figure or more
      */
-    public static Effect of(List<Found> control, List<Found> arm) {
+    public static Effect of(List<ArmValue> control, List<ArmValue> arm) {
         if (control.isEmpty() || arm.isEmpty()) {
             throw new IllegalArgumentException("Both arms need a figure.");
         }
@@ -61,7 +61,7 @@ public record Effect(double value, double error, double freedom, int pairs) {
     }
 
     /** Arm less control in every block that holds both, in the order of the blocks. */
-    public static List<Double> differences(List<Found> control, List<Found> arm) {
+    public static List<Double> differences(List<ArmValue> control, List<ArmValue> arm) {
         Map<String, List<Double>> there = byBlock(control);
         List<Double> differences = new ArrayList<>();
         byBlock(arm).forEach((block, values) -> {
@@ -109,7 +109,7 @@ public record Effect(double value, double error, double freedom, int pairs) {
         return band(0.8).orElseThrow().holdsZero() ? Strength.NOT_SHOWN : Strength.LEANING;
     }
 
-    private static Map<String, List<Double>> byBlock(List<Found> found) {
+    private static Map<String, List<Double>> byBlock(List<ArmValue> found) {
         Map<String, List<Double>> blocks = new TreeMap<>();
         found.forEach(each ->
                 blocks.computeIfAbsent(each.block(), block -> new ArrayList<>()).add(each.value()));
@@ -120,7 +120,7 @@ public record Effect(double value, double error, double freedom, int pairs) {
         return values.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
     }
 
-    private static double[] values(List<Found> found) {
-        return found.stream().mapToDouble(Found::value).toArray();
+    private static double[] values(List<ArmValue> found) {
+        return found.stream().mapToDouble(ArmValue::value).toArray();
     }
 }

@@ -1,9 +1,10 @@
 package elvaro.core.trial;
 
+import static elvaro.core.working.Quantity.price;
+
 import elvaro.core.trial.Effect.Strength;
 import java.util.Locale;
 import java.util.Optional;
-import static elvaro.core.working.Quantity.price;
 
 /**
  * What a trial showed in one measure, in words. It never says that two arms are equal.

@@ -18,34 +18,34 @@ public record KnifeWork(double cutMm, double crustMm, boolean measured, double m
     private static final double SPOILT = 0.5;
 
     /**
-     * @param carving as it was cut, before the shop taught anything
+     * @param trimModel as it was cut, before the shop taught anything
      * @param ledger of a closed bench
      * @param measuredCrustMm at a cut face, if somebody laid a rule on it
      * @return empty where nothing was trimmed, no crust forms, or the piece was spoilt
      */
-    public static Optional<KnifeWork> of(TrimModel carving, Ledger ledger, OptionalDouble measuredCrustMm) {
+    public static Optional<KnifeWork> of(TrimModel trimModel, Ledger ledger, OptionalDouble measuredCrustMm) {
         int trim = ledger.piles().trimmedOff();
-        double law = carving.crustMm(ledger.shrinkFraction());
+        double law = trimModel.crustMm(ledger.shrinkFraction());
         if (trim == 0 || law == 0 || isSpoilt(ledger)) {
             return Optional.empty();
         }
-        double cut = trim / carving.gramsPerMm();
+        double cut = trim / trimModel.gramsPerMm();
         double crust = measuredCrustMm.orElse(law);
         return Optional.of(new KnifeWork(
                 cut,
                 crust,
                 measuredCrustMm.isPresent(),
-                cut - crust - carving.closeness().moreMm()));
+                cut - crust - trimModel.closeness().moreMm()));
     }
 
     /**
      * Steak found over steak expected, as a share of the green weight. Slices taken before the pull count as found.
      *
-     * @param carving as it was cut
+     * @param trimModel as it was cut
      */
-    public static Optional<Double> steakOver(TrimModel carving, Ledger ledger) {
+    public static Optional<Double> steakOver(TrimModel trimModel, Ledger ledger) {
         double withdrawn = (double) ledger.withdrawn() / ledger.green();
-        double expected = carving.after(ledger.shrinkFraction()).steak();
+        double expected = trimModel.after(ledger.shrinkFraction()).steak();
         return isSpoilt(ledger) ? Optional.empty() : Optional.of(ledger.steakYield() + withdrawn - expected);
     }
 

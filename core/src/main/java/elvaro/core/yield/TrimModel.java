@@ -38,15 +38,16 @@ public record TrimModel(
     }
 
     /** As this shop cuts. */
-    public TrimModel as(double shopsCrustFactor, double shopsSteakShift) {
-        return new TrimModel(hanging, shape, boneShare, fatCoverMm, order, closeness, shopsCrustFactor, shopsSteakShift);
+    public TrimModel learnt(double shopsCrustFactor, double shopsSteakShift) {
+        return new TrimModel(
+                hanging, shape, boneShare, fatCoverMm, order, closeness, shopsCrustFactor, shopsSteakShift);
     }
 
-    public TrimModel by(BenchOrder other) {
-        return by(other, closeness);
+    public TrimModel cutBy(BenchOrder other) {
+        return cutBy(other, closeness);
     }
 
-    public TrimModel by(BenchOrder other, Closeness how) {
+    public TrimModel cutBy(BenchOrder other, Closeness how) {
         return new TrimModel(hanging, shape, boneShare, fatCoverMm, other, how, crustFactor, steakShift);
     }
 

@@ -1,5 +1,9 @@
 package elvaro.core.cost;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.PriceByAge.Step;
@@ -14,9 +18,6 @@ import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 
 class CostPropertiesTest {
     private static final LocalDate DAY = LocalDate.of(2026, 3, 2);

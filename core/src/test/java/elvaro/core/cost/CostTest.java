@@ -1,5 +1,8 @@
 package elvaro.core.cost;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.SteakCost.ByProductPrices;
@@ -7,8 +10,6 @@ import elvaro.core.ledger.Piles;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 class CostTest {
     private static final LocalDate DAY = LocalDate.of(2026, 3, 2);

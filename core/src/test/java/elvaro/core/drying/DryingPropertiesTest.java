@@ -1,8 +1,11 @@
 package elvaro.core.drying;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.air.Air;
-import elvaro.core.air.Climate.Reading;
 import elvaro.core.air.Climate;
+import elvaro.core.air.Climate.Reading;
 import elvaro.core.cut.SurfaceClass;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,8 +14,6 @@ import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 /** What must hold for any piece in any air; the seed is the test's name. */
 class DryingPropertiesTest {
@@ -43,7 +44,7 @@ class DryingPropertiesTest {
         double lostBy(double day) {
             Surface surface = Surface.of(shape, grams, fatMm, boneIn);
             return new Hanging(grams, surface, boneIn, method, coating, 0.85)
-                    .in(Climate.constant(air))
+                    .dryingIn(Climate.constant(air))
                     .on(day, Parameters.NONE)
                     .fraction();
         }
@@ -171,7 +172,7 @@ class DryingPropertiesTest {
 
     private static double lost(Climate climate, Surface surface, Method method, double contact) {
         return new Hanging(6000, surface, false, method, Coating.NONE, contact)
-                .in(climate)
+                .dryingIn(climate)
                 .on(28, Parameters.NONE)
                 .fraction();
     }

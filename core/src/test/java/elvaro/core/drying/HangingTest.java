@@ -1,5 +1,9 @@
 package elvaro.core.drying;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.cut.SurfaceClass;
@@ -10,9 +14,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 
 class HangingTest {
     private static final Climate ROOM = Climate.constant(new Air(2, 0.80, 0.5));
@@ -23,19 +24,22 @@ class HangingTest {
     }
 
     private static double lost(Hanging hanging, Climate climate) {
-        return hanging.in(climate).on(28, Parameters.NONE).fraction();
+        return hanging.dryingIn(climate).on(28, Parameters.NONE).fraction();
     }
 
     @ParameterizedTest
     @EnumSource(Method.class)
     void no_method_loses_anything_on_the_day_of_hanging(Method method) {
-        assertThat(piece(method, Coating.NONE).in(ROOM).on(0, Parameters.NONE).fraction())
+        assertThat(piece(method, Coating.NONE)
+                        .dryingIn(ROOM)
+                        .on(0, Parameters.NONE)
+                        .fraction())
                 .isZero();
     }
 
     private static double[] along(List<Leak> leaks, Climate climate) {
         WaterLoss.Lost[] lost = piece(Method.MEMBRANE, Coating.NONE)
-                .in(climate, leaks)
+                .dryingIn(climate, leaks)
                 .along(new double[] {10, 11, 20, 21, 28}, Parameters.NONE);
         return Arrays.stream(lost).mapToDouble(WaterLoss.Lost::fraction).toArray();
     }
@@ -107,7 +111,7 @@ class HangingTest {
 
     @Test
     void a_vacuum_bag_never_gives_off_more_than_it_can_hold() {
-        WaterLoss bag = piece(Method.VACUUM, Coating.NONE).in(ROOM);
+        WaterLoss bag = piece(Method.VACUUM, Coating.NONE).dryingIn(ROOM);
         assertThat(bag.on(400, Parameters.NONE).fraction()).isLessThanOrEqualTo(0.06);
         assertThat(bag.on(400, new Parameters(-3, 0)).byResistance()).isZero();
     }
@@ -121,7 +125,7 @@ class HangingTest {
 
     @Test
     void many_days_asked_at_once_are_the_days_asked_one_by_one() {
-        WaterLoss loss = piece(Method.MEMBRANE, Coating.NONE).in(ROOM);
+        WaterLoss loss = piece(Method.MEMBRANE, Coating.NONE).dryingIn(ROOM);
         double[] days = {0, 0.3, 1, 1, 7.75, 28, 100.01};
         WaterLoss.Lost[] together = loss.along(days, Parameters.NONE);
         for (int index = 0; index < days.length; index++) {
@@ -132,8 +136,9 @@ class HangingTest {
 
     @Test
     void days_that_run_backwards_are_refused() {
-        WaterLoss loss = piece(Method.OPEN_AIR, Coating.NONE).in(ROOM);
-        assertThatThrownBy(() -> loss.along(new double[] {7, 3}, Parameters.NONE)).hasMessageContaining("ascend");
+        WaterLoss loss = piece(Method.OPEN_AIR, Coating.NONE).dryingIn(ROOM);
+        assertThatThrownBy(() -> loss.along(new double[] {7, 3}, Parameters.NONE))
+                .hasMessageContaining("ascend");
         assertThatThrownBy(() -> loss.on(-1, Parameters.NONE)).hasMessageContaining("0 or more");
     }
 
@@ -141,7 +146,7 @@ class HangingTest {
     @CsvSource({"0", "1.01", "-0.2", "NaN"})
     void contact_is_a_share_of_the_film(double contact) {
         Hanging wrong = new Hanging(6000, SURFACE, false, Method.MEMBRANE, Coating.NONE, contact);
-        assertThatThrownBy(() -> wrong.in(ROOM)).hasMessageContaining("Contact is a share");
+        assertThatThrownBy(() -> wrong.dryingIn(ROOM)).hasMessageContaining("Contact is a share");
     }
 
     @Test

@@ -1,5 +1,9 @@
 package elvaro.core.forecast;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.drying.AirDrying;
@@ -8,7 +12,7 @@ import elvaro.core.drying.Skin;
 import elvaro.core.drying.Surface;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
-import elvaro.core.forecast.Learning.Evidence;
+import elvaro.core.forecast.Learning.WeighingEvidence;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -16,9 +20,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 
 class BeliefTest {
     private static final int DIVISION = 5;
@@ -69,8 +70,9 @@ class BeliefTest {
 
     @Test
     void where_nothing_was_weighed_what_was_thought_before_stays() {
-        assertThat(Fit.of(loin(), DIVISION).given(Belief.ESTIMATES, List.of())).isSameAs(Belief.ESTIMATES);
-        assertThat(Fit.of(loin(), DIVISION).given(Belief.ESTIMATES, List.of(new Observed(0, 0))))
+        assertThat(Fit.of(loin(), DIVISION).posterior(Belief.ESTIMATES, List.of()))
+                .isSameAs(Belief.ESTIMATES);
+        assertThat(Fit.of(loin(), DIVISION).posterior(Belief.ESTIMATES, List.of(new Observed(0, 0))))
                 .as("the green weight says nothing about the drying")
                 .isSameAs(Belief.ESTIMATES);
     }
@@ -129,7 +131,7 @@ class BeliefTest {
         for (int place = 0; place < places; place++) {
             double resistance = random.nextGaussian() * shared * Estimates.RESISTANCE_SD;
             double crust = random.nextGaussian() * shared * Estimates.CRUST_SD;
-            List<Evidence> evidence = new ArrayList<>();
+            List<WeighingEvidence> evidence = new ArrayList<>();
             for (int piece = 0; piece < finished; piece++) {
                 evidence.add(Learning.from(loss, weighed(loss, own(resistance, crust, random), random), DIVISION));
             }

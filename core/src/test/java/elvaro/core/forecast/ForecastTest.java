@@ -1,5 +1,8 @@
 package elvaro.core.forecast;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.drying.AirDrying;
@@ -11,8 +14,8 @@ import elvaro.core.drying.Skin;
 import elvaro.core.drying.Surface;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
-import elvaro.core.forecast.Learning.Evidence;
 import elvaro.core.forecast.Learning.Learnt;
+import elvaro.core.forecast.Learning.WeighingEvidence;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -20,8 +23,6 @@ import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 class ForecastTest {
     private static final int DIVISION = 5;
@@ -33,7 +34,7 @@ class ForecastTest {
 
     private static WaterLoss steak() {
         return new Hanging(500, Surface.bare(0.042), false, Method.MEMBRANE, Coating.NONE, 1)
-                .in(Climate.constant(new Air(3, 0.65, 0.1)));
+                .dryingIn(Climate.constant(new Air(3, 0.65, 0.1)));
     }
 
     private static Parameters drawn(Random random) {
@@ -123,8 +124,8 @@ class ForecastTest {
     void a_piece_in_a_vacuum_bag_gives_off_a_little_juice_and_one_on_ice_none() {
         Surface surface = Surface.bare(0.2);
         Climate fridge = Climate.constant(new Air(3, 0.6, 0.1));
-        WaterLoss bag = new Hanging(6000, surface, false, Method.VACUUM, Coating.NONE, 1).in(fridge);
-        WaterLoss ice = new Hanging(6000, surface, false, Method.ON_ICE, Coating.NONE, 1).in(fridge);
+        WaterLoss bag = new Hanging(6000, surface, false, Method.VACUUM, Coating.NONE, 1).dryingIn(fridge);
+        WaterLoss ice = new Hanging(6000, surface, false, Method.ON_ICE, Coating.NONE, 1).dryingIn(fridge);
         assertThat(bag.on(21, Parameters.NONE).fraction()).isCloseTo(0.015, within(1e-9));
         assertThat(Forecast.of(ice, Belief.ESTIMATES, List.of(), DIVISION)
                         .on(14)
@@ -205,8 +206,8 @@ class ForecastTest {
 
     @Nested
     class A_shop {
-        private List<Evidence> finished(Parameters place, int count, Random random) {
-            List<Evidence> evidence = new ArrayList<>();
+        private List<WeighingEvidence> finished(Parameters place, int count, Random random) {
+            List<WeighingEvidence> evidence = new ArrayList<>();
             for (int piece = 0; piece < count; piece++) {
                 Parameters own = new Parameters(
                         place.resistance() + random.nextGaussian() * 0.5 * Estimates.RESISTANCE_SD,
@@ -240,7 +241,7 @@ class ForecastTest {
 
         @Test
         void whose_pieces_say_nothing_learns_nothing() {
-            Evidence silent = Learning.from(loin(), List.of(), DIVISION);
+            WeighingEvidence silent = Learning.from(loin(), List.of(), DIVISION);
             Belief prior = Learning.prior(List.of(silent, silent));
             assertThat(prior.varianceResistance()).isCloseTo(Belief.ESTIMATES.varianceResistance(), within(1e-9));
         }

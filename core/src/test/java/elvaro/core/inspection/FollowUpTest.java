@@ -1,9 +1,11 @@
 package elvaro.core.inspection;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import elvaro.core.inspection.LookVerdict.Discard;
 import elvaro.core.inspection.Rule.Answer;
-import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.schedule.Work;
 import java.time.Duration;
@@ -15,7 +17,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import static org.assertj.core.api.Assertions.assertThat;
 
 class FollowUpTest {
     private static final Instant LOOKED = Instant.parse("2026-02-10T08:00:00Z");

@@ -1,5 +1,8 @@
 package elvaro.core.inspection;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
 import elvaro.core.drying.Method;
 import elvaro.core.inspection.LookVerdict.Discard;
 import elvaro.core.inspection.Observation.Colour;
@@ -8,7 +11,7 @@ import elvaro.core.inspection.Observation.Extent;
 import elvaro.core.inspection.Observation.Mould;
 import elvaro.core.inspection.Observation.Smell;
 import elvaro.core.inspection.Observation.Spot;
-import elvaro.core.inspection.Observation.Surface;
+import elvaro.core.inspection.Observation.SurfaceFeel;
 import elvaro.core.inspection.Rule.Answer;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -19,8 +22,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 /** The table of inspection rules, row by row: common practice, no source. */
 class RulesTest {
@@ -31,7 +32,7 @@ class RulesTest {
         Set<Mould> moulds = pick(Mould.class, said);
         return new Observation(
                 first(pick(Colour.class, said), Colour.DARK_RED),
-                first(pick(Surface.class, said), Surface.DRY),
+                first(pick(SurfaceFeel.class, said), SurfaceFeel.DRY),
                 moulds,
                 moulds.isEmpty() ? Extent.NONE : Extent.PATCHES,
                 first(pick(Smell.class, said), Smell.CLEAN),
@@ -123,7 +124,7 @@ class RulesTest {
 
     private static Observation look(Set<Mould> moulds, Smell smell, Set<Spot> spots) {
         Extent extent = moulds.isEmpty() ? Extent.NONE : Extent.SPOTS;
-        return new Observation(Colour.BROWN, Surface.DRY, moulds, extent, smell, spots, Depth.PART, 0, false);
+        return new Observation(Colour.BROWN, SurfaceFeel.DRY, moulds, extent, smell, spots, Depth.PART, 0, false);
     }
 
     @ParameterizedTest
@@ -148,7 +149,7 @@ class RulesTest {
     void mould_that_is_nowhere_and_a_share_above_all_are_no_look() {
         assertThatThrownBy(() -> new Observation(
                         Colour.BROWN,
-                        Surface.DRY,
+                        SurfaceFeel.DRY,
                         Set.of(Mould.BLUE),
                         Extent.NONE,
                         Smell.CLEAN,
@@ -159,7 +160,7 @@ class RulesTest {
                 .hasMessageContaining("how far the mould goes");
         assertThatThrownBy(() -> new Observation(
                         Colour.BROWN,
-                        Surface.DRY,
+                        SurfaceFeel.DRY,
                         Set.of(),
                         Extent.NONE,
                         Smell.CLEAN,

@@ -1,13 +1,14 @@
 package elvaro.core.past;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
 import elvaro.core.past.CellParser.Order;
 import elvaro.core.past.CellParser.Unit;
 import java.time.LocalDate;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 /** Cells as people write them. Pounds by the agreement of 1959: 9 lb 14 oz are 4479.2 g. */
 class CellParserTest {

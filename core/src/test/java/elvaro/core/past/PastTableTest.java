@@ -1,19 +1,20 @@
 package elvaro.core.past;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.Stream;
 import elvaro.core.past.CellParser.Order;
 import elvaro.core.past.CellParser.Unit;
+import elvaro.core.past.PastTable.ColumnMapping;
 import elvaro.core.past.PastTable.Known;
-import elvaro.core.past.PastTable.Manner;
 import elvaro.core.past.PastTable.Read;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import static org.assertj.core.api.Assertions.assertThat;
 
 class PastTableTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 1);
@@ -30,7 +31,7 @@ class PastTableTest {
             "Trim");
 
     private static Read read(Optional<Stream> rest, String... lines) {
-        Manner manner = new Manner(
+        ColumnMapping manner = new ColumnMapping(
                 1,
                 PastField.guess(HEADS),
                 Unit.KILOGRAM,
@@ -129,7 +130,7 @@ class PastTableTest {
     void what_a_lot_cannot_hold_is_said_of_its_cell() {
         List<String> heads =
                 List.of("Tag", "Hung on", "Green weight", "Pulled on", "Final weight", "Steaks", "Supplier");
-        Manner manner = new Manner(
+        ColumnMapping manner = new ColumnMapping(
                 7,
                 PastField.guess(heads),
                 Unit.GRAM,

@@ -1,5 +1,8 @@
 package elvaro.core.past;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.past.CellParser.Order;
 import elvaro.core.past.CellParser.Unit;
 import java.text.DecimalFormat;
@@ -11,8 +14,6 @@ import java.util.Locale;
 import java.util.Random;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 /** What the formatters of the language write, in the manners of several countries, is read back as it was. */
 class WrittenBackTest {

@@ -1,10 +1,15 @@
 package elvaro.core.plan;
 
+import static elvaro.core.working.Units.PLAIN;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.cost.DayToStop;
-import elvaro.core.cost.PriceByAge.Step;
 import elvaro.core.cost.PriceByAge;
+import elvaro.core.cost.PriceByAge.Step;
 import elvaro.core.cost.SteakCost.ByProductPrices;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
@@ -27,10 +32,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import static elvaro.core.working.Units.PLAIN;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 
 class OutlookTest {
     private static final Climate ROOM = Climate.constant(new Air(2, 0.80, 0.5));
@@ -45,7 +46,7 @@ class OutlookTest {
     private static Outlook of(int grams, PriceByAge prices) {
         Hanging hanging = strip(grams);
         return new Outlook(
-                Forecast.of(hanging.in(ROOM), Belief.ESTIMATES, List.of(), 5),
+                Forecast.of(hanging.dryingIn(ROOM), Belief.ESTIMATES, List.of(), 5),
                 TrimModel.of(STRIP, hanging, 0, BenchOrder.SLICE_FIRST),
                 Estimates.STEAK_YIELD_SD,
                 ROOM,
@@ -55,10 +56,10 @@ class OutlookTest {
 
     @Test
     void every_day_has_less_steak_more_tenderness_and_a_band_round_what_is_expected() {
-        List<Outlook.Day> days = of(6000, PriceByAge.NONE).days(60);
+        List<Outlook.OutlookDay> days = of(6000, PriceByAge.NONE).days(60);
         for (int day = 1; day <= 60; day++) {
-            Outlook.Day today = days.get(day);
-            Outlook.Day before = days.get(day - 1);
+            Outlook.OutlookDay today = days.get(day);
+            Outlook.OutlookDay before = days.get(day - 1);
             assertThat(today.section().steak()).isLessThan(before.section().steak());
             assertThat(today.tenderness().orElseThrow())
                     .isGreaterThan(before.tenderness().orElseThrow());
@@ -97,11 +98,11 @@ class OutlookTest {
     void the_best_day_is_the_first_of_a_price_that_pays_for_the_wait() {
         PriceByAge prices = new PriceByAge(List.of(new Step(14, 4000), new Step(28, 6000), new Step(45, 6100)));
         List<DayToStop.Stop> stops =
-                of(6000, prices).days(60).stream().map(Outlook.Day::stop).toList();
+                of(6000, prices).days(60).stream().map(Outlook.OutlookDay::stop).toList();
         assertThat(DayToStop.best(stops))
                 .hasValueSatisfying(stop -> assertThat(stop.day()).isEqualTo(28));
         assertThat(DayToStop.best(of(6000, PriceByAge.NONE).days(20).stream()
-                        .map(Outlook.Day::stop)
+                        .map(Outlook.OutlookDay::stop)
                         .toList()))
                 .isEmpty();
     }

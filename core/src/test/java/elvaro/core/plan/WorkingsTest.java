@@ -1,5 +1,7 @@
 package elvaro.core.plan;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.cost.DayToStop;
@@ -30,7 +32,6 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import static org.assertj.core.api.Assertions.assertThat;
 
 /** What is said beside a number is that number, with where it comes from. */
 class WorkingsTest {
@@ -42,7 +43,7 @@ class WorkingsTest {
         Hanging hanging =
                 new Hanging(grams, Surface.of(cut.surface(), grams, 5, false), false, Method.OPEN_AIR, Coating.NONE, 1);
         return new Outlook(
-                Forecast.of(hanging.in(ROOM), belief, List.of(), 5),
+                Forecast.of(hanging.dryingIn(ROOM), belief, List.of(), 5),
                 TrimModel.of(cut, hanging, 5, BenchOrder.TRIM_FIRST),
                 Estimates.STEAK_YIELD_SD,
                 ROOM,
@@ -50,14 +51,14 @@ class WorkingsTest {
                 new DayToStop(grams, Method.OPEN_AIR, 9000, 20, new ByProductPrices(800, 200, 100), PriceByAge.NONE));
     }
 
-    private static Map<String, Working> workings(Outlook outlook, Outlook.Day day) {
+    private static Map<String, Working> workings(Outlook outlook, Outlook.OutlookDay day) {
         return outlook.workings(day).stream().collect(Collectors.toMap(Working::name, Function.identity()));
     }
 
     @Test
     void every_working_has_its_formula_its_figures_and_its_source() {
         Outlook outlook = of("strip", Belief.ESTIMATES);
-        Outlook.Day day = outlook.days(28).get(28);
+        Outlook.OutlookDay day = outlook.days(28).get(28);
         Map<String, Working> workings = workings(outlook, day);
         assertThat(workings.values())
                 .allSatisfy(working -> assertThat(List.of(working.formula(), working.filled(), working.source()))

@@ -1,5 +1,9 @@
 package elvaro.core.prepare;
 
+import static elvaro.core.working.Units.PLAIN;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.air.Air;
 import elvaro.core.air.ChamberKind;
 import elvaro.core.cut.Species;
@@ -16,9 +20,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
-import static elvaro.core.working.Units.PLAIN;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 class PreparationTest {
     private static Hanging piece(Method method, Coating coating) {
@@ -26,7 +27,9 @@ class PreparationTest {
     }
 
     private static List<String> steps(Species species, Method method, Coating coating) {
-        return PreparationStep.of(species, piece(method, coating)).stream().map(PreparationStep::key).toList();
+        return PreparationStep.of(species, piece(method, coating)).stream()
+                .map(PreparationStep::key)
+                .toList();
     }
 
     @ParameterizedTest

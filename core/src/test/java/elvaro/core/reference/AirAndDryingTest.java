@@ -1,5 +1,9 @@
 package elvaro.core.reference;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.air.SaturatedSalt;
@@ -15,9 +19,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvFileSource;
 import org.junit.jupiter.params.provider.CsvSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 
 class AirAndDryingTest {
 
@@ -143,7 +144,7 @@ class AirAndDryingTest {
 
     @Test
     void air_wetter_than_the_surface_takes_nothing_and_gives_nothing() {
-        WaterLoss wet = dry(8000, 0.23, new Air(2, 0.95, 0.5), Skin.bare().under(Coating.SYRUP));
+        WaterLoss wet = dry(8000, 0.23, new Air(2, 0.95, 0.5), Skin.bare().coatedWith(Coating.SYRUP));
         assertThat(wet.on(60, Parameters.NONE).fraction()).isZero();
     }
 }

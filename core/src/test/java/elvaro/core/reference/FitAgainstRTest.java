@@ -58,7 +58,7 @@ class FitAgainstRTest {
                 false,
                 Climate.constant(new Air(celsius, humidity, speed)),
                 new Skin(0.99, skin));
-        Belief learnt = Fit.of(loss, 5).given(Belief.ESTIMATES, weighings(set));
+        Belief learnt = Fit.of(loss, 5).posterior(Belief.ESTIMATES, weighings(set));
         assertThat(learnt.mean().resistance()).isCloseTo(resistance, within(0.001));
         assertThat(learnt.mean().crust()).isCloseTo(crust, within(0.005));
         assertThat(learnt.varianceResistance()).isCloseTo(varianceResistance, Percentage.withPercentage(1));

@@ -90,8 +90,8 @@ class KeepingTest {
     }
 
     private static Excursions in(double... hourly) {
-        return Excursions.in(IntStream.range(0, hourly.length)
-                .mapToObj(hour -> new Excursions.Reading(NIGHT.plus(Duration.ofHours(hour)), hourly[hour]))
+        return Excursions.find(IntStream.range(0, hourly.length)
+                .mapToObj(hour -> new Excursions.TimedReading(NIGHT.plus(Duration.ofHours(hour)), hourly[hour]))
                 .toList());
     }
 
@@ -116,11 +116,11 @@ class KeepingTest {
     @ParameterizedTest(name = "cold for {0} minutes between: {1}")
     @CsvSource({"1, 1", "14, 1", "15, 2", "40, 2"})
     void a_probe_that_wavers_about_the_limit_makes_one_excursion_not_many(int coldMinutes, int runs) {
-        List<Excursions.Reading> readings = IntStream.range(0, 60)
-                .mapToObj(minute -> new Excursions.Reading(
+        List<Excursions.TimedReading> readings = IntStream.range(0, 60)
+                .mapToObj(minute -> new Excursions.TimedReading(
                         NIGHT.plus(Duration.ofMinutes(minute)), minute >= 10 && minute < 10 + coldMinutes ? 4.9 : 5.5))
                 .toList();
-        Excursions found = Excursions.in(readings);
+        Excursions found = Excursions.find(readings);
         assertThat(found.warm()).hasSize(runs);
         assertThat(found.warm().stream()
                         .mapToDouble(Excursions.Warm::degreeHours)
@@ -131,11 +131,11 @@ class KeepingTest {
     @Test
     void six_hours_without_a_reading_are_no_gap_and_a_minute_more_is_one() {
         Instant six = NIGHT.plus(Duration.ofHours(6));
-        assertThat(Excursions.in(List.of(new Excursions.Reading(NIGHT, 2), new Excursions.Reading(six, 2)))
+        assertThat(Excursions.find(List.of(new Excursions.TimedReading(NIGHT, 2), new Excursions.TimedReading(six, 2)))
                         .gaps())
                 .isEmpty();
-        Excursions silent = Excursions.in(
-                List.of(new Excursions.Reading(NIGHT, 8), new Excursions.Reading(six.plus(Duration.ofHours(18)), 2)));
+        Excursions silent = Excursions.find(List.of(
+                new Excursions.TimedReading(NIGHT, 8), new Excursions.TimedReading(six.plus(Duration.ofHours(18)), 2)));
         assertThat(silent.gaps()).hasSize(1);
         assertThat(silent.warm().get(0).degreeHours())
                 .as("nobody knows how long it stayed warm: six hours count")

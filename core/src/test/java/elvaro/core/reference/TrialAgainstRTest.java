@@ -1,8 +1,11 @@
 package elvaro.core.reference;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.trial.Band;
-import elvaro.core.trial.Effect.Found;
 import elvaro.core.trial.Effect;
+import elvaro.core.trial.Effect.ArmValue;
 import elvaro.core.trial.Evidence;
 import elvaro.core.trial.TrialMeasure;
 import java.io.IOException;
@@ -12,8 +15,6 @@ import java.util.List;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvFileSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 /**
  * What trials show, against R 4.2's t.test and metafor's random effects on three data sets with seeded noise. {@code trial.R},
@@ -54,8 +55,10 @@ class TrialAgainstRTest {
             double sd) {
         List<Row> rows = rows(set);
         Effect paired = Effect.of(
-                rows.stream().map(row -> new Found(block(row), row.control())).toList(),
-                rows.stream().map(row -> new Found(block(row), row.arm())).toList());
+                rows.stream()
+                        .map(row -> new ArmValue(block(row), row.control()))
+                        .toList(),
+                rows.stream().map(row -> new ArmValue(block(row), row.arm())).toList());
         assertThat(paired.value()).isCloseTo(mean, CLOSE);
         assertThat(paired.pairs()).isEqualTo(rows.size());
         close(paired, 0.8, low80, high80);
@@ -63,10 +66,10 @@ class TrialAgainstRTest {
 
         Effect unpaired = Effect.of(
                 rows.stream()
-                        .map(row -> new Found("there" + block(row), row.control()))
+                        .map(row -> new ArmValue("there" + block(row), row.control()))
                         .toList(),
                 rows.stream()
-                        .map(row -> new Found("here" + block(row), row.arm()))
+                        .map(row -> new ArmValue("here" + block(row), row.arm()))
                         .toList());
         assertThat(unpaired.pairs()).isZero();
         close(unpaired, 0.8, welchLow80, welchHigh80);

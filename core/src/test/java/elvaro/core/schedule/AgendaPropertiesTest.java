@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.core.schedule.Agenda.Decision;
+import elvaro.core.schedule.Agenda.AgendaDecision;
 import elvaro.core.schedule.Agenda.Item;
-import elvaro.core.schedule.Agenda.Verdict;
+import elvaro.core.schedule.Agenda.TaskVerdict;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,19 +25,19 @@ class AgendaPropertiesTest {
         return LongStream.range(1, 201);
     }
 
-    private record Any(Agenda agenda, List<Decision> decisions, int target, Random random) {
+    private record Any(Agenda agenda, List<AgendaDecision> decisions, int target, Random random) {
         static Any of(long seed) {
             Random random = new Random(seed);
             int target = 1 + random.nextInt(90);
             Method method = Method.values()[random.nextInt(Method.values().length)];
-            List<Decision> decisions = new ArrayList<>();
+            List<AgendaDecision> decisions = new ArrayList<>();
             for (Task task : Task.of(new Care(method, Coating.NONE), HUNG, target)) {
                 if (task.work() != Work.PULL && random.nextInt(3) == 0) {
-                    Verdict verdict = Verdict.values()[random.nextInt(3)];
-                    Optional<LocalDate> to = verdict == Verdict.MOVED
+                    TaskVerdict verdict = TaskVerdict.values()[random.nextInt(3)];
+                    Optional<LocalDate> to = verdict == TaskVerdict.MOVED
                             ? Optional.of(task.on().plusDays(1 + random.nextInt(10)))
                             : Optional.empty();
-                    decisions.add(new Decision(task.work(), task.on(), verdict, to));
+                    decisions.add(new AgendaDecision(task.work(), task.on(), verdict, to));
                 }
             }
             Map<Work, LocalDate> weighed =
@@ -65,8 +65,8 @@ class AgendaPropertiesTest {
     void what_was_done_or_skipped_is_neither_due_nor_ahead(long seed) {
         Any any = Any.of(seed);
         List<Item> open = any.agenda().between(HUNG, HUNG.plusDays(400));
-        for (Decision decision : any.decisions()) {
-            boolean settled = decision.verdict() != Verdict.MOVED;
+        for (AgendaDecision decision : any.decisions()) {
+            boolean settled = decision.verdict() != TaskVerdict.MOVED;
             boolean stands = open.stream()
                     .anyMatch(item ->
                             item.work() == decision.work() && item.plannedOn().equals(decision.plannedOn()));

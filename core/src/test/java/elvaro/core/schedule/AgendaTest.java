@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.core.schedule.Agenda.Decision;
-import elvaro.core.schedule.Agenda.Verdict;
+import elvaro.core.schedule.Agenda.AgendaDecision;
+import elvaro.core.schedule.Agenda.TaskVerdict;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -19,13 +19,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 class AgendaTest {
     private static final LocalDate HUNG = LocalDate.of(2026, 2, 27);
 
-    private static Agenda agenda(Integer weighedOn, Decision... decisions) {
+    private static Agenda agenda(Integer weighedOn, AgendaDecision... decisions) {
         Map<Work, LocalDate> last = weighedOn == null ? Map.of() : Map.of(Work.WEIGH, HUNG.plusDays(weighedOn));
         return Agenda.of(new Care(Method.OPEN_AIR, Coating.NONE), HUNG, 28, List.of(decisions), last);
     }
 
-    private static Decision decided(Work work, int plannedOn, Verdict verdict, Integer movedTo) {
-        return new Decision(
+    private static AgendaDecision decided(Work work, int plannedOn, TaskVerdict verdict, Integer movedTo) {
+        return new AgendaDecision(
                 work,
                 HUNG.plusDays(plannedOn),
                 verdict,
@@ -67,15 +67,15 @@ class AgendaTest {
     @Test
     void looking_is_due_weekly_and_the_last_week_stands_for_the_ones_before() {
         assertThat(due(agenda(21), Work.LOOK, 23)).contains(2L);
-        Decision looked = decided(Work.LOOK, 21, Verdict.DONE, null);
+        AgendaDecision looked = decided(Work.LOOK, 21, TaskVerdict.DONE, null);
         assertThat(due(agenda(21, looked), Work.LOOK, 23)).isEmpty();
-        assertThat(due(agenda(21, decided(Work.LOOK, 14, Verdict.DONE, null)), Work.LOOK, 23))
+        assertThat(due(agenda(21, decided(Work.LOOK, 14, TaskVerdict.DONE, null)), Work.LOOK, 23))
                 .contains(2L);
     }
 
     @Test
     void a_task_that_was_moved_is_due_on_its_new_day_and_keeps_its_name() {
-        Agenda moved = agenda(7, decided(Work.TURN, 7, Verdict.MOVED, 10));
+        Agenda moved = agenda(7, decided(Work.TURN, 7, TaskVerdict.MOVED, 10));
         assertThat(due(moved, Work.TURN, 9)).isEmpty();
         assertThat(due(moved, Work.TURN, 11)).contains(1L);
         assertThat(moved.named(Work.TURN, HUNG.plusDays(7)).orElseThrow().on()).isEqualTo(HUNG.plusDays(10));
@@ -83,8 +83,8 @@ class AgendaTest {
 
     @Test
     void the_last_word_about_a_task_counts() {
-        Decision skipped = decided(Work.TURN, 7, Verdict.SKIPPED, null);
-        Decision moved = decided(Work.TURN, 7, Verdict.MOVED, 12);
+        AgendaDecision skipped = decided(Work.TURN, 7, TaskVerdict.SKIPPED, null);
+        AgendaDecision moved = decided(Work.TURN, 7, TaskVerdict.MOVED, 12);
         assertThat(due(agenda(7, skipped), Work.TURN, 13)).isEmpty();
         assertThat(due(agenda(7, skipped, moved), Work.TURN, 13)).contains(1L);
         assertThat(due(agenda(7, moved, skipped), Work.TURN, 13)).isEmpty();
@@ -92,7 +92,7 @@ class AgendaTest {
 
     @Test
     void what_lies_ahead_is_what_is_not_done() {
-        Agenda agenda = agenda(14, decided(Work.LOOK, 21, Verdict.SKIPPED, null));
+        Agenda agenda = agenda(14, decided(Work.LOOK, 21, TaskVerdict.SKIPPED, null));
         assertThat(agenda.between(HUNG.plusDays(14), HUNG.plusDays(28)))
                 .extracting(Agenda.Item::work)
                 .containsExactly(Work.LOOK, Work.WEIGH, Work.PULL);

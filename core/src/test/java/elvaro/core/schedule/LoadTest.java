@@ -7,7 +7,7 @@ import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.game.Ice;
 import elvaro.core.schedule.Load.Limits;
-import elvaro.core.schedule.Load.Stay;
+import elvaro.core.schedule.Load.PlannedStay;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,8 +23,8 @@ class LoadTest {
     private static final LocalDate DAY = LocalDate.of(2026, 3, 2);
     private static final Limits CABINET = new Limits(20_000, 3, Optional.empty());
 
-    private static Stay stay(int grams, int from, int to) {
-        return new Stay(UUID.randomUUID(), grams, 0.05, DAY.plusDays(from), DAY.plusDays(to));
+    private static PlannedStay stay(int grams, int from, int to) {
+        return new PlannedStay(UUID.randomUUID(), grams, 0.05, DAY.plusDays(from), DAY.plusDays(to));
     }
 
     @Test
@@ -59,9 +59,9 @@ class LoadTest {
 
     @Test
     void what_to_pull_is_what_is_nearest_its_target_and_no_more_of_it_than_needed() {
-        Stay ready = stay(6000, -30, 2);
-        Stay nearly = stay(6000, -20, 9);
-        Stay young = stay(6000, -2, 40);
+        PlannedStay ready = stay(6000, -30, 2);
+        PlannedStay nearly = stay(6000, -20, 9);
+        PlannedStay young = stay(6000, -2, 40);
         Load load = new Load(CABINET, List.of(young, ready, nearly));
         assertThat(load.toPull(List.of(stay(5000, 0, 28)))).containsExactly(ready);
         assertThat(load.toPull(List.of(stay(12_000, 0, 28)))).containsExactly(ready, nearly);
@@ -86,7 +86,7 @@ class LoadTest {
     @MethodSource("seeds")
     void on_the_first_day_it_fits_it_fits_and_on_no_day_before(long seed) {
         Random random = new Random(seed);
-        List<Stay> there = new ArrayList<>();
+        List<PlannedStay> there = new ArrayList<>();
         for (int piece = 0; piece < 6; piece++) {
             int from = random.nextInt(40) - 20;
             there.add(stay(2000 + random.nextInt(8000), from, from + 5 + random.nextInt(50)));
@@ -96,7 +96,7 @@ class LoadTest {
         int grams = 2000 + random.nextInt(17_000);
         LocalDate first = load.firstFit(List.of(stay(grams, 0, days)), DAY, 200).orElseThrow();
         for (LocalDate day = DAY; !day.isAfter(first); day = day.plusDays(1)) {
-            Stay whole = new Stay(UUID.randomUUID(), grams, 0.05, day, day.plusDays(days));
+            PlannedStay whole = new PlannedStay(UUID.randomUUID(), grams, 0.05, day, day.plusDays(days));
             boolean everyDay = day.datesUntil(day.plusDays(days))
                     .allMatch(each -> load.on(each).grams() + grams <= 20_000
                             && load.on(each).places() < 3);

@@ -1,8 +1,10 @@
 package elvaro.core.treatment;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.core.treatment.Clash.Plan;
+import elvaro.core.treatment.Clash.TreatmentPlan;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -11,7 +13,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
-import static org.assertj.core.api.Assertions.assertThat;
 
 class ClashTest {
     /** The trade's clashes and hazards, common practice, no source; the last rows are what must not be objected to. */
@@ -34,9 +35,10 @@ class ClashTest {
         "PASTE, OPEN_AIR, garlic oil shared, 9, ''",
         "PASTE, MEMBRANE, oil, , ''",
     })
-    void what_clashes_is_said_and_nothing_else(TreatmentKind kind, Method method, String with, Double celsius, String expected) {
+    void what_clashes_is_said_and_nothing_else(
+            TreatmentKind kind, Method method, String with, Double celsius, String expected) {
         String words = with == null ? "" : with;
-        assertThat(Clash.in(new Plan(
+        assertThat(Clash.find(new TreatmentPlan(
                         kind,
                         method,
                         words.contains("garlic"),
@@ -61,7 +63,7 @@ class ClashTest {
             if (kind.coating() == Coating.NONE) {
                 continue;
             }
-            assertThat(Clash.in(new Plan(kind, method, false, false, false, false, OptionalDouble.empty())))
+            assertThat(Clash.find(new TreatmentPlan(kind, method, false, false, false, false, OptionalDouble.empty())))
                     .as(kind + " by " + method)
                     .containsAll(Clash.ofCoat(kind.coating(), method));
         }

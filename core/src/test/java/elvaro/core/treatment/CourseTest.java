@@ -1,5 +1,8 @@
 package elvaro.core.treatment;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
 import elvaro.core.treatment.Course.Planned;
 import java.time.LocalDate;
 import java.util.List;
@@ -7,8 +10,6 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 class CourseTest {
     private static final LocalDate BEGAN = LocalDate.of(2026, 3, 2);
@@ -34,7 +35,9 @@ class CourseTest {
     void twice_the_smoke_is_twice_the_sessions_a_week_apart() {
         assertThat(days(TreatmentKind.COLD_SMOKE, 2, Optional.empty()))
                 .containsExactly(Optional.of(BEGAN), Optional.of(HUNG.plusDays(7)));
-        assertThat(days(TreatmentKind.COLD_SMOKE, 4, Optional.empty())).hasSize(4).endsWith(Optional.of(HUNG.plusDays(21)));
+        assertThat(days(TreatmentKind.COLD_SMOKE, 4, Optional.empty()))
+                .hasSize(4)
+                .endsWith(Optional.of(HUNG.plusDays(21)));
     }
 
     @Test

@@ -1,10 +1,5 @@
 package elvaro.core.treatment;
 
-import elvaro.core.drying.Coating;
-import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.EnumSource;
 import static elvaro.core.treatment.Dose.Basis.FIVE_POUNDS;
 import static elvaro.core.treatment.Dose.Basis.KILOGRAM;
 import static elvaro.core.treatment.Dose.Basis.PERCENT;
@@ -16,6 +11,12 @@ import static elvaro.core.treatment.DoseUnit.TEASPOON;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+
+import elvaro.core.drying.Coating;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
 class DoseTest {
     /** Worked by hand; pounds of 453.59237 g. */
@@ -37,20 +38,20 @@ class DoseTest {
     @Test
     void spoons_are_parts_of_a_gallon() {
         double gallon = 231 * Math.pow(2.54, 3);
-        assertThat(TEASPOON.in(MILLILITRE, 768)).isCloseTo(gallon, within(1e-9));
-        assertThat(TABLESPOON.in(MILLILITRE, 256)).isCloseTo(gallon, within(1e-9));
-        assertThat(MILLILITRE.in(TEASPOON, 7.389)).isCloseTo(1.4991, within(1e-4));
+        assertThat(TEASPOON.convert(MILLILITRE, 768)).isCloseTo(gallon, within(1e-9));
+        assertThat(TABLESPOON.convert(MILLILITRE, 256)).isCloseTo(gallon, within(1e-9));
+        assertThat(MILLILITRE.convert(TEASPOON, 7.389)).isCloseTo(1.4991, within(1e-4));
     }
 
     @Test
     void a_teaspoon_for_five_pounds_is_seven_millilitres_on_three_point_four_kilograms() {
         double spoons = TreatmentKind.LIQUID_SMOKE.onLabel().orElseThrow().forPiece(3_400, 0.1);
-        assertThat(TEASPOON.in(MILLILITRE, spoons)).isCloseTo(7.389, within(0.001));
+        assertThat(TEASPOON.convert(MILLILITRE, spoons)).isCloseTo(7.389, within(0.001));
     }
 
     @Test
     void a_weight_is_not_turned_into_a_volume() {
-        assertThatThrownBy(() -> GRAM.in(TEASPOON, 5)).hasMessageContaining("g is not turned into tsp");
+        assertThatThrownBy(() -> GRAM.convert(TEASPOON, 5)).hasMessageContaining("g is not turned into tsp");
         assertThatThrownBy(() -> new Dose(5, TEASPOON, PERCENT)).hasMessageContaining("in grams");
         assertThatThrownBy(() -> new Dose(0, GRAM, KILOGRAM)).hasMessageContaining("above 0");
         assertThatThrownBy(() -> new Dose(101, GRAM, PERCENT)).hasMessageContaining("at most 100");

@@ -1,15 +1,15 @@
 package elvaro.core.trial;
 
-import static elvaro.core.trial.Design.Kind.ALSO_DIFFERS;
-import static elvaro.core.trial.Design.Kind.ANECDOTE;
-import static elvaro.core.trial.Design.Kind.EMPTY_ARM;
-import static elvaro.core.trial.Design.Kind.MIXED_ARM;
-import static elvaro.core.trial.Design.Kind.NOTHING_COMPARED;
-import static elvaro.core.trial.Design.Kind.NO_CONTROL;
-import static elvaro.core.trial.Design.Kind.OTHER_ANIMALS;
-import static elvaro.core.trial.Design.Kind.OTHER_START;
-import static elvaro.core.trial.Design.Kind.SEVERAL_CHANGES;
-import static elvaro.core.trial.Design.Kind.SIZES;
+import static elvaro.core.trial.Design.FlawKind.ALSO_DIFFERS;
+import static elvaro.core.trial.Design.FlawKind.ANECDOTE;
+import static elvaro.core.trial.Design.FlawKind.EMPTY_ARM;
+import static elvaro.core.trial.Design.FlawKind.MIXED_ARM;
+import static elvaro.core.trial.Design.FlawKind.NOTHING_COMPARED;
+import static elvaro.core.trial.Design.FlawKind.NO_CONTROL;
+import static elvaro.core.trial.Design.FlawKind.OTHER_ANIMALS;
+import static elvaro.core.trial.Design.FlawKind.OTHER_START;
+import static elvaro.core.trial.Design.FlawKind.SEVERAL_CHANGES;
+import static elvaro.core.trial.Design.FlawKind.SIZES;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.junit.jupiter.params.provider.Arguments.arguments;
@@ -17,7 +17,7 @@ import static org.junit.jupiter.params.provider.Arguments.arguments;
 import elvaro.core.drying.Method;
 import elvaro.core.trial.Design.Arm;
 import elvaro.core.trial.Design.Flaw;
-import elvaro.core.trial.Design.Kind;
+import elvaro.core.trial.Design.FlawKind;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -128,7 +128,7 @@ class DesignTest {
 
     @ParameterizedTest(name = "{0}: {2}")
     @MethodSource("designs")
-    void a_design_has_these_flaws_and_no_others(String what, Design design, List<Kind> flaws) {
+    void a_design_has_these_flaws_and_no_others(String what, Design design, List<FlawKind> flaws) {
         assertThat(design.flaws()).extracting(Flaw::kind).containsExactlyElementsOf(flaws);
     }
 
@@ -141,7 +141,7 @@ class DesignTest {
 
     @ParameterizedTest(name = "{0}")
     @MethodSource("designs")
-    void the_order_of_arms_and_pieces_is_of_no_matter(String what, Design design, List<Kind> flaws) {
+    void the_order_of_arms_and_pieces_is_of_no_matter(String what, Design design, List<FlawKind> flaws) {
         List<Arm> turned = new ArrayList<>();
         for (Arm arm : design.arms()) {
             List<Facts> pieces = new ArrayList<>(arm.pieces());
@@ -155,7 +155,7 @@ class DesignTest {
 
     @ParameterizedTest(name = "{0}")
     @MethodSource("designs")
-    void doing_it_all_twice_mends_the_anecdote_and_nothing_else(String what, Design design, List<Kind> flaws) {
+    void doing_it_all_twice_mends_the_anecdote_and_nothing_else(String what, Design design, List<FlawKind> flaws) {
         List<Arm> doubled = design.arms().stream()
                 .map(arm -> new Arm(
                         arm.name(),

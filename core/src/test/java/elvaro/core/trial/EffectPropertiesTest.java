@@ -1,6 +1,9 @@
 package elvaro.core.trial;
 
-import elvaro.core.trial.Effect.Found;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import elvaro.core.trial.Effect.ArmValue;
 import elvaro.core.trial.Effect.Strength;
 import java.util.ArrayList;
 import java.util.List;
@@ -9,8 +12,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 /** What intervals promise, kept on simulated trials: 4,000 of them have a standard error of 0.006 about 0.80. */
 class EffectPropertiesTest {
@@ -18,13 +19,13 @@ class EffectPropertiesTest {
 
     /** A lot gives both arms its own mean; the arm adds the truth; every piece has its own luck. */
     private static Effect simulated(Random random, double truth, int pairs, boolean samePieces) {
-        List<Found> control = new ArrayList<>();
-        List<Found> arm = new ArrayList<>();
+        List<ArmValue> control = new ArrayList<>();
+        List<ArmValue> arm = new ArrayList<>();
         for (int pair = 0; pair < pairs; pair++) {
             double lot = samePieces ? random.nextGaussian() * 0.03 : 0;
-            control.add(new Found("a" + pair, 0.16 + lot + random.nextGaussian() * 0.01));
+            control.add(new ArmValue("a" + pair, 0.16 + lot + random.nextGaussian() * 0.01));
             String block = (samePieces ? "a" : "b") + pair;
-            arm.add(new Found(block, 0.16 + lot + truth + random.nextGaussian() * 0.014));
+            arm.add(new ArmValue(block, 0.16 + lot + truth + random.nextGaussian() * 0.014));
         }
         return Effect.of(control, arm);
     }
@@ -55,8 +56,8 @@ class EffectPropertiesTest {
     void swapping_the_arms_turns_the_sign_and_nothing_else() {
         Random random = new Random(6);
         for (int trial = 0; trial < 200; trial++) {
-            List<Found> one = found(random, 1 + random.nextInt(5));
-            List<Found> other = found(random, 1 + random.nextInt(5));
+            List<ArmValue> one = found(random, 1 + random.nextInt(5));
+            List<ArmValue> other = found(random, 1 + random.nextInt(5));
             Effect there = Effect.of(one, other);
             Effect back = Effect.of(other, one);
             assertThat(back.value()).isCloseTo(-there.value(), within(1e-12));
@@ -65,10 +66,10 @@ class EffectPropertiesTest {
         }
     }
 
-    private static List<Found> found(Random random, int pieces) {
-        List<Found> found = new ArrayList<>();
+    private static List<ArmValue> found(Random random, int pieces) {
+        List<ArmValue> found = new ArrayList<>();
         for (int piece = 0; piece < pieces; piece++) {
-            found.add(new Found("block " + random.nextInt(4), random.nextGaussian()));
+            found.add(new ArmValue("block " + random.nextInt(4), random.nextGaussian()));
         }
         return found;
     }

@@ -1,29 +1,31 @@
 package elvaro.core.trial;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.forecast.Forecast;
 import elvaro.core.treatment.Course;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.TreatmentKind;
-import elvaro.core.trial.Effect.Found;
+import elvaro.core.trial.Effect.ArmValue;
 import elvaro.core.trial.Effect.Strength;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 class TrialVerdictTest {
 
-    private static List<Found> blocks(double... values) {
+    private static List<ArmValue> blocks(double... values) {
         return IntStream.range(0, values.length)
-                .mapToObj(block -> new Found("41/" + block, values[block]))
+                .mapToObj(block -> new ArmValue("41/" + block, values[block]))
                 .toList();
     }
 
     @Test
     void one_pair_is_an_anecdote_and_says_so() {
         Effect effect = Effect.of(blocks(0.160), blocks(0.148));
-        assertThat(TrialVerdict.of(TrialMeasure.SHRINK, effect, "Honey", "Plain").sentence())
+        assertThat(TrialVerdict.of(TrialMeasure.SHRINK, effect, "Honey", "Plain")
+                        .sentence())
                 .isEqualTo("Shrink: Honey 1.2 points less than Plain. An anecdote: nothing was done twice.");
         assertThat(effect.band(0.8)).isEmpty();
     }
@@ -40,9 +42,10 @@ class TrialVerdictTest {
 
     @Test
     void what_the_animal_adds_to_both_arms_does_not_widen_a_paired_interval() {
-        List<Found> control = blocks(0.10, 0.15, 0.20);
+        List<ArmValue> control = blocks(0.10, 0.15, 0.20);
         Effect paired = Effect.of(control, blocks(0.09, 0.141, 0.191));
-        Effect apart = Effect.of(control, List.of(new Found("x", 0.09), new Found("y", 0.141), new Found("z", 0.191)));
+        Effect apart = Effect.of(
+                control, List.of(new ArmValue("x", 0.09), new ArmValue("y", 0.141), new ArmValue("z", 0.191)));
         assertThat(paired.strength()).isEqualTo(Strength.SHOWN);
         assertThat(apart.strength()).isEqualTo(Strength.NOT_SHOWN);
     }
@@ -75,8 +78,11 @@ class TrialVerdictTest {
                 "Honey",
                 "Plain");
         TrialVerdict trim = TrialVerdict.of(
-                TrialMeasure.TRIM, Effect.of(blocks(0.160, 0.171, 0.155), blocks(0.170, 0.161, 0.156)), "Honey", "Plain");
-        Design.Flaw flaw = new Design.Flaw(Design.Kind.SIZES, "Too heavy.", "Cut it.");
+                TrialMeasure.TRIM,
+                Effect.of(blocks(0.160, 0.171, 0.155), blocks(0.170, 0.161, 0.156)),
+                "Honey",
+                "Plain");
+        Design.Flaw flaw = new Design.Flaw(Design.FlawKind.SIZES, "Too heavy.", "Cut it.");
         Conclusion conclusion =
                 Conclusion.of("Honey", "Plain", List.of(shrink, trim), List.of(flaw), List.of(), List.of());
         assertThat(conclusion.sentence())

@@ -1,11 +1,12 @@
 package elvaro.core.weighing;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
 import elvaro.core.weighing.StableWeight.Figure;
 import elvaro.core.weighing.StableWeight.Shown;
 import java.time.Instant;
 import org.junit.jupiter.api.Test;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 class StableWeightTest {
     private static final int DIVISION = 5;

@@ -1,5 +1,8 @@
 package elvaro.core.yield;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.cut.SurfaceClass;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
@@ -13,8 +16,6 @@ import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 class KnifeWorkTest {
     private static final OptionalDouble BY_LAW = OptionalDouble.empty();
@@ -55,11 +56,11 @@ class KnifeWorkTest {
 
     @Test
     void a_spoilt_piece_or_one_nothing_was_trimmed_off_says_nothing() {
-        TrimModel carving = loin(BenchOrder.SLICE_FIRST, Closeness.USUAL);
+        TrimModel trimModel = loin(BenchOrder.SLICE_FIRST, Closeness.USUAL);
         Ledger spoilt = new Ledger(8000, 0, 6850, Piles.of(3000, 0, 0, 0, 3850));
-        assertThat(KnifeWork.of(carving, spoilt, BY_LAW)).isEmpty();
-        assertThat(KnifeWork.steakOver(carving, spoilt)).isEmpty();
-        assertThat(KnifeWork.of(carving, new Ledger(8000, 0, 6850, Piles.of(6850, 0, 0, 0, 0)), BY_LAW))
+        assertThat(KnifeWork.of(trimModel, spoilt, BY_LAW)).isEmpty();
+        assertThat(KnifeWork.steakOver(trimModel, spoilt)).isEmpty();
+        assertThat(KnifeWork.of(trimModel, new Ledger(8000, 0, 6850, Piles.of(6850, 0, 0, 0, 0)), BY_LAW))
                 .isEmpty();
     }
 
@@ -74,15 +75,15 @@ class KnifeWorkTest {
         Random random = new Random(seed);
         BenchOrder order = BenchOrder.values()[random.nextInt(2)];
         Closeness closeness = Closeness.values()[random.nextInt(3)];
-        TrimModel carving = loin(order, closeness);
+        TrimModel trimModel = loin(order, closeness);
         int aged = 8000 - 400 - random.nextInt(1600);
-        Section section = carving.after(1 - aged / 8000.0);
+        Section section = trimModel.after(1 - aged / 8000.0);
         Piles piles = section.piles(8000, Method.OPEN_AIR);
         assertThat(piles.total()).isCloseTo(aged, within(2));
-        KnifeWork work =
-                KnifeWork.of(carving, new Ledger(8000, 0, aged, piles), BY_LAW).orElseThrow();
+        KnifeWork work = KnifeWork.of(trimModel, new Ledger(8000, 0, aged, piles), BY_LAW)
+                .orElseThrow();
         assertThat(work.marginMm()).isCloseTo(order.marginMm(), within(0.01));
-        assertThat(KnifeWork.steakOver(carving, new Ledger(8000, 0, aged, piles))
+        assertThat(KnifeWork.steakOver(trimModel, new Ledger(8000, 0, aged, piles))
                         .orElseThrow())
                 .isCloseTo(0, within(0.001));
     }

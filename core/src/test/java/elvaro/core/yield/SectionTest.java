@@ -1,5 +1,8 @@
 package elvaro.core.yield;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.cut.SurfaceClass;
@@ -14,8 +17,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 class SectionTest {
     /** The reference's row 1: 8.0 kg on 0.23 m², bare. */
@@ -33,11 +34,11 @@ class SectionTest {
     @Test
     void the_closer_to_the_crust_the_more_steak() {
         for (double lost : new double[] {0, 0.05, 0.15, 0.4, 0.9}) {
-            double stronger = loin.by(BenchOrder.SLICE_FIRST, Closeness.STRONGER)
+            double stronger = loin.cutBy(BenchOrder.SLICE_FIRST, Closeness.STRONGER)
                     .after(lost)
                     .steak();
             double usual = loin.after(lost).steak();
-            double milder = loin.by(BenchOrder.SLICE_FIRST, Closeness.MILDER)
+            double milder = loin.cutBy(BenchOrder.SLICE_FIRST, Closeness.MILDER)
                     .after(lost)
                     .steak();
             assertThat(stronger).isGreaterThanOrEqualTo(usual);
@@ -45,7 +46,7 @@ class SectionTest {
             assertThat(milder).isNotNegative();
         }
         // By hand: 1 mm less over 0.23 m² is 243.8 g of 8 kg.
-        assertThat(loin.by(BenchOrder.SLICE_FIRST, Closeness.STRONGER)
+        assertThat(loin.cutBy(BenchOrder.SLICE_FIRST, Closeness.STRONGER)
                                 .after(0.1)
                                 .steak()
                         - loin.after(0.1).steak())
@@ -72,7 +73,7 @@ class SectionTest {
                         new Hanging(green, surface, boneIn, method, Coating.NONE, 0.8),
                         fat,
                         BenchOrder.values()[random.nextInt(2)])
-                .as(0.5 + random.nextDouble(), (random.nextDouble() - 0.5) * 0.1)
+                .learnt(0.5 + random.nextDouble(), (random.nextDouble() - 0.5) * 0.1)
                 .after(random.nextDouble() * 1.1 - 0.05);
         assertThat(List.of(section.fat(), section.bone(), section.crust(), section.steak()))
                 .allMatch(share -> share >= 0);
@@ -98,14 +99,14 @@ class SectionTest {
     @Test
     void trimming_first_costs_a_millimetre_and_a_half_of_good_meat_all_round() {
         double kept = loin.after(0.1).steak()
-                - loin.by(BenchOrder.TRIM_FIRST).after(0.1).steak();
+                - loin.cutBy(BenchOrder.TRIM_FIRST).after(0.1).steak();
         assertThat(kept * 8).isCloseTo(1.5 / 1000 * 0.23 * 1060, within(1e-9));
     }
 
     @Test
     void what_a_shop_has_learnt_moves_the_crust_and_the_steaks() {
         Section plain = loin.after(0.1);
-        assertThat(loin.as(1.2, 0).after(0.1).steak()).isLessThan(plain.steak());
-        assertThat(loin.as(1, 0.02).after(0.1).steak()).isCloseTo(plain.steak() + 0.02, within(1e-9));
+        assertThat(loin.learnt(1.2, 0).after(0.1).steak()).isLessThan(plain.steak());
+        assertThat(loin.learnt(1, 0.02).after(0.1).steak()).isCloseTo(plain.steak() + 0.02, within(1e-9));
     }
 }

@@ -1,5 +1,8 @@
 package elvaro.core.yield;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
@@ -15,8 +18,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 /** What must hold however a piece is cut; the seed is the test's name. */
 class TrimModelPropertiesTest {
@@ -40,23 +41,23 @@ class TrimModelPropertiesTest {
     @MethodSource("seeds")
     void more_water_lost_never_means_more_steak_nor_a_thinner_crust(long seed) {
         Random random = new Random(seed);
-        TrimModel carving = any(random, Method.values()[random.nextInt(Method.values().length)]);
+        TrimModel trimModel = any(random, Method.values()[random.nextInt(Method.values().length)]);
         double less = random.nextDouble() * 0.4;
         double more = less + random.nextDouble() * 0.2;
-        assertThat(carving.after(more).steak())
-                .isLessThanOrEqualTo(carving.after(less).steak() + 1e-12);
-        assertThat(carving.crustMm(more)).isGreaterThanOrEqualTo(carving.crustMm(less));
+        assertThat(trimModel.after(more).steak())
+                .isLessThanOrEqualTo(trimModel.after(less).steak() + 1e-12);
+        assertThat(trimModel.crustMm(more)).isGreaterThanOrEqualTo(trimModel.crustMm(less));
     }
 
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
     void slicing_first_never_gives_less_than_trimming_first(long seed) {
         Random random = new Random(seed);
-        TrimModel carving = any(random, Method.OPEN_AIR);
+        TrimModel trimModel = any(random, Method.OPEN_AIR);
         double lost = random.nextDouble() * 0.4;
-        assertThat(carving.by(BenchOrder.SLICE_FIRST).after(lost).steak())
+        assertThat(trimModel.cutBy(BenchOrder.SLICE_FIRST).after(lost).steak())
                 .isGreaterThanOrEqualTo(
-                        carving.by(BenchOrder.TRIM_FIRST).after(lost).steak());
+                        trimModel.cutBy(BenchOrder.TRIM_FIRST).after(lost).steak());
     }
 
     @ParameterizedTest(name = "seed {0}")
@@ -77,7 +78,7 @@ class TrimModelPropertiesTest {
     void the_crust_follows_the_method(Method method) {
         Cut strip = CutCatalogue.get("strip");
         Surface surface = Surface.bare(0.2);
-        TrimModel carving = TrimModel.of(
+        TrimModel trimModel = TrimModel.of(
                 strip, new Hanging(6000, surface, false, method, Coating.NONE, 1), 0, BenchOrder.SLICE_FIRST);
         double open = 2 + 0.1 * 6 / 0.2;
         double expected = switch (method) {
@@ -85,7 +86,7 @@ class TrimModelPropertiesTest {
             case MEMBRANE -> open * 0.7;
             default -> open;
         };
-        assertThat(carving.crustMm(0.1)).isCloseTo(expected, within(1e-9));
+        assertThat(trimModel.crustMm(0.1)).isCloseTo(expected, within(1e-9));
     }
 
     @Test

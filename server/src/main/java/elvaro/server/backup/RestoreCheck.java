@@ -40,7 +40,7 @@ class RestoreCheck {
         int finished = 0;
         List<SignedIn> owners = owners();
         for (SignedIn owner : owners) {
-            LedgerAudit.Found found = current.actingAs(owner, ledgers::all);
+            LedgerAudit.AuditResult found = current.actingAs(owner, ledgers::all);
             finished += found.finished();
             found.open().forEach(tag -> faults.add("The ledger of " + tag + " does not close."));
         }

@@ -70,7 +70,7 @@ class BenchLessons {
         Map<UUID, List<EntryView>> logs = ids.isEmpty() ? Map.of() : pieces.logs(ids);
         List<Bench> benches = (ids.isEmpty() ? List.<Figures>of() : pieces.figures(ids))
                 .stream()
-                        .filter(figures -> figures.piece().carving().isPresent())
+                        .filter(figures -> figures.piece().trimModel().isPresent())
                         .map(figures -> new Bench(
                                 figures,
                                 Cutting.work(figures),
@@ -139,14 +139,17 @@ class BenchLessons {
     }
 
     private static double law(Figures figures) {
-        return figures.piece().carving().orElseThrow().crustMm(figures.ledger().shrinkFraction());
+        return figures.piece()
+                .trimModel()
+                .orElseThrow()
+                .crustMm(figures.ledger().shrinkFraction());
     }
 
     private static BenchLesson steak(List<Bench> benches) {
         List<Double> found = benches.stream()
-                .flatMap(bench ->
-                        KnifeWork.steakOver(
-                                bench.figures().piece().carving().orElseThrow(),
+                .flatMap(
+                        bench -> KnifeWork.steakOver(
+                                bench.figures().piece().trimModel().orElseThrow(),
                                 bench.figures().ledger())
                                 .stream())
                 .toList();

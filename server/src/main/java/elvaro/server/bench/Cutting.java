@@ -5,10 +5,10 @@ import elvaro.core.drying.Method;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.Piles;
 import elvaro.core.ledger.Stream;
-import elvaro.core.portion.Steaks.Trimmed;
 import elvaro.core.portion.Steaks;
-import elvaro.core.portion.SteaksCut.Container;
+import elvaro.core.portion.Steaks.Trimmed;
 import elvaro.core.portion.SteaksCut;
+import elvaro.core.portion.SteaksCut.Container;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Closeness;
 import elvaro.core.yield.KnifeWork;
@@ -35,11 +35,11 @@ final class Cutting {
         if (figures.ahead() == null) {
             return List.of();
         }
-        TrimModel carving = figures.ahead().carving();
+        TrimModel trimModel = figures.ahead().trimModel();
         List<CutChoice> choices = new ArrayList<>();
         for (BenchOrder order : BenchOrder.values()) {
             for (Closeness closeness : Closeness.values()) {
-                Piles piles = piles(figures, section(figures, carving.by(order, closeness)));
+                Piles piles = piles(figures, section(figures, trimModel.cutBy(order, closeness)));
                 SteakCost cost = SteakCost.of(figures.landed(), piles, settings.byProductPrices());
                 choices.add(new CutChoice(
                         order,
@@ -52,9 +52,10 @@ final class Cutting {
         return choices;
     }
 
-    private static Section section(Figures figures, TrimModel carving) {
+    private static Section section(Figures figures, TrimModel trimModel) {
         var ledger = figures.ledger();
-        return carving.after(Math.max(0, ledger.shrinkFraction()))
+        return trimModel
+                .after(Math.max(0, ledger.shrinkFraction()))
                 .without((double) ledger.withdrawn() / ledger.green());
     }
 
@@ -86,7 +87,7 @@ final class Cutting {
                         work.measured(),
                         work.marginMm(),
                         order(piece).marginMm(),
-                        KnifeWork.steakOver(piece.carving().orElseThrow(), figures.ledger())
+                        KnifeWork.steakOver(piece.trimModel().orElseThrow(), figures.ledger())
                                 .orElse(null)))
                 .orElse(null);
     }
@@ -96,7 +97,7 @@ final class Cutting {
         OptionalDouble measured = piece.crustTenthsMm()
                 .map(tenths -> OptionalDouble.of(tenths / 10.0))
                 .orElse(OptionalDouble.empty());
-        return piece.carving().flatMap(carving -> KnifeWork.of(carving, figures.ledger(), measured));
+        return piece.trimModel().flatMap(trimModel -> KnifeWork.of(trimModel, figures.ledger(), measured));
     }
 
     static BenchOrder order(Piece piece) {

@@ -48,7 +48,8 @@ class EvidenceController {
 
     /** What the finished pieces say, by groups, in one measure. */
     @GetMapping("/api/evidence")
-    EvidenceView ask(@Valid @ParameterObject AskFilter filter, @RequestParam Factor by, @RequestParam TrialMeasure measure) {
+    EvidenceView ask(
+            @Valid @ParameterObject AskFilter filter, @RequestParam Factor by, @RequestParam TrialMeasure measure) {
         return evidence.ask(filter, by, measure);
     }
 

@@ -1,12 +1,12 @@
 package elvaro.server.compare;
 
-import elvaro.core.compare.GroupEffects.Adjusted;
 import elvaro.core.compare.GroupEffects;
+import elvaro.core.compare.GroupEffects.Adjusted;
 import elvaro.core.compare.LinearModel;
 import elvaro.core.compare.ShrinkCurve;
+import elvaro.core.compare.TradeOff;
 import elvaro.core.compare.TradeOff.Candidate;
 import elvaro.core.compare.TradeOff.Placed;
-import elvaro.core.compare.TradeOff;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.Stream;
 import elvaro.core.trial.Band;

@@ -8,12 +8,12 @@ import elvaro.core.trial.Facts;
 import elvaro.core.trial.TrialMeasure;
 import elvaro.server.account.AccountService;
 import elvaro.server.compare.EvidenceView.FacetView;
-import elvaro.server.forecast.FinishedPieces.Finished;
 import elvaro.server.forecast.FinishedPieces;
+import elvaro.server.forecast.FinishedPieces.FinishedPiece;
 import elvaro.server.shared.Changes;
 import elvaro.server.shared.CurrentWorkshop;
-import elvaro.server.tasting.PreferenceScores.Liked;
 import elvaro.server.tasting.PreferenceScores;
+import elvaro.server.tasting.PreferenceScores.Liked;
 import elvaro.server.treatment.TreatmentQueries;
 import java.time.LocalDate;
 import java.util.List;
@@ -107,7 +107,7 @@ class FinishedRows {
         return new Shop(rows, Facets.of(rows));
     }
 
-    private static EvidenceRow row(Finished each, String given, Map<UUID, String> names, @Nullable Liked liked) {
+    private static EvidenceRow row(FinishedPiece each, String given, Map<UUID, String> names, @Nullable Liked liked) {
         Facts facts = each.facts(given);
         return new EvidenceRow(
                 each.id(),

@@ -7,7 +7,7 @@ import elvaro.core.inspection.Observation.Depth;
 import elvaro.core.inspection.Observation.Extent;
 import elvaro.core.inspection.Observation.Mould;
 import elvaro.core.inspection.Observation.Smell;
-import elvaro.core.inspection.Observation.Surface;
+import elvaro.core.inspection.Observation.SurfaceFeel;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.schedule.Work;
 import elvaro.server.account.AccountService;
@@ -245,7 +245,7 @@ class DemoLoader implements ApplicationRunner {
         boolean bloom = !wrapped && random.nextInt(3) == 0;
         return new LookForm(
                 wrapped ? Colour.DARK_RED : Colour.BROWN,
-                wrapped ? Surface.TACKY : random.nextBoolean() ? Surface.DRY : Surface.LEATHERY,
+                wrapped ? SurfaceFeel.TACKY : random.nextBoolean() ? SurfaceFeel.DRY : SurfaceFeel.LEATHERY,
                 bloom ? Set.of(Mould.WHITE_POWDER) : Set.of(),
                 bloom ? Extent.PATCHES : Extent.NONE,
                 random.nextBoolean() ? Smell.CLEAN : Smell.NUTTY,

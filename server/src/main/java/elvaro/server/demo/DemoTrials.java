@@ -1,5 +1,11 @@
 package elvaro.server.demo;
 
+import static elvaro.core.treatment.TreatmentKind.COLD_SMOKE;
+import static elvaro.core.treatment.TreatmentKind.FAT_SEAL;
+import static elvaro.core.treatment.TreatmentKind.PASTE;
+import static elvaro.core.treatment.TreatmentKind.SOAKED_CLOTH;
+import static elvaro.core.treatment.TreatmentKind.SUGAR_COAT;
+
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.TreatmentKind;
@@ -10,9 +16,9 @@ import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Ids;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.TreatmentHistory;
+import elvaro.server.trial.TrialHistory;
 import elvaro.server.trial.TrialHistory.PastArm;
 import elvaro.server.trial.TrialHistory.PastTrial;
-import elvaro.server.trial.TrialHistory;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -22,11 +28,6 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import static elvaro.core.treatment.TreatmentKind.COLD_SMOKE;
-import static elvaro.core.treatment.TreatmentKind.FAT_SEAL;
-import static elvaro.core.treatment.TreatmentKind.PASTE;
-import static elvaro.core.treatment.TreatmentKind.SOAKED_CLOTH;
-import static elvaro.core.treatment.TreatmentKind.SUGAR_COAT;
 
 /** The questions the invented workshop asked of the pieces of {@link Scenario}, and what it put on them. */
 @Component

@@ -8,8 +8,8 @@ import elvaro.core.drying.Method;
 import elvaro.core.drying.Parameters;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
-import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.Stream;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Section;
@@ -58,7 +58,7 @@ final class Story {
     private final WaterLoss loss;
     private final WaterLoss afterTurn;
     private final Parameters truth;
-    private final TrimModel carving;
+    private final TrimModel trimModel;
     private final List<LogEntry> log = new ArrayList<>();
 
     Story(
@@ -80,15 +80,15 @@ final class Story {
         Climate climate = Climate.constant(air);
         Hanging open = new Hanging(
                 green, hanging.surface(), hanging.boneIn(), Method.OPEN_AIR, hanging.coating(), hanging.contact());
-        this.loss = hanging.in(climate);
+        this.loss = hanging.dryingIn(climate);
         this.afterTurn = piece.leak()
-                ? open.in(climate)
-                : piece.stalled() ? hanging.in(Climate.constant(BEHIND_THE_DOOR)) : loss;
+                ? open.dryingIn(climate)
+                : piece.stalled() ? hanging.dryingIn(Climate.constant(BEHIND_THE_DOOR)) : loss;
         Parameters place = PLACES.getOrDefault(piece.room(), Parameters.NONE);
         this.truth = new Parameters(
                 place.resistance() + random.nextGaussian() * Estimates.PIECE_SHARE * Estimates.RESISTANCE_SD / 2,
                 place.crust() + random.nextGaussian() * Estimates.PIECE_SHARE * Estimates.CRUST_SD / 2);
-        this.carving = TrimModel.of(CutCatalogue.get(lot.cut()), hanging, lot.fatMm(), BenchOrder.SLICE_FIRST);
+        this.trimModel = TrimModel.of(CutCatalogue.get(lot.cut()), hanging, lot.fatMm(), BenchOrder.SLICE_FIRST);
     }
 
     /** Tells the story as far as the scenario says. */
@@ -160,7 +160,7 @@ final class Story {
         if (piece.spoiled()) {
             write(Kind.PILE, at, weight, Stream.DISCARD, "Sour, all of it.");
         } else {
-            Section expected = carving.after(1 - (double) weight / green);
+            Section expected = trimModel.after(1 - (double) weight / green);
             pile(Stream.FAT, at + 0.002, expected.fat());
             pile(Stream.BONE, at + 0.004, expected.bone());
             double useful = piece.method() == Method.FAT_SEAL ? 0.25 : Estimates.USABLE_SHARE_OF_CRUST;

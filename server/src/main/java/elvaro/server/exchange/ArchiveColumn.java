@@ -28,7 +28,7 @@ import tools.jackson.core.JsonToken;
  */
 record ArchiveColumn(
         String name,
-        Kind kind,
+        ColumnType kind,
         boolean optional,
         long least,
         long most,
@@ -38,7 +38,7 @@ record ArchiveColumn(
         UnaryOperator<String> meaning) {
 
     /** What stands in a column. */
-    enum Kind {
+    enum ColumnType {
         ID,
         TEXT,
         CHOICE,
@@ -58,16 +58,17 @@ record ArchiveColumn(
 
     /** Names a row of another table. */
     static ArchiveColumn reference(String name, String table) {
-        return new ArchiveColumn(name, Kind.ID, false, 0, 0, 0, List.of(), table, UnaryOperator.identity());
+        return new ArchiveColumn(name, ColumnType.ID, false, 0, 0, 0, List.of(), table, UnaryOperator.identity());
     }
 
     static ArchiveColumn moment(String name) {
-        return new ArchiveColumn(name, Kind.MOMENT, false, 0, 0, 0, List.of(), null, UnaryOperator.identity());
+        return new ArchiveColumn(name, ColumnType.MOMENT, false, 0, 0, 0, List.of(), null, UnaryOperator.identity());
     }
 
     /** A figure with two places that may be missing. */
     static ArchiveColumn hundredths(String name, int least, int most) {
-        return new ArchiveColumn(name, Kind.DECIMAL, true, least, most, 2, List.of(), null, UnaryOperator.identity());
+        return new ArchiveColumn(
+                name, ColumnType.DECIMAL, true, least, most, 2, List.of(), null, UnaryOperator.identity());
     }
 
     /** From the database: a text, Long, BigDecimal, Double, Boolean, LocalDate or Instant. */
@@ -120,7 +121,7 @@ record ArchiveColumn(
             throw new IllegalArgumentException("%s is no text.".formatted(name));
         }
         String text = json.getString();
-        if (kind == Kind.TEXT) {
+        if (kind == ColumnType.TEXT) {
             if (text.codePointCount(0, text.length()) > most) {
                 throw new IllegalArgumentException("%s is longer than %d characters.".formatted(name, most));
             }

@@ -1,7 +1,7 @@
 package elvaro.server.exchange;
 
 import elvaro.core.cut.CutCatalogue;
-import elvaro.server.exchange.ArchiveColumn.Kind;
+import elvaro.server.exchange.ArchiveColumn.ColumnType;
 import jakarta.persistence.EntityManagerFactory;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -225,7 +225,7 @@ class ArchiveFormat {
 
         private ArchiveColumn column(
                 String key, String type, boolean optional, long characters, int precision, int scale) {
-            Kind kind = kind(key, type);
+            ColumnType kind = kind(key, type);
             long most = switch (kind) {
                 case TEXT -> characters;
                 case WHOLE -> type.startsWith("bigint") ? Long.MAX_VALUE : Integer.MAX_VALUE;
@@ -250,7 +250,7 @@ class ArchiveFormat {
                             : Arrays.stream(choice.getEnumConstants())
                                     .map(Enum::name)
                                     .toList(),
-                    kind == Kind.ID ? pointsAt(key) : null,
+                    kind == ColumnType.ID ? pointsAt(key) : null,
                     key.endsWith(".cut_code")
                             ? code -> CutCatalogue.get(code).code()
                             : meanings.getOrDefault(key, UnaryOperator.identity()));
@@ -261,20 +261,20 @@ class ArchiveFormat {
             return "account".equals(table) ? PERSON : table;
         }
 
-        private Kind kind(String key, String type) {
+        private ColumnType kind(String key, String type) {
             if (choices.containsKey(key)) {
-                return Kind.CHOICE;
+                return ColumnType.CHOICE;
             }
             String name = type.replaceAll("[( ].*", "");
             return switch (name) {
-                case "uuid" -> Kind.ID;
-                case "char", "varchar" -> Kind.TEXT;
-                case "tinyint" -> Kind.TRUTH;
-                case "date" -> Kind.DAY;
-                case "datetime" -> Kind.MOMENT;
-                case "decimal" -> Kind.DECIMAL;
-                case "double" -> Kind.REAL;
-                default -> Kind.WHOLE;
+                case "uuid" -> ColumnType.ID;
+                case "char", "varchar" -> ColumnType.TEXT;
+                case "tinyint" -> ColumnType.TRUTH;
+                case "date" -> ColumnType.DAY;
+                case "datetime" -> ColumnType.MOMENT;
+                case "decimal" -> ColumnType.DECIMAL;
+                case "double" -> ColumnType.REAL;
+                default -> ColumnType.WHOLE;
             };
         }
 

@@ -1,7 +1,7 @@
 package elvaro.server.exchange;
 
 import elvaro.server.account.AccountService;
-import elvaro.server.exchange.ArchiveColumn.Kind;
+import elvaro.server.exchange.ArchiveColumn.ColumnType;
 import elvaro.server.exchange.ArchiveTaken.TableTaken;
 import elvaro.server.look.Photos;
 import elvaro.server.reading.AirHistory;
@@ -223,7 +223,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
     private void settleIds(ArchiveTable table, Object[] row) {
         for (int index = 0; index < row.length; index++) {
             ArchiveColumn column = table.columns().get(index);
-            if (column.kind() == Kind.ID && row[index] != null) {
+            if (column.kind() == ColumnType.ID && row[index] != null) {
                 String there = (String) row[index];
                 if (ArchiveFormat.PERSON.equals(column.pointsAt())) {
                     row[index] = persons.get(there);

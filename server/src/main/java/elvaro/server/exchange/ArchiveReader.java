@@ -102,7 +102,7 @@ class ArchiveReader {
         // What was read before the rows were written is outdated.
         entities.flush();
         entities.clear();
-        LedgerAudit.Found found = ledgers.of(rows.freshPieces());
+        LedgerAudit.AuditResult found = ledgers.of(rows.freshPieces());
         if (!found.open().isEmpty()) {
             throw Refusal.wrong(
                     "bad-archive",

@@ -13,7 +13,7 @@ import java.util.function.Supplier;
  *
  * @param forecast of its weight
  * @param daily the forecast on each day from the hanging on, as far as it is usually asked for
- * @param carving how it would be cut here
+ * @param trimModel how it would be cut here
  * @param taught what the shop's finished pieces have to say about it
  * @param climate the air it hangs in, recorded and set; made when it is asked for, as it is long
  * @param observed its weighings, as the forecast sees them
@@ -22,7 +22,7 @@ import java.util.function.Supplier;
 public record Ahead(
         Forecast forecast,
         List<Forecast.Day> daily,
-        TrimModel carving,
+        TrimModel trimModel,
         ShopLessons taught,
         Supplier<Climate> climate,
         List<Observed> observed,

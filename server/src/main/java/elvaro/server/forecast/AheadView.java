@@ -37,7 +37,7 @@ public record AheadView(
         Ahead ahead = figures.ahead();
         int target = figures.piece().targetDays().orElse(0);
         int today = (int) Math.floor(Math.max(0, dayNow));
-        List<Outlook.Day> all = outlook.days(Math.max(target, today) + BEYOND_TARGET);
+        List<Outlook.OutlookDay> all = outlook.days(Math.max(target, today) + BEYOND_TARGET);
         int withdrawn = figures.ledger().withdrawn();
         List<DayAhead> days =
                 all.stream().map(day -> DayAhead.of(outlook, day, withdrawn)).toList();
@@ -46,7 +46,7 @@ public record AheadView(
                 days,
                 days.get(today),
                 days.get(target),
-                DayToStop.best(all.stream().map(Outlook.Day::stop).toList())
+                DayToStop.best(all.stream().map(Outlook.OutlookDay::stop).toList())
                         .map(DayToStop.Stop::day)
                         .orElse(null),
                 ahead == null ? Drift.NONE : ahead.drift(),

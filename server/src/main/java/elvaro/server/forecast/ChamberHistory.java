@@ -22,25 +22,25 @@ import java.util.UUID;
  * @param hungAt when its days began
  * @param stays the first one from the hanging on
  */
-public record ChamberHistory(Instant hungAt, List<Stay> stays) {
+public record ChamberHistory(Instant hungAt, List<ChamberStay> stays) {
 
     /** In a chamber from a moment until the next stay. */
-    public record Stay(Instant from, Chamber chamber) {}
+    public record ChamberStay(Instant from, Chamber chamber) {}
 
     /** @param moves of the piece, by the entry that made each */
     static ChamberHistory of(Piece piece, Instant hungAt, PieceLog log, Map<UUID, PieceMove> moves) {
-        List<Stay> stays = new ArrayList<>();
+        List<ChamberStay> stays = new ArrayList<>();
         for (LogFact fact : log.standing()) {
             PieceMove move = fact.kind() == Kind.MOVED ? moves.get(fact.id()) : null;
             if (move != null) {
                 if (stays.isEmpty()) {
-                    stays.add(new Stay(hungAt, move.from()));
+                    stays.add(new ChamberStay(hungAt, move.from()));
                 }
-                stays.add(new Stay(fact.at(), move.to()));
+                stays.add(new ChamberStay(fact.at(), move.to()));
             }
         }
         if (stays.isEmpty()) {
-            stays.add(new Stay(hungAt, piece.chamber().orElseThrow()));
+            stays.add(new ChamberStay(hungAt, piece.chamber().orElseThrow()));
         }
         return new ChamberHistory(hungAt, List.copyOf(stays));
     }
@@ -57,7 +57,7 @@ public record ChamberHistory(Instant hungAt, List<Stay> stays) {
     /** The air it hung in, each chamber's for as long as it was there. */
     public Climate climate(RecordedAir.OfWorkshop recorded) {
         Climate climate = recorded.climate(stays.get(0).chamber(), hungAt);
-        for (Stay stay : stays.subList(1, stays.size())) {
+        for (ChamberStay stay : stays.subList(1, stays.size())) {
             double day = Math.max(0, Forecasts.dayOf(stay.from(), hungAt));
             climate = climate.then(day, recorded.climate(stay.chamber(), hungAt));
         }

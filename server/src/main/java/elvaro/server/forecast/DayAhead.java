@@ -39,8 +39,8 @@ public record DayAhead(
         @Nullable String style) {
 
     /** @param withdrawnGrams slices taken already */
-    public static DayAhead of(Outlook outlook, Outlook.Day day, int withdrawnGrams) {
-        int green = outlook.carving().hanging().greenGrams();
+    public static DayAhead of(Outlook outlook, Outlook.OutlookDay day, int withdrawnGrams) {
+        int green = outlook.trimModel().hanging().greenGrams();
         return new DayAhead(
                 day.day(),
                 weight(green, withdrawnGrams, day.weight().lost()),
@@ -53,7 +53,7 @@ public record DayAhead(
                 day.steakLeast(),
                 day.steakMost(),
                 day.section().crust(),
-                outlook.carving().crustMm(day.weight().lost()),
+                outlook.trimModel().crustMm(day.weight().lost()),
                 day.stop().costPerKg().orElse(null),
                 day.stop().marginalCost().orElse(null),
                 day.stop().margin().orElse(null),

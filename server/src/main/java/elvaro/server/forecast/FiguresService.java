@@ -1,9 +1,9 @@
 package elvaro.server.forecast;
 
-import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LandedCost;
-import elvaro.core.cost.LoadHistory.Stay;
+import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory;
+import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.SteakCost;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
@@ -12,8 +12,8 @@ import elvaro.server.chamber.Chamber;
 import elvaro.server.forecast.Forecasts.Forecaster;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceLogs;
-import elvaro.server.piece.PieceReader.StayRow;
 import elvaro.server.piece.PieceReader;
+import elvaro.server.piece.PieceReader.StayRow;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
@@ -89,7 +89,7 @@ public class FiguresService {
             return expected(ledger, ahead);
         }
         double day = Forecasts.dayOf(now, piece.hungAt(zone).orElseThrow());
-        return ahead.carving().after(ahead.at(day).lost()).without(withdrawn(ledger));
+        return ahead.trimModel().after(ahead.at(day).lost()).without(withdrawn(ledger));
     }
 
     /** What is to be expected of a piece of this weight. */
@@ -99,7 +99,7 @@ public class FiguresService {
             return new Section(now, 0, 0, 0, now);
         }
         double lost = Math.max(0, ledger.shrinkFraction());
-        return ahead.carving().after(lost).without(withdrawn(ledger));
+        return ahead.trimModel().after(lost).without(withdrawn(ledger));
     }
 
     private static double withdrawn(Ledger ledger) {

@@ -2,10 +2,10 @@ package elvaro.server.forecast;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LandedCost;
-import elvaro.core.cost.LoadHistory.Stay;
+import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory;
+import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.SteakCost;
 import elvaro.core.cut.Cut;
 import elvaro.core.ledger.Ledger;
@@ -16,8 +16,8 @@ import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.piece.FactRow;
 import elvaro.server.piece.FinishedLine;
-import elvaro.server.piece.LogReader.CloserRow;
 import elvaro.server.piece.LogReader;
+import elvaro.server.piece.LogReader.CloserRow;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceLogs;
 import elvaro.server.piece.PieceReader;
@@ -52,10 +52,10 @@ public class FinishedPieces {
     private record Key(UUID pieceId, int logVersion, int green) {}
 
     /** What a closed log says. */
-    private record Told(
+    private record ClosedLog(
             Ledger ledger, Instant pulledAt, @Nullable UUID closedBy) {}
 
-    private final Cache<Key, Told> kept =
+    private final Cache<Key, ClosedLog> kept =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
     private final PieceReader pieces;
     private final LogReader entries;
@@ -79,7 +79,7 @@ public class FinishedPieces {
      * @param days hung
      * @param closedBy who closed the bench
      */
-    public record Finished(
+    public record FinishedPiece(
             FinishedLine line,
             Chamber chamber,
             LocalDate pulledOn,
@@ -117,12 +117,12 @@ public class FinishedPieces {
     }
 
     /** The last hung first. */
-    public List<Finished> all() {
+    public List<FinishedPiece> all() {
         ZoneId zone = workshops.mine().zone();
         WorkshopSettings settings = workshops.settings();
         Map<UUID, Chamber> byId = chambers.all().stream().collect(Collectors.toMap(Chamber::id, Function.identity()));
         List<FinishedLine> all = pieces.finishedLines();
-        Map<UUID, Told> told = told(all);
+        Map<UUID, ClosedLog> told = told(all);
         // One whose log says no pull is a fault of its own, and no reason to show nobody anything.
         List<FinishedLine> lines =
                 all.stream().filter(line -> told.containsKey(line.id())).toList();
@@ -150,8 +150,13 @@ public class FinishedPieces {
                 .toList();
     }
 
-    private static Finished finished(
-            FinishedLine line, Told told, Stay stay, Chamber chamber, LoadHistory history, WorkshopSettings settings) {
+    private static FinishedPiece finished(
+            FinishedLine line,
+            ClosedLog told,
+            Stay stay,
+            Chamber chamber,
+            LoadHistory history,
+            WorkshopSettings settings) {
         ChamberRate rate = chamber.rate(settings.tariffMinorPerKwh());
         long days = stay.to().toEpochDay() - stay.from().toEpochDay();
         LandedCost landed = LandedCost.of(
@@ -163,7 +168,7 @@ public class FinishedPieces {
                 days,
                 settings.labourMinorPerPiece());
         SteakCost steak = SteakCost.of(landed, told.ledger().piles(), settings.byProductPrices());
-        return new Finished(line, chamber, stay.to(), days, told.ledger(), steak, told.closedBy());
+        return new FinishedPiece(line, chamber, stay.to(), days, told.ledger(), steak, told.closedBy());
     }
 
     /** What shares or shared the chambers and is not cut, by chamber. */
@@ -188,11 +193,11 @@ public class FinishedPieces {
         return stays;
     }
 
-    private Map<UUID, Told> told(List<FinishedLine> lines) {
-        Map<UUID, Told> told = new HashMap<>();
+    private Map<UUID, ClosedLog> told(List<FinishedLine> lines) {
+        Map<UUID, ClosedLog> told = new HashMap<>();
         List<FinishedLine> unread = lines.stream()
                 .filter(line -> {
-                    Told known = kept.getIfPresent(key(line));
+                    ClosedLog known = kept.getIfPresent(key(line));
                     if (known != null) {
                         told.put(line.id(), known);
                     }
@@ -205,7 +210,7 @@ public class FinishedPieces {
         return told;
     }
 
-    private void read(List<FinishedLine> lines, Map<UUID, Told> told) {
+    private void read(List<FinishedLine> lines, Map<UUID, ClosedLog> told) {
         List<UUID> ids = lines.stream().map(FinishedLine::id).toList();
         Map<UUID, List<LogFact>> facts = entries.factsOf(ids).stream()
                 .collect(Collectors.groupingBy(
@@ -215,7 +220,7 @@ public class FinishedPieces {
         for (FinishedLine line : lines) {
             PieceLog log = PieceLog.of(line.greenGrams(), facts.getOrDefault(line.id(), List.of()));
             log.pull().map(LogFact::at).ifPresent(pulledAt -> {
-                Told fresh = new Told(log.ledger(), pulledAt, closers.get(line.id()));
+                ClosedLog fresh = new ClosedLog(log.ledger(), pulledAt, closers.get(line.id()));
                 kept.put(key(line), fresh);
                 told.put(line.id(), fresh);
             });

@@ -130,13 +130,13 @@ public class Forecasts {
             Chamber chamber = piece.chamber().orElseThrow();
             Belief prior = lessons.about(hanging.method(), chamber.id()).prior();
             ChamberHistory where = moves.of(piece, log);
-            WaterLoss loss = hanging.in(where.climate(recorded), where.leaks(log));
+            WaterLoss loss = hanging.dryingIn(where.climate(recorded), where.leaks(log));
             return Forecast.of(loss, prior, observed(piece, log, zone), divisionGrams);
         }
     }
 
     private static Reckoned reckon(From from, Climate climate, List<Leak> leaks, List<Observed> observed) {
-        WaterLoss loss = from.hanging().in(climate, leaks);
+        WaterLoss loss = from.hanging().dryingIn(climate, leaks);
         Forecast forecast = Forecast.of(loss, from.prior(), observed, from.divisionGrams());
         Drift drift = Drift.of(loss, from.prior(), observed, from.divisionGrams());
         return new Reckoned(forecast, forecast.daily(from.days()), observed, drift);
@@ -144,8 +144,14 @@ public class Forecasts {
 
     private static Ahead ahead(
             Piece piece, Hanging hanging, ShopLessons taught, Supplier<Climate> climate, Reckoned reckoned) {
-        TrimModel carving = piece.carving().orElseThrow().as(taught.crustFactor(), taught.steakShift());
+        TrimModel trimModel = piece.trimModel().orElseThrow().learnt(taught.crustFactor(), taught.steakShift());
         return new Ahead(
-                reckoned.forecast(), reckoned.daily(), carving, taught, climate, reckoned.observed(), reckoned.drift());
+                reckoned.forecast(),
+                reckoned.daily(),
+                trimModel,
+                taught,
+                climate,
+                reckoned.observed(),
+                reckoned.drift());
     }
 }

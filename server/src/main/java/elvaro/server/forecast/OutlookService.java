@@ -65,7 +65,8 @@ public class OutlookService {
             Chamber chamber = planned.chamber();
             ShopLessons taught = chamber == null ? ShopLessons.NOTHING : lessons.about(hanging.method(), chamber.id());
             Climate climate = Climate.constant(planned.air());
-            Forecast forecast = Forecast.of(hanging.in(climate), taught.prior(), List.of(), settings.divisionGrams());
+            Forecast forecast =
+                    Forecast.of(hanging.dryingIn(climate), taught.prior(), List.of(), settings.divisionGrams());
             double green = hanging.greenGrams();
             double perDay = chamber == null
                     ? 0
@@ -76,7 +77,7 @@ public class OutlookService {
             return new Outlook(
                     forecast,
                     TrimModel.of(planned.cut(), hanging, planned.fatCoverMm(), BenchOrder.SLICE_FIRST)
-                            .as(taught.crustFactor(), taught.steakShift()),
+                            .learnt(taught.crustFactor(), taught.steakShift()),
                     taught.steakSd(),
                     climate,
                     planned.cut().species(),
@@ -113,7 +114,7 @@ public class OutlookService {
         double fixed = figures.landed().meat() + figures.landed().consumables() + settings.labourMinorPerPiece();
         return Optional.of(new Outlook(
                 ahead.forecast(),
-                ahead.carving(),
+                ahead.trimModel(),
                 ahead.taught().steakSd(),
                 ahead.climate().get(),
                 piece.cut().species(),

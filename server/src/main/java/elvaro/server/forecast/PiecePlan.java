@@ -32,7 +32,7 @@ public class PiecePlan extends WorkshopRow {
 
     protected PiecePlan() {}
 
-    PiecePlan(UUID id, UUID pieceId, Outlook outlook, Outlook.Day day, Instant madeAt) {
+    PiecePlan(UUID id, UUID pieceId, Outlook outlook, Outlook.OutlookDay day, Instant madeAt) {
         super(id);
         this.pieceId = pieceId;
         this.days = day.day();

@@ -7,8 +7,8 @@ import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
 import elvaro.core.estimate.Estimates;
 import elvaro.core.forecast.Learning;
-import elvaro.core.forecast.Learning.Evidence;
 import elvaro.core.forecast.Learning.Learnt;
+import elvaro.core.forecast.Learning.WeighingEvidence;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.yield.KnifeWork;
@@ -52,7 +52,7 @@ class ShopLearning {
 
     private static final int MOST_PIECES_KEPT = 20_000;
 
-    private final Cache<Finished, Evidence> evidence =
+    private final Cache<Finished, WeighingEvidence> evidence =
             Caffeine.newBuilder().maximumSize(MOST_PIECES_KEPT).build();
     private final Cache<Key, Map<Where, ShopLessons>> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
@@ -109,7 +109,7 @@ class ShopLearning {
 
     private ShopLessons taughtBy(
             List<Piece> here, Map<UUID, PieceLog> read, RecordedAir.OfWorkshop recorded, int division) {
-        List<Evidence> said = new ArrayList<>();
+        List<WeighingEvidence> said = new ArrayList<>();
         List<Double> crusts = new ArrayList<>();
         for (Piece piece : here) {
             PieceLog log = read.get(piece.id());
@@ -120,7 +120,7 @@ class ShopLearning {
         double factor = Math.exp(crust.value());
         List<Double> steaks = here.stream()
                 .map(piece -> KnifeWork.steakOver(
-                        piece.carving().orElseThrow().as(factor, 0),
+                        piece.trimModel().orElseThrow().learnt(factor, 0),
                         read.get(piece.id()).ledger()))
                 .flatMap(Optional::stream)
                 .toList();
@@ -128,7 +128,7 @@ class ShopLearning {
         return new ShopLessons(Learning.prior(said), factor, steak.value(), steak.sd(), steaks.size());
     }
 
-    private Evidence evidence(Piece piece, PieceLog log, RecordedAir.OfWorkshop recorded, int division) {
+    private WeighingEvidence evidence(Piece piece, PieceLog log, RecordedAir.OfWorkshop recorded, int division) {
         ChamberHistory where = moves.of(piece, log);
         Finished finished = new Finished(
                 piece.id(),
@@ -143,7 +143,7 @@ class ShopLearning {
         return evidence.get(
                 finished,
                 key -> Learning.from(
-                        key.hanging().in(where.climate(recorded), where.leaks(log)),
+                        key.hanging().dryingIn(where.climate(recorded), where.leaks(log)),
                         Forecasts.observed(piece, log, zone),
                         key.divisionGrams()));
     }
@@ -156,7 +156,7 @@ class ShopLearning {
     private static Optional<Double> crustFound(Piece piece, Ledger ledger) {
         double found = (double) ledger.piles().trimmedOff() / ledger.green();
         double expected =
-                piece.carving().orElseThrow().after(ledger.shrinkFraction()).crust();
+                piece.trimModel().orElseThrow().after(ledger.shrinkFraction()).crust();
         return teaches(ledger) && found > 0 && expected > 0
                 ? Optional.of(Math.log(found / expected))
                 : Optional.empty();

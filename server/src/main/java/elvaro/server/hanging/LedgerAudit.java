@@ -39,9 +39,9 @@ public class LedgerAudit {
     }
 
     /** @param open tags of finished pieces whose ledger neither closes nor has a reason */
-    public record Found(int finished, List<String> open) {}
+    public record AuditResult(int finished, List<String> open) {}
 
-    public Found all() {
+    public AuditResult all() {
         List<String> open = new ArrayList<>();
         List<UUID> finished = pieces.inState(EnumSet.of(PieceState.CUT)).stream()
                 .map(Piece::id)
@@ -49,18 +49,18 @@ public class LedgerAudit {
         for (int from = 0; from < finished.size(); from += READ_AT_ONCE) {
             open(finished.subList(from, Math.min(finished.size(), from + READ_AT_ONCE)), open);
         }
-        return new Found(finished.size(), open);
+        return new AuditResult(finished.size(), open);
     }
 
     /** Of some pieces, finished or not: that what is written of each can be read, and closes where it must. */
-    public Found of(Collection<UUID> some) {
+    public AuditResult of(Collection<UUID> some) {
         List<UUID> ids = List.copyOf(some);
         List<String> open = new ArrayList<>();
         for (int from = 0; from < ids.size(); from += READ_AT_ONCE) {
             open(ids.subList(from, Math.min(ids.size(), from + READ_AT_ONCE)), open);
             entities.clear(); // all that was read is of no more use, and there may be much
         }
-        return new Found(ids.size(), open);
+        return new AuditResult(ids.size(), open);
     }
 
     private void open(List<UUID> ids, List<String> open) {

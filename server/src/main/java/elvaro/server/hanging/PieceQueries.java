@@ -92,7 +92,7 @@ public class PieceQueries {
     }
 
     /** A piece with its log read, for the first screen. */
-    public record Hanging(Piece piece, PieceCard card, PieceLog log) {}
+    public record HangingPiece(Piece piece, PieceCard card, PieceLog log) {}
 
     public PieceView view(UUID id) {
         Piece piece = find(id);
@@ -246,12 +246,12 @@ public class PieceQueries {
     }
 
     /** Everything that hangs or waits for the bench; no costs. */
-    public List<Hanging> inTheRoom(ZoneId zone) {
+    public List<HangingPiece> inTheRoom(ZoneId zone) {
         return read(pieces.inState(EnumSet.of(PieceState.HANGING, PieceState.PULLED)), zone);
     }
 
     /** Of these pieces the ones that are cut, as the first screen has pieces. */
-    public List<Hanging> cutOf(Collection<UUID> ids, ZoneId zone) {
+    public List<HangingPiece> cutOf(Collection<UUID> ids, ZoneId zone) {
         return read(
                 pieces.findAll(ids).stream()
                         .filter(piece -> piece.state() == PieceState.CUT)
@@ -259,7 +259,7 @@ public class PieceQueries {
                 zone);
     }
 
-    private List<Hanging> read(List<Piece> found, ZoneId zone) {
+    private List<HangingPiece> read(List<Piece> found, ZoneId zone) {
         Map<UUID, PieceLog> read = logs.of(found);
         Forecaster forecaster = forecasts.forecaster();
         Instant now = clock.instant();
@@ -269,7 +269,7 @@ public class PieceQueries {
                     var ledger = log.ledger();
                     Ahead ahead = forecaster.of(piece, log).orElse(null);
                     var section = FiguresService.section(piece, ledger, ahead, zone, now);
-                    return new Hanging(piece, PieceCard.of(piece, log, ledger, section, ahead, now, zone), log);
+                    return new HangingPiece(piece, PieceCard.of(piece, log, ledger, section, ahead, now, zone), log);
                 })
                 .toList();
     }
@@ -290,13 +290,13 @@ public class PieceQueries {
     }
 
     /** One piece that hangs, as the first screen has it. */
-    public Hanging hanging(UUID id) {
+    public HangingPiece hanging(UUID id) {
         Piece piece = find(id);
         if (piece.state() != PieceState.HANGING) {
             throw Refusal.conflict("wrong-state", "The piece no longer hangs; its days are over.");
         }
         Figures worked = figures.of(piece);
-        return new Hanging(piece, card(worked), worked.log());
+        return new HangingPiece(piece, card(worked), worked.log());
     }
 
     /** Lots that were received and not yet cut into pieces. */
@@ -318,7 +318,7 @@ public class PieceQueries {
     }
 
     /** What is treated for days and does not hang yet, as the first screen has pieces. */
-    public List<Hanging> waiting(ZoneId zone) {
+    public List<HangingPiece> waiting(ZoneId zone) {
         return read(pieces.inState(EnumSet.of(PieceState.WAITING)), zone);
     }
 }

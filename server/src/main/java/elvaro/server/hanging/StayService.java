@@ -80,7 +80,7 @@ public class StayService {
             }
             PieceLog log = read.get(piece.id());
             Instant end = log.pull().map(LogFact::at).orElse(now);
-            List<ChamberHistory.Stay> where = moves.of(piece, log).stays();
+            List<ChamberHistory.ChamberStay> where = moves.of(piece, log).stays();
             for (int index = 0; index < where.size(); index++) {
                 Instant to = index + 1 < where.size() ? where.get(index + 1).from() : end;
                 stays.add(new StayIn(

@@ -27,7 +27,7 @@ class Look extends WorkshopRow {
     private Observation.Colour colour;
 
     @Enumerated(EnumType.STRING)
-    private Observation.Surface surface;
+    private Observation.SurfaceFeel surface;
 
     private String moulds;
 

@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record LookForm(
         @NotNull(message = "Say which colour it has.") Observation.Colour colour,
-        @NotNull(message = "Say how the surface feels.") Observation.Surface surface,
+        @NotNull(message = "Say how the surface feels.") Observation.SurfaceFeel surface,
         @NotNull Set<Observation.Mould> moulds,
         @NotNull Observation.Extent extent,
         @NotNull(message = "Say how it smells.") Observation.Smell smell,

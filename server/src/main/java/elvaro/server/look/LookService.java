@@ -4,15 +4,15 @@ import elvaro.core.inspection.Circumstances;
 import elvaro.core.inspection.FollowUp;
 import elvaro.core.inspection.LookVerdict;
 import elvaro.core.inspection.Rule;
-import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.Stream;
 import elvaro.core.schedule.Work;
 import elvaro.server.hanging.EntryForm;
 import elvaro.server.hanging.LogService;
-import elvaro.server.hanging.PieceQueries.Hanging;
 import elvaro.server.hanging.PieceQueries;
+import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.hanging.PieceView.EntryView;
 import elvaro.server.look.LookRepository.PhotoRow;
 import elvaro.server.piece.Piece;
@@ -141,7 +141,7 @@ public class LookService {
      * or reseal; what rests is still smelled again.
      */
     @Transactional(readOnly = true)
-    public Map<UUID, List<FollowUp>> followUps(List<Hanging> hanging, ZoneId zone) {
+    public Map<UUID, List<FollowUp>> followUps(List<HangingPiece> hanging, ZoneId zone) {
         List<UUID> last = hanging.stream()
                 .flatMap(each -> each.log().lastLook().stream())
                 .map(LogFact::id)
@@ -150,7 +150,7 @@ public class LookService {
                 ? Map.of()
                 : looks.findAll(last).stream().collect(Collectors.toMap(Look::pieceId, Function.identity()));
         Map<UUID, List<FollowUp>> open = new HashMap<>();
-        for (Hanging each : hanging) {
+        for (HangingPiece each : hanging) {
             PieceLog read = each.log();
             Optional<LookVerdict> verdict = Optional.ofNullable(
                             seen.get(each.piece().id()))

@@ -6,7 +6,7 @@ import elvaro.core.ledger.Stream;
 import elvaro.core.past.CellParser.Order;
 import elvaro.core.past.CellParser.Unit;
 import elvaro.core.past.PastField;
-import elvaro.core.past.PastTable.Manner;
+import elvaro.core.past.PastTable.ColumnMapping;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -60,8 +60,8 @@ record PastForm(
                         .collect(Collectors.toSet());
     }
 
-    Manner manner() {
-        return new Manner(
+    ColumnMapping manner() {
+        return new ColumnMapping(
                 headRow,
                 columns.isEmpty() ? Map.of() : new EnumMap<>(columns),
                 unit,

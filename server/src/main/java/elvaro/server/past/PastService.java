@@ -7,7 +7,7 @@ import elvaro.core.cut.Arrival;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.past.PastPiece;
-import elvaro.core.past.PastPiece.Told;
+import elvaro.core.past.PastPiece.CompletedPiece;
 import elvaro.core.past.PastPiece.Weighing;
 import elvaro.core.past.PastTable;
 import elvaro.core.past.PastTable.Known;
@@ -23,7 +23,7 @@ import elvaro.server.past.PastView.StoryLine;
 import elvaro.server.piece.LogEntry;
 import elvaro.server.piece.PieceDraft;
 import elvaro.server.piece.PieceHistory;
-import elvaro.server.piece.PieceHistory.Hanged;
+import elvaro.server.piece.PieceHistory.HungPiece;
 import elvaro.server.piece.PieceRole;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.Place;
@@ -85,22 +85,22 @@ class PastService {
 
     @Transactional(readOnly = true)
     PastView preview(PastForm form) {
-        Map<String, Hanged> here = here(form);
+        Map<String, HungPiece> here = here(form);
         return view(read(form, here), here);
     }
 
-    private Map<String, Hanged> here(PastForm form) {
+    private Map<String, HungPiece> here(PastForm form) {
         return archive.hung(form.tags(), workshops.mine().zone());
     }
 
-    private Read read(PastForm form, Map<String, Hanged> here) {
+    private Read read(PastForm form, Map<String, HungPiece> here) {
         Map<String, Known> known = new HashMap<>();
         here.forEach((tag, hanged) ->
                 known.put(tag, new Known(hanged.hungOn(), Optional.ofNullable(hanged.pulledOn()), hanged.mostGrams())));
         return PastTable.read(form.rows(), form.manner(), known, workshops.today());
     }
 
-    private static PastView view(Read read, Map<String, Hanged> here) {
+    private static PastView view(Read read, Map<String, HungPiece> here) {
         int known = 0;
         int weighings = 0;
         List<StoryLine> stories = new ArrayList<>();
@@ -122,8 +122,8 @@ class PastService {
                         .toList());
     }
 
-    private static int alreadyThere(PastPiece piece, Map<String, Hanged> here) {
-        Hanged hanged = here.get(piece.name().toUpperCase(Locale.ROOT));
+    private static int alreadyThere(PastPiece piece, Map<String, HungPiece> here) {
+        HungPiece hanged = here.get(piece.name().toUpperCase(Locale.ROOT));
         return hanged == null
                 ? 0
                 : (int) piece.weighings().stream()
@@ -154,7 +154,7 @@ class PastService {
         if (archive.isHere(pieceId(id, 0))) {
             return preview(form); // sent again
         }
-        Map<String, Hanged> here = here(form);
+        Map<String, HungPiece> here = here(form);
         Read read = read(form, here);
         PastView view = view(read, here);
         if (!read.faults().isEmpty()) {
@@ -178,7 +178,7 @@ class PastService {
                 bring(pieceId(id, number), piece, piece.story().get(), Objects.requireNonNull(chamber), zone);
                 number++;
             } else {
-                Hanged hanged = Objects.requireNonNull(here.get(piece.name().toUpperCase(Locale.ROOT)));
+                HungPiece hanged = Objects.requireNonNull(here.get(piece.name().toUpperCase(Locale.ROOT)));
                 piece.weighings().stream()
                         .filter(each -> !hanged.knows(each.day(), each.grams()))
                         .forEach(each -> archive.more(
@@ -192,7 +192,7 @@ class PastService {
         return Ids.after(id, "past piece " + number);
     }
 
-    private void bring(UUID id, PastPiece piece, Told told, Chamber chamber, ZoneId zone) {
+    private void bring(UUID id, PastPiece piece, CompletedPiece told, Chamber chamber, ZoneId zone) {
         Lot lot = lots.receive(new LotForm(
                 Ids.after(id, "lot"),
                 0,

@@ -292,11 +292,11 @@ public class Piece extends EditedRow {
     }
 
     /** How it is, or is going to be, cut; empty for one that never hung. */
-    public Optional<TrimModel> carving() {
+    public Optional<TrimModel> trimModel() {
         return hanging()
                 .map(how -> TrimModel.of(
                                 cut(), how, lot.fatCoverMm(), benchOrder().orElse(BenchOrder.SLICE_FIRST))
-                        .by(benchOrder().orElse(BenchOrder.SLICE_FIRST), closeness));
+                        .cutBy(benchOrder().orElse(BenchOrder.SLICE_FIRST), closeness));
     }
 
     public Lot lot() {

@@ -54,7 +54,7 @@ public class PieceHistory {
      * @param mostGrams what it can have weighed: as hung, with what was put on it
      * @param weighings known already, the day and the grams of each
      */
-    public record Hanged(
+    public record HungPiece(
             Piece piece, LocalDate hungOn, @Nullable LocalDate pulledOn, int mostGrams, Set<String> weighings) {
 
         public boolean knows(LocalDate day, int grams) {
@@ -67,7 +67,7 @@ public class PieceHistory {
     }
 
     /** Of these tags, in capitals, those that hang or hung here, by their tag. */
-    public Map<String, Hanged> hung(Collection<String> tags, ZoneId zone) {
+    public Map<String, HungPiece> hung(Collection<String> tags, ZoneId zone) {
         if (tags.isEmpty()) {
             return Map.of();
         }
@@ -79,7 +79,7 @@ public class PieceHistory {
                 .collect(Collectors.toMap(Piece::tag, piece -> hanged(piece, zone)));
     }
 
-    private Hanged hanged(Piece piece, ZoneId zone) {
+    private HungPiece hanged(Piece piece, ZoneId zone) {
         List<LogFact> facts = entities.createQuery("select e from LogEntry e where e.pieceId = :piece", LogEntry.class)
                 .setParameter("piece", piece.id())
                 .getResultStream()
@@ -89,7 +89,7 @@ public class PieceHistory {
                 .filter(fact -> fact.kind() == Kind.COAT_ON)
                 .mapToInt(LogFact::grams)
                 .sum();
-        return new Hanged(
+        return new HungPiece(
                 piece,
                 piece.hungOn().orElseThrow(),
                 PieceLog.of(piece.greenGrams(), facts)
@@ -99,7 +99,7 @@ public class PieceHistory {
                 piece.greenGrams() + coats,
                 facts.stream()
                         .filter(fact -> fact.kind() == Kind.WEIGHED)
-                        .map(fact -> Hanged.key(fact.at().atZone(zone).toLocalDate(), fact.grams()))
+                        .map(fact -> HungPiece.key(fact.at().atZone(zone).toLocalDate(), fact.grams()))
                         .collect(Collectors.toSet()));
     }
 

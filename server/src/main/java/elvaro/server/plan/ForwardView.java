@@ -52,7 +52,7 @@ public record ForwardView(
             @Nullable Double costPerKg) {
         private static final double TEN_THOUSANDTH = 1e4;
 
-        static CurveDay of(Outlook.Day day) {
+        static CurveDay of(Outlook.OutlookDay day) {
             return new CurveDay(
                     day.day(),
                     rounded(day.weight().lost()),

@@ -4,7 +4,7 @@ import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
 import elvaro.core.schedule.Load;
-import elvaro.core.schedule.Load.Stay;
+import elvaro.core.schedule.Load.PlannedStay;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.hanging.PieceQueries;
@@ -74,7 +74,7 @@ public class LoadService {
      */
     public List<ChamberLoad> all(@Nullable Coming coming, int showDays) {
         LocalDate today = workshops.today();
-        Map<UUID, List<Stay>> stays = stays(today);
+        Map<UUID, List<PlannedStay>> stays = stays(today);
         Map<UUID, String> tags = pieces.tagsOfHanging();
         plans.open().forEach(plan -> tags.put(plan.id(), plan.name()));
         return chambers.all().stream()
@@ -91,13 +91,13 @@ public class LoadService {
 
     private static ChamberLoad load(
             Chamber chamber,
-            List<Stay> stays,
+            List<PlannedStay> stays,
             Map<UUID, String> tags,
             @Nullable Coming coming,
             LocalDate today,
             int showDays) {
         Load load = new Load(chamber.limits(), stays);
-        List<Stay> more = coming == null ? List.of() : stays(coming);
+        List<PlannedStay> more = coming == null ? List.of() : stays(coming);
         boolean fits = more.isEmpty() || load.fits(more);
         return new ChamberLoad(
                 chamber.id(),
@@ -107,7 +107,7 @@ public class LoadService {
                 load.over(today, showDays).stream()
                         .map(day -> new DayLoad(day.day(), day.grams(), day.places()))
                         .toList(),
-                load.tooFull(today, DAYS_AHEAD).map(Load.Day::day).orElse(null),
+                load.tooFull(today, DAYS_AHEAD).map(Load.LoadDay::day).orElse(null),
                 fits,
                 more.isEmpty() || coming == null
                         ? null
@@ -117,10 +117,10 @@ public class LoadService {
                         .toList());
     }
 
-    private static List<Stay> stays(Coming coming) {
+    private static List<PlannedStay> stays(Coming coming) {
         double footprint = Load.footprint(coming.hanging().surface().squareMetres());
         return IntStream.range(0, coming.pieces())
-                .mapToObj(index -> new Stay(
+                .mapToObj(index -> new PlannedStay(
                         new UUID(0, index),
                         coming.hanging().greenGrams(),
                         footprint,
@@ -130,13 +130,13 @@ public class LoadService {
     }
 
     /** What hangs, to its target or at least until tomorrow, and what is planned, by chamber. */
-    private Map<UUID, List<Stay>> stays(LocalDate today) {
-        List<Map.Entry<UUID, Stay>> stays = new ArrayList<>();
+    private Map<UUID, List<PlannedStay>> stays(LocalDate today) {
+        List<Map.Entry<UUID, PlannedStay>> stays = new ArrayList<>();
         pieces.hangingNow().forEach(piece -> {
             Hanging hanging = piece.hanging().orElseThrow();
             LocalDate hungOn = piece.hungOn().orElseThrow();
             LocalDate target = hungOn.plusDays(piece.targetDays().orElseThrow());
-            Stay stay = new Stay(
+            PlannedStay stay = new PlannedStay(
                     piece.id(),
                     piece.greenGrams(),
                     Load.footprint(hanging.surface().squareMetres()),
@@ -149,9 +149,9 @@ public class LoadService {
             stays(coming)
                     .forEach(stay -> stays.add(Map.entry(
                             plan.chamber().id(),
-                            new Stay(plan.id(), stay.grams(), stay.footprint(), stay.from(), stay.to()))));
+                            new PlannedStay(plan.id(), stay.grams(), stay.footprint(), stay.from(), stay.to()))));
         });
-        Function<Map.Entry<UUID, Stay>, UUID> chamber = Map.Entry::getKey;
+        Function<Map.Entry<UUID, PlannedStay>, UUID> chamber = Map.Entry::getKey;
         return stays.stream()
                 .collect(Collectors.groupingBy(chamber, Collectors.mapping(Map.Entry::getValue, Collectors.toList())));
     }

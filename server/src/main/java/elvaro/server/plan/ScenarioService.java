@@ -64,8 +64,8 @@ public class ScenarioService {
         Drawing drawing = outlooks.drawing();
         Outlook outlook = drawing.of(planned);
         int target = form.targetDays();
-        List<Outlook.Day> days = outlook.days(Math.max(SHORTEST_CURVE, target + BEYOND_TARGET));
-        Outlook.Day last = days.get(target);
+        List<Outlook.OutlookDay> days = outlook.days(Math.max(SHORTEST_CURVE, target + BEYOND_TARGET));
+        Outlook.OutlookDay last = days.get(target);
         return new ForwardView(
                 air.celsius(),
                 air.relativeHumidity() * 100,
@@ -73,7 +73,7 @@ public class ScenarioService {
                 days.stream().map(CurveDay::of).toList(),
                 DayAhead.of(outlook, last, 0),
                 last.section(),
-                DayToStop.best(days.stream().map(Outlook.Day::stop).toList())
+                DayToStop.best(days.stream().map(Outlook.OutlookDay::stop).toList())
                         .map(DayToStop.Stop::day)
                         .orElse(null),
                 steaks(form, cut, last),
@@ -85,7 +85,7 @@ public class ScenarioService {
                 outlook.workings(last));
     }
 
-    private static @Nullable Steaks steaks(ScenarioForm form, Cut cut, Outlook.Day day) {
+    private static @Nullable Steaks steaks(ScenarioForm form, Cut cut, Outlook.OutlookDay day) {
         double grams = day.section().steak() * form.greenGrams();
         boolean sliced = cut.surface() != SurfaceClass.SINGLE_STEAK && cut.surface() != SurfaceClass.WHOLE_BIRD;
         return sliced && grams > 0

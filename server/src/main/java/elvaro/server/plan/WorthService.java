@@ -55,8 +55,8 @@ class WorthService {
                         way.days(),
                         way.consumablesMinor());
         Outlook outlook = drawing.of(scenarios.planned(aged));
-        List<Outlook.Day> days = outlook.days(way.days());
-        Outlook.Day last = days.get(way.days());
+        List<Outlook.OutlookDay> days = outlook.days(way.days());
+        Outlook.OutlookDay last = days.get(way.days());
         double steakGrams = last.section().steak() * aged.greenGrams();
         double perKg = last.stop()
                 .costPerKg()

@@ -1,8 +1,8 @@
 package elvaro.server.prepare;
 
 import elvaro.core.drying.Hanging;
-import elvaro.core.prepare.Need.Sides;
 import elvaro.core.prepare.Need;
+import elvaro.core.prepare.Need.Sides;
 import elvaro.core.prepare.PreparationStep;
 import elvaro.server.account.AccountService;
 import elvaro.server.hanging.PieceCard;

@@ -121,12 +121,12 @@ class AirHours {
                 .list();
     }
 
-    List<Excursions.Reading> temperatures(long source, long fromSecond, long toSecond) {
+    List<Excursions.TimedReading> temperatures(long source, long fromSecond, long toSecond) {
         return database.sql("""
                         select taken_at, celsius from air_reading where source_id = ? and taken_at between ? and ?
                         and celsius is not null order by taken_at""")
                 .params(source, fromSecond, toSecond)
-                .query((row, number) -> new Excursions.Reading(
+                .query((row, number) -> new Excursions.TimedReading(
                         Instant.ofEpochSecond(row.getLong(1)), AirReading.units(row.getDouble(2))))
                 .list();
     }

@@ -46,7 +46,7 @@ class AirWatch {
                 long until = end < known.size()
                         ? known.get(end).lastAt()
                         : known.get(end - 1).lastAt();
-                warm.addAll(Excursions.in(
+                warm.addAll(Excursions.find(
                                 hours.temperatures(source, known.get(index).firstAt(), until))
                         .warm());
             }

@@ -11,7 +11,7 @@ import elvaro.server.account.AccountService;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.forecast.FinishedPieces;
-import elvaro.server.forecast.FinishedPieces.Finished;
+import elvaro.server.forecast.FinishedPieces.FinishedPiece;
 import elvaro.server.hanging.PieceQueries;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
@@ -111,7 +111,7 @@ public class PeriodReport {
                 finished.all().stream()
                         .filter(each -> !each.pulledOn().isBefore(first)
                                 && !each.pulledOn().isAfter(last))
-                        .sorted(Comparator.comparing(Finished::pulledOn))
+                        .sorted(Comparator.comparing(FinishedPiece::pulledOn))
                         .toList(),
                 units);
         stock(paper, period, units);
@@ -179,7 +179,7 @@ public class PeriodReport {
         }
     }
 
-    private void cut(Paper paper, List<Finished> cut, Units units) {
+    private void cut(Paper paper, List<FinishedPiece> cut, Units units) {
         paper.heading("Pulled and cut");
         if (cut.isEmpty()) {
             paper.sentence("Nothing.");
@@ -214,7 +214,7 @@ public class PeriodReport {
                         cut.stream().map(piece -> row(piece, units)).toList());
     }
 
-    private List<String> row(Finished piece, Units units) {
+    private List<String> row(FinishedPiece piece, Units units) {
         Ledger ledger = piece.ledger();
         return List.of(
                 "%s %s, %s"

@@ -8,7 +8,7 @@ import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.hanging.PieceCard;
 import elvaro.server.hanging.PieceQueries;
-import elvaro.server.hanging.PieceQueries.Hanging;
+import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.piece.PieceState;
 import elvaro.server.reading.AirService;
 import elvaro.server.reading.AirService.NowView;
@@ -114,7 +114,7 @@ public class RoomService {
         Workshop workshop = workshops.mine();
         ZoneId zone = workshop.zone();
         LocalDate today = LocalDate.now(clock.withZone(zone));
-        List<Hanging> all = pieces.inTheRoom(zone);
+        List<HangingPiece> all = pieces.inTheRoom(zone);
         Map<UUID, NowView> airs = air.now();
         Map<UUID, String> names = accounts.names();
         return new RoomView(
@@ -124,15 +124,15 @@ public class RoomService {
                         .toList(),
                 work.today(all).stream().map(item -> WorkView.of(item, today)).toList(),
                 all.stream()
-                        .map(Hanging::card)
+                        .map(HangingPiece::card)
                         .filter(card -> card.state() == PieceState.PULLED)
                         .toList());
     }
 
     private static ChamberView chamberView(
-            Chamber chamber, @Nullable NowView air, Map<UUID, String> names, List<Hanging> all) {
+            Chamber chamber, @Nullable NowView air, Map<UUID, String> names, List<HangingPiece> all) {
         List<PieceCard> inside = all.stream()
-                .map(Hanging::card)
+                .map(HangingPiece::card)
                 .filter(card ->
                         card.state() == PieceState.HANGING && chamber.id().equals(card.chamberId()))
                 .toList();

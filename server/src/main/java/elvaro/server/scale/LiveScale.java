@@ -1,8 +1,8 @@
 package elvaro.server.scale;
 
+import elvaro.core.weighing.StableWeight;
 import elvaro.core.weighing.StableWeight.Figure;
 import elvaro.core.weighing.StableWeight.Shown;
-import elvaro.core.weighing.StableWeight;
 import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;

@@ -1,7 +1,9 @@
 package elvaro.server.stock;
 
-import elvaro.core.blend.Made.Product;
+import static elvaro.core.working.Quantity.mass;
+
 import elvaro.core.blend.Made;
+import elvaro.core.blend.Made.Product;
 import elvaro.core.question.Question;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
@@ -20,7 +22,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import static elvaro.core.working.Quantity.mass;
 
 /** Grinding and rendering: what goes in leaves its packs, what comes out is a lot of its own. */
 @Service
@@ -78,7 +79,7 @@ class MakingService {
                         new MakingBought(sourceId, id, source.name(), source.grams(), source.priceMinorPerKg()));
             } else {
                 Pack pack = Objects.requireNonNull(used.get(source.packId()));
-                entities.persist(stock.out(pack, sourceId, way, source.grams(), making.name())
+                entities.persist(stock.takeOut(pack, sourceId, way, source.grams(), making.name())
                         .into(id));
             }
         }

@@ -33,7 +33,15 @@ class PackOut extends WorkshopRow {
     protected PackOut() {}
 
     /** @param takesBack the row that was a slip; absent where something goes out */
-    PackOut(UUID id, UUID packId, WithdrawalPurpose way, int grams, String words, Instant at, UUID by, @Nullable UUID takesBack) {
+    PackOut(
+            UUID id,
+            UUID packId,
+            WithdrawalPurpose way,
+            int grams,
+            String words,
+            Instant at,
+            UUID by,
+            @Nullable UUID takesBack) {
         super(id);
         this.packId = packId;
         this.way = way;

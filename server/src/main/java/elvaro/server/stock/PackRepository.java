@@ -60,7 +60,7 @@ interface PackRepository extends Repository<Pack, UUID> {
     List<Object[]> went(Instant from, Instant before);
 
     @Query("select o from PackOut o where o.id = :id")
-    Optional<PackOut> out(UUID id);
+    Optional<PackOut> findOut(UUID id);
 
     /** What went into these, slips and all. */
     @Query("select o from PackOut o where o.makingId in :makingIds order by o.happenedAt, o.id")

@@ -74,9 +74,16 @@ public class StockHistory {
         entities.persist(new MakingBought(
                 Ids.after(past.id(), "bought"), past.id(), past.bought(), past.boughtGrams(), past.boughtMinorPerKg()));
         past.trim()
-                .forEach((pack, grams) -> entities.persist(
-                        new PackOut(Ids.after(pack, "ground"), pack, WithdrawalPurpose.GRIND, grams, making.name(), at, by, null)
-                                .into(past.id())));
+                .forEach((pack, grams) -> entities.persist(new PackOut(
+                                Ids.after(pack, "ground"),
+                                pack,
+                                WithdrawalPurpose.GRIND,
+                                grams,
+                                making.name(),
+                                at,
+                                by,
+                                null)
+                        .into(past.id())));
         entities.flush();
         add(Origin.making(past.id()), past.packs(), by, zone);
     }

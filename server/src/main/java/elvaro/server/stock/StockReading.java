@@ -179,7 +179,8 @@ class StockReading {
     }
 
     private static List<OutView> outs(List<PackOut> rows, Map<UUID, String> names) {
-        Set<UUID> standing = Withdrawals.standing(rows).stream().map(PackOut::id).collect(Collectors.toSet());
+        Set<UUID> standing =
+                Withdrawals.standing(rows).stream().map(PackOut::id).collect(Collectors.toSet());
         return rows.stream()
                 .filter(row -> row.takesBack().isEmpty())
                 .map(row -> new OutView(

@@ -1,5 +1,7 @@
 package elvaro.server.stock;
 
+import static elvaro.core.working.Quantity.mass;
+
 import elvaro.core.ledger.Piles;
 import elvaro.server.forecast.Figures;
 import elvaro.server.hanging.PieceQueries;
@@ -23,7 +25,6 @@ import java.util.UUID;
 import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import static elvaro.core.working.Quantity.mass;
 
 /** Packing, taking out, and taking back. */
 @Service
@@ -151,7 +152,7 @@ class StockService {
         if (isThere(outId, packId)) {
             return;
         }
-        entities.persist(out(pack, outId, way, grams, words));
+        entities.persist(takeOut(pack, outId, way, grams, words));
         entities.flush();
     }
 
@@ -160,7 +161,7 @@ class StockService {
      *
      * @param pack locked
      */
-    PackOut out(Pack pack, UUID outId, WithdrawalPurpose way, int grams, String words) {
+    PackOut takeOut(Pack pack, UUID outId, WithdrawalPurpose way, int grams, String words) {
         if (way != WithdrawalPurpose.DISCARD) {
             // What was ground of a held lot is held with it.
             lineages.of(List.of(pack))
@@ -215,7 +216,7 @@ class StockService {
     }
 
     private boolean isThere(UUID outId, UUID packId) {
-        Optional<PackOut> known = packs.out(outId);
+        Optional<PackOut> known = packs.findOut(outId);
         if (known.isPresent() && !known.get().packId().equals(packId)) {
             throw Refusal.conflict("clash", "This entry belongs to another pack.");
         }

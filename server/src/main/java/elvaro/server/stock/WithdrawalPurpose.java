@@ -1,6 +1,5 @@
 package elvaro.server.stock;
 
-
 /** What a pack, or part of it, was taken out for. */
 public enum WithdrawalPurpose {
     SALE("sold"),

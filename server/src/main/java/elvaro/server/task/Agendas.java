@@ -5,11 +5,11 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.game.Ice;
 import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.schedule.Agenda;
-import elvaro.core.schedule.Agenda.Decision;
-import elvaro.core.schedule.Agenda.Verdict;
+import elvaro.core.schedule.Agenda.AgendaDecision;
+import elvaro.core.schedule.Agenda.TaskVerdict;
 import elvaro.core.schedule.Care;
 import elvaro.core.schedule.Work;
-import elvaro.server.hanging.PieceQueries.Hanging;
+import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.piece.Piece;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
@@ -36,7 +36,7 @@ class Agendas {
     /** What was decided so far. */
     private record Known(UUID workshopId, long decisions) {}
 
-    private final Cache<Known, Map<UUID, List<Decision>>> kept =
+    private final Cache<Known, Map<UUID, List<AgendaDecision>>> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
@@ -50,12 +50,12 @@ class Agendas {
 
     /** The agendas of a workshop, its decisions read once for any number of pieces. */
     final class OfWorkshop {
-        private final Map<UUID, List<Decision>> decisions = decisions();
+        private final Map<UUID, List<AgendaDecision>> decisions = decisions();
 
         private OfWorkshop() {}
 
         /** @param hanging a piece that hangs */
-        Agenda of(Hanging hanging, Chests chests, ZoneId zone) {
+        Agenda of(HangingPiece hanging, Chests chests, ZoneId zone) {
             Piece piece = hanging.piece();
             Map<Work, LocalDate> lastDone = new EnumMap<>(Work.class);
             for (Work work : List.of(Work.WEIGH, Work.TURN)) {
@@ -90,10 +90,10 @@ class Agendas {
             UUID pieceId,
             Work work,
             LocalDate plannedOn,
-            Verdict verdict,
+            TaskVerdict verdict,
             @Nullable LocalDate movedTo) {
-        Decision decision() {
-            return new Decision(work, plannedOn, verdict, Optional.ofNullable(movedTo));
+        AgendaDecision decision() {
+            return new AgendaDecision(work, plannedOn, verdict, Optional.ofNullable(movedTo));
         }
     }
 
@@ -101,13 +101,13 @@ class Agendas {
      * Decisions about pieces that may still hang, by piece, in the order they were made. Kept in memory under how many decisions
      * the workshop has: they are only ever added, so the number tells whether there is another.
      */
-    private Map<UUID, List<Decision>> decisions() {
+    private Map<UUID, List<AgendaDecision>> decisions() {
         long number = entities.createQuery("select count(d) from TaskDecision d", Long.class)
                 .getSingleResult();
         return kept.get(new Known(current.person().workshopId(), number), key -> written());
     }
 
-    private Map<UUID, List<Decision>> written() {
+    private Map<UUID, List<AgendaDecision>> written() {
         return entities.createQuery(
                         "select new elvaro.server.task.Agendas$DecisionRow(d.pieceId, d.work, d.plannedOn, d.verdict,"
                                 + " d.movedTo) from TaskDecision d where d.plannedOn >= :since order by d.decidedAt, d.id",

@@ -1,7 +1,7 @@
 package elvaro.server.task;
 
 import elvaro.core.game.Ice;
-import elvaro.server.hanging.PieceQueries.Hanging;
+import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceState;
 import java.util.List;
@@ -18,9 +18,9 @@ import java.util.stream.Collectors;
 record Chests(Map<UUID, Long> grams) {
 
     /** @param room all that hangs or lies */
-    static Chests in(List<Hanging> room) {
+    static Chests of(List<HangingPiece> room) {
         return new Chests(room.stream()
-                .map(Hanging::piece)
+                .map(HangingPiece::piece)
                 .filter(piece -> piece.state() == PieceState.HANGING)
                 .collect(Collectors.groupingBy(
                         piece -> piece.chamber().orElseThrow().id(), Collectors.summingLong(Piece::greenGrams))));

@@ -1,6 +1,6 @@
 package elvaro.server.task;
 
-import elvaro.core.schedule.Agenda.Verdict;
+import elvaro.core.schedule.Agenda.TaskVerdict;
 import elvaro.core.schedule.Work;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -19,7 +19,7 @@ public record DecisionForm(
         @NotNull UUID pieceId,
         @NotNull Work work,
         @NotNull LocalDate plannedOn,
-        @NotNull Verdict verdict,
+        @NotNull TaskVerdict verdict,
         @Nullable LocalDate movedTo,
 
         @NotNull @Size(max = 400, message = "The reason is too long.")

@@ -1,7 +1,7 @@
 package elvaro.server.task;
 
-import elvaro.core.schedule.Agenda.Decision;
-import elvaro.core.schedule.Agenda.Verdict;
+import elvaro.core.schedule.Agenda.AgendaDecision;
+import elvaro.core.schedule.Agenda.TaskVerdict;
 import elvaro.core.schedule.Work;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
@@ -28,7 +28,7 @@ public class TaskDecision extends WorkshopRow {
     private LocalDate plannedOn;
 
     @Enumerated(EnumType.STRING)
-    private Verdict verdict;
+    private TaskVerdict verdict;
 
     private LocalDate movedTo;
     private String reason;
@@ -37,7 +37,7 @@ public class TaskDecision extends WorkshopRow {
 
     protected TaskDecision() {}
 
-    TaskDecision(UUID id, UUID pieceId, Decision decision, String reason, Instant decidedAt, UUID accountId) {
+    TaskDecision(UUID id, UUID pieceId, AgendaDecision decision, String reason, Instant decidedAt, UUID accountId) {
         super(id);
         this.pieceId = pieceId;
         this.work = decision.work();

@@ -1,12 +1,12 @@
 package elvaro.server.task;
 
 import elvaro.core.schedule.Agenda;
-import elvaro.core.schedule.Agenda.Decision;
-import elvaro.core.schedule.Agenda.Verdict;
+import elvaro.core.schedule.Agenda.AgendaDecision;
+import elvaro.core.schedule.Agenda.TaskVerdict;
 import elvaro.core.schedule.Work;
 import elvaro.server.hanging.PieceCommands;
 import elvaro.server.hanging.PieceQueries;
-import elvaro.server.hanging.PieceQueries.Hanging;
+import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceWriter;
 import elvaro.server.settings.WorkshopService;
@@ -66,7 +66,7 @@ public class TaskService {
         if (entities.find(TaskDecision.class, id) != null) {
             return;
         }
-        Hanging hanging = pieces.hanging(form.pieceId());
+        HangingPiece hanging = pieces.hanging(form.pieceId());
         UUID chamber = hanging.piece().chamber().orElseThrow().id();
         Chests chests = new Chests(Map.of(chamber, pieces.loadOf(chamber)));
         Agenda agenda = agendas.read().of(hanging, chests, workshops.mine().zone());
@@ -79,7 +79,8 @@ public class TaskService {
             movePull(hanging.piece(), form);
             return;
         }
-        Decision decision = new Decision(work, form.plannedOn(), form.verdict(), Optional.ofNullable(form.movedTo()));
+        AgendaDecision decision =
+                new AgendaDecision(work, form.plannedOn(), form.verdict(), Optional.ofNullable(form.movedTo()));
         entities.persist(new TaskDecision(
                 id,
                 form.pieceId(),
@@ -91,16 +92,16 @@ public class TaskService {
 
     private void check(DecisionForm form, Work work) {
         LocalDate today = workshops.today();
-        if (form.verdict() == Verdict.MOVED) {
+        if (form.verdict() == TaskVerdict.MOVED) {
             LocalDate to = form.movedTo();
             if (to == null || to.isBefore(today) || to.isAfter(today.plusDays(FARTHEST_MOVE_DAYS))) {
                 throw Refusal.wrong("wrong-day", "movedTo", "Choose the new day: today or later, within 400 days.");
             }
         } else if (work == Work.PULL) {
             throw Refusal.wrong("pull-stays", "verdict", "A pull is done by pulling. Move it, or pull the piece.");
-        } else if (form.verdict() == Verdict.DONE && work == Work.WEIGH) {
+        } else if (form.verdict() == TaskVerdict.DONE && work == Work.WEIGH) {
             throw Refusal.wrong("weigh-it", "verdict", "A weighing is done by weighing. Weigh it, move it or skip it.");
-        } else if (form.verdict() == Verdict.SKIPPED && form.reason().isBlank()) {
+        } else if (form.verdict() == TaskVerdict.SKIPPED && form.reason().isBlank()) {
             throw Refusal.wrong("missing", "reason", "Say why it is skipped.");
         }
     }

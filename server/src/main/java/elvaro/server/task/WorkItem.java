@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 public record WorkItem(Due due, Subject subject, @Nullable String detail) {
 
     /** What work is about. */
-    public enum Kind {
+    public enum SubjectKind {
         PIECE,
         LOT,
         PLAN,
@@ -27,7 +27,7 @@ public record WorkItem(Due due, Subject subject, @Nullable String detail) {
      * @param chamberName where it is, or is to go
      */
     public record Subject(
-            Kind kind,
+            SubjectKind kind,
             UUID id,
             String tag,
             String name,

@@ -6,8 +6,8 @@ import elvaro.core.schedule.Due;
 import elvaro.core.schedule.Work;
 import elvaro.core.working.Quantity;
 import elvaro.server.hanging.PieceCard;
-import elvaro.server.hanging.PieceQueries.Hanging;
 import elvaro.server.hanging.PieceQueries;
+import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.look.LookService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
@@ -17,8 +17,8 @@ import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
 import elvaro.server.reading.AirService;
 import elvaro.server.settings.WorkshopService;
-import elvaro.server.task.WorkItem.Kind;
 import elvaro.server.task.WorkItem.Subject;
+import elvaro.server.task.WorkItem.SubjectKind;
 import elvaro.server.treatment.TreatmentQueries;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -79,7 +79,7 @@ public class WorkList {
     }
 
     /** What is put before people today. */
-    public List<WorkItem> today(List<Hanging> room) {
+    public List<WorkItem> today(List<HangingPiece> room) {
         LocalDate today = workshops.today();
         int notice = Stream.of(Work.values()).mapToInt(Work::noticeDays).max().orElse(0);
         return until(today.plusDays(notice), room).stream()
@@ -87,7 +87,7 @@ public class WorkList {
                 .toList();
     }
 
-    private List<WorkItem> until(LocalDate last, List<Hanging> room) {
+    private List<WorkItem> until(LocalDate last, List<HangingPiece> room) {
         ZoneId zone = workshops.mine().zone();
         LocalDate today = workshops.today();
         List<WorkItem> items = new ArrayList<>();
@@ -104,7 +104,7 @@ public class WorkList {
                 .forEach(event -> items.add(new WorkItem(
                         Due.since(Work.DECIDE, event.from().atZone(zone).toLocalDate()),
                         new Subject(
-                                Kind.CHAMBER,
+                                SubjectKind.CHAMBER,
                                 event.chamber().id(),
                                 event.chamber().name(),
                                 event.kind().label(),
@@ -117,8 +117,8 @@ public class WorkList {
     }
 
     /** What plans ask for and looks made. */
-    private List<WorkItem> ofPieces(List<Hanging> room, LocalDate today, LocalDate last, ZoneId zone) {
-        Chests chests = Chests.in(room);
+    private List<WorkItem> ofPieces(List<HangingPiece> room, LocalDate today, LocalDate last, ZoneId zone) {
+        Chests chests = Chests.of(room);
         Map<UUID, List<FollowUp>> followUps = looks.followUps(room, zone);
         Agendas.OfWorkshop read = agendas.read();
         return room.stream()
@@ -154,13 +154,17 @@ public class WorkList {
 
     private static WorkItem toHang(Lot lot) {
         Subject subject = new Subject(
-                Kind.LOT, lot.id(), String.valueOf(lot.number()), lot.cut().name(), null);
+                SubjectKind.LOT,
+                lot.id(),
+                String.valueOf(lot.number()),
+                lot.cut().name(),
+                null);
         return new WorkItem(Due.since(Work.HANG, lot.receivedOn()), subject, null);
     }
 
     private static WorkItem toBuy(Plan plan) {
         Subject subject = new Subject(
-                Kind.PLAN,
+                SubjectKind.PLAN,
                 plan.id(),
                 plan.name(),
                 plan.cut().name(),
@@ -169,6 +173,6 @@ public class WorkList {
     }
 
     private static Subject subject(PieceCard card) {
-        return new Subject(Kind.PIECE, card.id(), card.tag(), card.cutName(), card.chamberName());
+        return new Subject(SubjectKind.PIECE, card.id(), card.tag(), card.cutName(), card.chamberName());
     }
 }

@@ -23,7 +23,7 @@ public record WorkView(
         String label,
         @Nullable String done,
         LogFact.@Nullable Kind logs,
-        Work.Place place,
+        Work.WorkPlace place,
         long days,
         LocalDate on,
         @Nullable LocalDate plannedOn,

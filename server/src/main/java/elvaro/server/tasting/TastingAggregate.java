@@ -1,7 +1,7 @@
 package elvaro.server.tasting;
 
-import elvaro.core.tasting.Servings.Plate;
 import elvaro.core.tasting.Servings;
+import elvaro.core.tasting.Servings.Plate;
 import elvaro.core.tasting.Sheet;
 import elvaro.core.tasting.TastingOutcome;
 import elvaro.core.tasting.Weakness;
@@ -18,7 +18,8 @@ record TastingAggregate(
         List<TastingSheet> sheets,
         Servings servings) {
 
-    static TastingAggregate of(Tasting tasting, List<TastingSample> samples, List<TastingPlace> places, List<TastingSheet> sheets) {
+    static TastingAggregate of(
+            Tasting tasting, List<TastingSample> samples, List<TastingPlace> places, List<TastingSheet> sheets) {
         Servings servings =
                 Servings.plan(tasting.kind(), samples.size(), places.size(), tasting.rounds(), tasting.seed());
         return new TastingAggregate(tasting, samples, places, sheets, servings);

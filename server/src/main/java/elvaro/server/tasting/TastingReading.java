@@ -1,7 +1,7 @@
 package elvaro.server.tasting;
 
-import elvaro.core.cooking.CookAlike.Timing;
 import elvaro.core.cooking.CookAlike;
+import elvaro.core.cooking.CookAlike.Timing;
 import elvaro.core.tasting.PanelPower;
 import elvaro.server.account.AccountService;
 import elvaro.server.shared.CurrentWorkshop;

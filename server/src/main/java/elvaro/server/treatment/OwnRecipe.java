@@ -32,7 +32,7 @@ class OwnRecipe extends EditedRow {
     private Dose.Basis basis;
 
     @Convert(converter = Parts.class)
-    private List<Recipe.Part> parts;
+    private List<Recipe.Ingredient> parts;
 
     private boolean rawGarlicOrHerbs;
     private boolean oil;

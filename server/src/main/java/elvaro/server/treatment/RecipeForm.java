@@ -2,8 +2,8 @@ package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.DoseUnit;
-import elvaro.core.treatment.Recipe.Part;
 import elvaro.core.treatment.Recipe;
+import elvaro.core.treatment.Recipe.Ingredient;
 import elvaro.core.treatment.TreatmentKind;
 import elvaro.server.shared.Refusal;
 import jakarta.validation.Valid;
@@ -59,7 +59,7 @@ record RecipeForm(
     Recipe recipe() {
         try {
             return new Recipe(parts.stream()
-                    .map(part -> new Part(part.name().strip(), part.parts(), part.priceMinorPerKg()))
+                    .map(part -> new Ingredient(part.name().strip(), part.parts(), part.priceMinorPerKg()))
                     .toList());
         } catch (IllegalArgumentException wrong) {
             throw Refusal.wrong("invalid", "parts", String.valueOf(wrong.getMessage()));

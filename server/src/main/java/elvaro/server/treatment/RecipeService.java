@@ -1,7 +1,7 @@
 package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.Recipe.Part;
+import elvaro.core.treatment.Recipe.Ingredient;
 import elvaro.core.treatment.TreatmentKind;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
@@ -40,7 +40,7 @@ class RecipeService {
             double amount,
             Dose.Basis basis,
             String dose,
-            List<Part> parts,
+            List<Ingredient> parts,
             boolean rawGarlicOrHerbs,
             boolean oil,
             boolean spirit,

@@ -46,12 +46,13 @@ class Treatment extends WorkshopRow {
     private boolean spirit;
 
     @Convert(converter = Parts.class)
-    private List<Recipe.Part> parts;
+    private List<Recipe.Ingredient> parts;
 
     protected Treatment() {}
 
     /** @param parts of the recipe as it is now; none where it is no recipe */
-    Treatment(UUID entryId, UUID pieceId, Given given, LocalDate beganOn, int costMinor, List<Recipe.Part> parts) {
+    Treatment(
+            UUID entryId, UUID pieceId, Given given, LocalDate beganOn, int costMinor, List<Recipe.Ingredient> parts) {
         super(entryId);
         this.pieceId = pieceId;
         this.kind = given.kind();
@@ -96,7 +97,7 @@ class Treatment extends WorkshopRow {
     }
 
     /** What was in the mixture when it was given; none where it was no recipe. */
-    List<Recipe.Part> parts() {
+    List<Recipe.Ingredient> parts() {
         return parts;
     }
 

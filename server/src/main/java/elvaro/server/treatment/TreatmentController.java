@@ -66,7 +66,7 @@ class TreatmentController {
     /** A whole amount in one measure. */
     record AmountView(double amount, DoseUnit measure, String symbol) {}
 
-    record ClashView(Clash clash, Clash.Answer answer, String reason) {}
+    record ClashView(Clash clash, Clash.ClashAnswer answer, String reason) {}
 
     /**
      * What a piece gets.
@@ -101,7 +101,7 @@ class TreatmentController {
         double squareMetres = cut.surface().squareMetres(plan.grams);
         Optional<OwnRecipe> own = Optional.ofNullable(plan.recipeId).map(recipes::find);
         TreatmentKind kind = own.map(OwnRecipe::kind).orElse(plan.kind);
-        List<ClashView> clashes = Clash.in(new Clash.Plan(
+        List<ClashView> clashes = Clash.find(new Clash.TreatmentPlan(
                         kind,
                         plan.method,
                         own.map(OwnRecipe::rawGarlicOrHerbs).orElse(plan.rawGarlicOrHerbs),
@@ -136,7 +136,7 @@ class TreatmentController {
     private static List<AmountView> amounts(DoseUnit measure, double amount) {
         return Arrays.stream(DoseUnit.values())
                 .filter(other -> other.weighs() == measure.weighs())
-                .map(other -> new AmountView(measure.in(other, amount), other, other.symbol()))
+                .map(other -> new AmountView(measure.convert(other, amount), other, other.symbol()))
                 .toList();
     }
 }

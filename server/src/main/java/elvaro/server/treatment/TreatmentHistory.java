@@ -1,7 +1,7 @@
 package elvaro.server.treatment;
 
-import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.treatment.Course.Planned;
 import elvaro.core.treatment.TreatmentStep;
 import elvaro.server.piece.LogEntry;

@@ -1,15 +1,15 @@
 package elvaro.server.treatment;
 
-import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.LogFact;
+import elvaro.core.ledger.LogFact.Kind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.treatment.Course.Planned;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.Recipe;
 import elvaro.core.treatment.TreatmentStep;
-import elvaro.server.hanging.PieceQueries.Hanging;
 import elvaro.server.hanging.PieceQueries;
+import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.hanging.PieceView.EntryView;
 import elvaro.server.piece.Piece;
 import elvaro.server.settings.WorkshopService;
@@ -107,7 +107,7 @@ public class TreatmentQueries {
             @Nullable String by) {}
 
     /** A step that is to be done. */
-    public record OpenStep(Hanging hanging, String words, LocalDate on) {}
+    public record OpenStep(HangingPiece hanging, String words, LocalDate on) {}
 
     /** What was given to a piece and not taken back, in the order it was given. */
     List<Treatment> standing(UUID pieceId) {
@@ -258,9 +258,9 @@ public class TreatmentQueries {
      *
      * @param room what hangs or waits, as the first screen has it
      */
-    public List<OpenStep> open(List<Hanging> room, ZoneId zone) {
+    public List<OpenStep> open(List<HangingPiece> room, ZoneId zone) {
         LocalDate since = workshops.today().minusDays(LONGEST_AFTER_DAYS);
-        List<Hanging> hanging = new ArrayList<>(room);
+        List<HangingPiece> hanging = new ArrayList<>(room);
         hanging.addAll(pieces.waiting(zone));
         List<UUID> given = rows.piecesGiven(BEYOND_THE_PULL, since);
         if (!given.isEmpty()) {
@@ -269,7 +269,7 @@ public class TreatmentQueries {
         return openOf(hanging, zone);
     }
 
-    private List<OpenStep> openOf(List<Hanging> hanging, ZoneId zone) {
+    private List<OpenStep> openOf(List<HangingPiece> hanging, ZoneId zone) {
         List<UUID> ids = hanging.stream()
                 .filter(each -> each.log().last(Kind.TREATED).isPresent())
                 .map(each -> each.piece().id())
@@ -282,7 +282,7 @@ public class TreatmentQueries {
         Map<UUID, List<StepDone>> done =
                 rows.stepsOfPieces(ids).stream().collect(Collectors.groupingBy(StepDone::treatmentId));
         List<OpenStep> open = new ArrayList<>();
-        for (Hanging each : hanging) {
+        for (HangingPiece each : hanging) {
             PieceLog log = each.log();
             Set<UUID> standing = log.standing().stream().map(LogFact::id).collect(Collectors.toSet());
             Optional<LocalDate> pulledOn =

@@ -1,5 +1,7 @@
 package elvaro.server.treatment;
 
+import static elvaro.core.working.Quantity.temperature;
+
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.LogFact.Kind;
@@ -30,7 +32,6 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import static elvaro.core.working.Quantity.temperature;
 
 /**
  * Giving treatments to pieces, and doing their steps. A treatment is an entry of the piece's log with more under its id; it is
@@ -84,7 +85,7 @@ public class TreatmentService {
         LocalDate beganOn = beganOn(piece, given, form);
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(piece, given));
         log.writeFor(pieceId, entryId, entry(Kind.TREATED, 0, given.words()));
-        List<Recipe.Part> parts = given.recipeId() == null
+        List<Recipe.Ingredient> parts = given.recipeId() == null
                 ? List.of()
                 : recipes.find(given.recipeId()).recipe().parts();
         int cost = cost(piece, given, form, parts);
@@ -171,7 +172,7 @@ public class TreatmentService {
     private List<Question> questions(Piece piece, Given given) {
         List<Question> questions = new ArrayList<>();
         piece.method()
-                .ifPresent(method -> questions.addAll(clashes(new Clash.Plan(
+                .ifPresent(method -> questions.addAll(clashes(new Clash.TreatmentPlan(
                         given.kind(),
                         method,
                         given.rawGarlicOrHerbs(),
@@ -208,10 +209,10 @@ public class TreatmentService {
                 .orElse(false);
     }
 
-    private static List<Question> clashes(Clash.Plan plan) {
+    private static List<Question> clashes(Clash.TreatmentPlan plan) {
         List<Question> asked = new ArrayList<>();
-        for (Clash clash : Clash.in(plan)) {
-            if (clash.answer() == Clash.Answer.STOP) {
+        for (Clash clash : Clash.find(plan)) {
+            if (clash.answer() == Clash.ClashAnswer.STOP) {
                 throw Refusal.wrong("clash", "kind", clash.reason());
             }
             asked.add(clash.question());
@@ -225,7 +226,7 @@ public class TreatmentService {
                 .orElseGet(() -> piece.cut().surface().squareMetres(piece.greenGrams()));
     }
 
-    private static int cost(Piece piece, Given given, TreatmentForm form, List<Recipe.Part> parts) {
+    private static int cost(Piece piece, Given given, TreatmentForm form, List<Recipe.Ingredient> parts) {
         if (form.costMinor() != null) {
             return form.costMinor();
         }
@@ -319,7 +320,7 @@ public class TreatmentService {
         if (treatment.kind() != elvaro.core.treatment.TreatmentKind.COLD_SMOKE) {
             return List.of();
         }
-        return clashes(new Clash.Plan(
+        return clashes(new Clash.TreatmentPlan(
                 treatment.kind(),
                 Method.OPEN_AIR,
                 false,

@@ -2,8 +2,8 @@ package elvaro.server.trial;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.core.trial.Design.Arm;
 import elvaro.core.trial.Design;
+import elvaro.core.trial.Design.Arm;
 import elvaro.core.trial.Draw;
 import elvaro.core.trial.Factor;
 import elvaro.core.trial.Facts;

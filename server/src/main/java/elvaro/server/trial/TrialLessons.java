@@ -3,8 +3,8 @@ package elvaro.server.trial;
 import elvaro.core.treatment.TreatmentKind;
 import elvaro.core.trial.Band;
 import elvaro.core.trial.Design;
-import elvaro.core.trial.Effect.Found;
 import elvaro.core.trial.Effect;
+import elvaro.core.trial.Effect.ArmValue;
 import elvaro.core.trial.Evidence;
 import elvaro.core.trial.Factor;
 import elvaro.core.trial.TrialMeasure;
@@ -29,8 +29,8 @@ class TrialLessons {
     private static final double LEVEL = 0.8;
 
     /** A trial that changed more than the treatment says nothing about it. */
-    private static final Set<Design.Kind> LEAVES_OUT =
-            EnumSet.of(Design.Kind.SEVERAL_CHANGES, Design.Kind.MIXED_ARM, Design.Kind.NO_CONTROL);
+    private static final Set<Design.FlawKind> LEAVES_OUT =
+            EnumSet.of(Design.FlawKind.SEVERAL_CHANGES, Design.FlawKind.MIXED_ARM, Design.FlawKind.NO_CONTROL);
 
     private final TrialRepository trials;
     private final TrialReading reading;
@@ -103,7 +103,8 @@ class TrialLessons {
         Map<UUID, List<Given>> given =
                 treated.given(trial.all().map(each -> each.piece().id()).toList());
         for (TrialArm arm : trial.others()) {
-            List<Figures> cut = trial.of(arm).stream().filter(TrialWithPieces::cut).toList();
+            List<Figures> cut =
+                    trial.of(arm).stream().filter(TrialWithPieces::cut).toList();
             Optional<TreatmentKind> kind = cut.stream()
                     .flatMap(each -> given.getOrDefault(each.piece().id(), List.of()).stream())
                     .map(Given::kind)
@@ -129,8 +130,8 @@ class TrialLessons {
 
     /** Pair by pair; one difference of means where nothing is paired. */
     private static List<Double> differences(TrialWithPieces trial, TrialMeasure measure, TrialArm arm) {
-        List<Found> there = TrialVerdicts.found(trial, measure, trial.control());
-        List<Found> here = TrialVerdicts.found(trial, measure, arm);
+        List<ArmValue> there = TrialVerdicts.found(trial, measure, trial.control());
+        List<ArmValue> here = TrialVerdicts.found(trial, measure, arm);
         if (there.isEmpty() || here.isEmpty()) {
             return List.of();
         }

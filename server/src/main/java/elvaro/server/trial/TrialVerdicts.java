@@ -4,8 +4,8 @@ import elvaro.core.forecast.Forecast;
 import elvaro.core.trial.Conclusion;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Drying;
-import elvaro.core.trial.Effect.Found;
 import elvaro.core.trial.Effect;
+import elvaro.core.trial.Effect.ArmValue;
 import elvaro.core.trial.TrialMeasure;
 import elvaro.core.trial.TrialVerdict;
 import elvaro.server.forecast.Ahead;
@@ -78,12 +78,12 @@ class TrialVerdicts {
     }
 
     /** What each cut piece of an arm has of a measure; empty where nothing is cut or has a cost. */
-    static List<Found> found(TrialWithPieces trial, TrialMeasure measure, TrialArm arm) {
+    static List<ArmValue> found(TrialWithPieces trial, TrialMeasure measure, TrialArm arm) {
         return trial.of(arm).stream()
                 .filter(TrialWithPieces::cut)
                 .flatMap(each -> value(each, measure).stream()
                         .mapToObj(value ->
-                                new Found(trial.blocks().get(each.piece().id()), value)))
+                                new ArmValue(trial.blocks().get(each.piece().id()), value)))
                 .toList();
     }
 
@@ -101,9 +101,10 @@ class TrialVerdicts {
         };
     }
 
-    private Optional<TrialVerdict> verdict(TrialWithPieces trial, TrialMeasure measure, TrialArm control, TrialArm arm) {
-        List<Found> there = found(trial, measure, control);
-        List<Found> here = found(trial, measure, arm);
+    private Optional<TrialVerdict> verdict(
+            TrialWithPieces trial, TrialMeasure measure, TrialArm control, TrialArm arm) {
+        List<ArmValue> there = found(trial, measure, control);
+        List<ArmValue> here = found(trial, measure, arm);
         if (there.isEmpty() || here.isEmpty()) {
             return Optional.empty();
         }
@@ -115,7 +116,7 @@ class TrialVerdicts {
         return Optional.of(TrialVerdict.ofCost(effect, dearer, arm.name(), control.name()));
     }
 
-    private static double meanCost(List<Found> found) {
+    private static double meanCost(List<ArmValue> found) {
         return found.stream()
                 .mapToDouble(each -> Math.exp(each.value()))
                 .average()

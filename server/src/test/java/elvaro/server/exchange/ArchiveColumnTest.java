@@ -3,7 +3,7 @@ package elvaro.server.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import elvaro.server.exchange.ArchiveColumn.Kind;
+import elvaro.server.exchange.ArchiveColumn.ColumnType;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -21,13 +21,13 @@ import tools.jackson.core.json.JsonFactory;
 class ArchiveColumnTest {
     private static final String ID = "0190aa11-2b3c-4d5e-8f90-112233445566";
 
-    private static ArchiveColumn column(Kind kind) {
+    private static ArchiveColumn column(ColumnType kind) {
         return new ArchiveColumn(
                 "it",
                 kind,
                 false,
-                kind == Kind.DECIMAL ? -999 : 0,
-                kind == Kind.DECIMAL ? 999 : kind == Kind.TEXT ? 5 : 1000,
+                kind == ColumnType.DECIMAL ? -999 : 0,
+                kind == ColumnType.DECIMAL ? 999 : kind == ColumnType.TEXT ? 5 : 1000,
                 2,
                 List.of("SAW", "SEAMS"),
                 null,
@@ -43,56 +43,58 @@ class ArchiveColumnTest {
 
     static Stream<Arguments> right() {
         return Stream.of(
-                Arguments.of(Kind.ID, "\"" + ID + "\"", ID),
-                Arguments.of(Kind.TEXT, "\"\"", ""),
-                Arguments.of(Kind.TEXT, "\"Fünf!\"", "Fünf!"),
-                Arguments.of(Kind.TEXT, "\"🥩🥩🥩🥩🥩\"", "🥩🥩🥩🥩🥩"),
-                Arguments.of(Kind.CHOICE, "\"SAW\"", "SAW"),
-                Arguments.of(Kind.WHOLE, "0", 0L),
-                Arguments.of(Kind.WHOLE, "1000", 1000L),
-                Arguments.of(Kind.DECIMAL, "-1.25", new BigDecimal("-1.25")),
-                Arguments.of(Kind.DECIMAL, "4", new BigDecimal("4")),
-                Arguments.of(Kind.REAL, "0.1", 0.1),
-                Arguments.of(Kind.TRUTH, "true", true),
-                Arguments.of(Kind.DAY, "\"2026-02-28\"", LocalDate.of(2026, 2, 28)),
+                Arguments.of(ColumnType.ID, "\"" + ID + "\"", ID),
+                Arguments.of(ColumnType.TEXT, "\"\"", ""),
+                Arguments.of(ColumnType.TEXT, "\"Fünf!\"", "Fünf!"),
+                Arguments.of(ColumnType.TEXT, "\"🥩🥩🥩🥩🥩\"", "🥩🥩🥩🥩🥩"),
+                Arguments.of(ColumnType.CHOICE, "\"SAW\"", "SAW"),
+                Arguments.of(ColumnType.WHOLE, "0", 0L),
+                Arguments.of(ColumnType.WHOLE, "1000", 1000L),
+                Arguments.of(ColumnType.DECIMAL, "-1.25", new BigDecimal("-1.25")),
+                Arguments.of(ColumnType.DECIMAL, "4", new BigDecimal("4")),
+                Arguments.of(ColumnType.REAL, "0.1", 0.1),
+                Arguments.of(ColumnType.TRUTH, "true", true),
+                Arguments.of(ColumnType.DAY, "\"2026-02-28\"", LocalDate.of(2026, 2, 28)),
                 Arguments.of(
-                        Kind.MOMENT, "\"2026-02-28T10:00:00.000001Z\"", Instant.parse("2026-02-28T10:00:00.000001Z")));
+                        ColumnType.MOMENT,
+                        "\"2026-02-28T10:00:00.000001Z\"",
+                        Instant.parse("2026-02-28T10:00:00.000001Z")));
     }
 
     @ParameterizedTest
     @MethodSource("right")
-    void what_may_stand_there_is_read(Kind kind, String json, Object value) {
+    void what_may_stand_there_is_read(ColumnType kind, String json, Object value) {
         assertThat(read(column(kind), json)).isEqualTo(value);
     }
 
     static Stream<Arguments> wrong() {
         return Stream.of(
-                Arguments.of(Kind.ID, "\"0190AA11-2B3C-4D5E-8F90-112233445566\"", "no id"),
-                Arguments.of(Kind.ID, "\"1-1-1-1-1\"", "no id"),
-                Arguments.of(Kind.ID, "7", "no text"),
-                Arguments.of(Kind.TEXT, "\"sixsix\"", "longer than 5"),
-                Arguments.of(Kind.TEXT, "{}", "no text"),
-                Arguments.of(Kind.CHOICE, "\"AXE\"", "cannot be “AXE”"),
-                Arguments.of(Kind.WHOLE, "-1", "from 0 to 1000"),
-                Arguments.of(Kind.WHOLE, "1001", "from 0 to 1000"),
-                Arguments.of(Kind.WHOLE, "1.0", "from 0 to 1000"),
-                Arguments.of(Kind.WHOLE, "99999999999999999999999", "from 0 to 1000"),
-                Arguments.of(Kind.DECIMAL, "1.234", "at most 2 places"),
-                Arguments.of(Kind.DECIMAL, "1000", "from -999 to 999"),
-                Arguments.of(Kind.DECIMAL, "1e400", "from -999 to 999"),
-                Arguments.of(Kind.REAL, "-0.5", "no number"),
-                Arguments.of(Kind.REAL, "1e999", "no number"),
-                Arguments.of(Kind.TRUTH, "1", "neither true nor false"),
-                Arguments.of(Kind.DAY, "\"2026-02-30\"", "no day"),
-                Arguments.of(Kind.DAY, "\"1899-12-31\"", "no day"),
-                Arguments.of(Kind.MOMENT, "\"2026-02-28T10:00:00.0000001Z\"", "no moment"),
-                Arguments.of(Kind.MOMENT, "\"2026-02-28\"", "no moment"),
-                Arguments.of(Kind.WHOLE, "null", "missing"));
+                Arguments.of(ColumnType.ID, "\"0190AA11-2B3C-4D5E-8F90-112233445566\"", "no id"),
+                Arguments.of(ColumnType.ID, "\"1-1-1-1-1\"", "no id"),
+                Arguments.of(ColumnType.ID, "7", "no text"),
+                Arguments.of(ColumnType.TEXT, "\"sixsix\"", "longer than 5"),
+                Arguments.of(ColumnType.TEXT, "{}", "no text"),
+                Arguments.of(ColumnType.CHOICE, "\"AXE\"", "cannot be “AXE”"),
+                Arguments.of(ColumnType.WHOLE, "-1", "from 0 to 1000"),
+                Arguments.of(ColumnType.WHOLE, "1001", "from 0 to 1000"),
+                Arguments.of(ColumnType.WHOLE, "1.0", "from 0 to 1000"),
+                Arguments.of(ColumnType.WHOLE, "99999999999999999999999", "from 0 to 1000"),
+                Arguments.of(ColumnType.DECIMAL, "1.234", "at most 2 places"),
+                Arguments.of(ColumnType.DECIMAL, "1000", "from -999 to 999"),
+                Arguments.of(ColumnType.DECIMAL, "1e400", "from -999 to 999"),
+                Arguments.of(ColumnType.REAL, "-0.5", "no number"),
+                Arguments.of(ColumnType.REAL, "1e999", "no number"),
+                Arguments.of(ColumnType.TRUTH, "1", "neither true nor false"),
+                Arguments.of(ColumnType.DAY, "\"2026-02-30\"", "no day"),
+                Arguments.of(ColumnType.DAY, "\"1899-12-31\"", "no day"),
+                Arguments.of(ColumnType.MOMENT, "\"2026-02-28T10:00:00.0000001Z\"", "no moment"),
+                Arguments.of(ColumnType.MOMENT, "\"2026-02-28\"", "no moment"),
+                Arguments.of(ColumnType.WHOLE, "null", "missing"));
     }
 
     @ParameterizedTest
     @MethodSource("wrong")
-    void what_may_not_is_refused_with_its_name(Kind kind, String json, String sentence) {
+    void what_may_not_is_refused_with_its_name(ColumnType kind, String json, String sentence) {
         assertThatThrownBy(() -> read(column(kind), json))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("it ")
@@ -102,7 +104,15 @@ class ArchiveColumnTest {
     @Test
     void a_text_that_only_its_entity_understands_is_tried_on_it() {
         ArchiveColumn prices = new ArchiveColumn(
-                "prices", Kind.TEXT, true, 0, 100, 0, List.of(), null, text -> String.valueOf(Integer.parseInt(text)));
+                "prices",
+                ColumnType.TEXT,
+                true,
+                0,
+                100,
+                0,
+                List.of(),
+                null,
+                text -> String.valueOf(Integer.parseInt(text)));
         assertThat(read(prices, "\"12\"")).isEqualTo("12");
         assertThat(read(prices, "null")).isNull();
         assertThatThrownBy(() -> read(prices, "\"twelve\"")).hasMessage("prices cannot be read.");

@@ -1,12 +1,14 @@
 package elvaro.server.exchange;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import elvaro.server.account.SetupService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.SignedIn;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
-import elvaro.server.support.RunningApp.Someone;
 import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -24,7 +26,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import static org.assertj.core.api.Assertions.assertThat;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;

@@ -17,7 +17,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 /** What is looked at after a restore: does every finished ledger close? Rows are spoilt behind the application's back. */
 @ExtendWith(RunningApp.class)
 class LedgerAuditIT {
-    private static LedgerAudit.Found audit(Someone owner) {
+    private static LedgerAudit.AuditResult audit(Someone owner) {
         return RunningApp.bean(CurrentWorkshop.class).actingAs(owner.person(), RunningApp.bean(LedgerAudit.class)::all);
     }
 

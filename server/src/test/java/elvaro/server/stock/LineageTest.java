@@ -1,5 +1,7 @@
 package elvaro.server.stock;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import elvaro.core.blend.Made.Product;
 import elvaro.server.stock.Pack.Origin;
 import java.time.Instant;
@@ -10,7 +12,6 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import static org.assertj.core.api.Assertions.assertThat;
 
 /** What packs were made of, through as many makings as there are. */
 class LineageTest {

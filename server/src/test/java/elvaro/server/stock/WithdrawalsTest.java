@@ -1,5 +1,7 @@
 package elvaro.server.stock;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -9,7 +11,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.RepeatedTest;
 import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
-import static org.assertj.core.api.Assertions.assertThat;
 
 class WithdrawalsTest {
     private static final UUID HAND = UUID.randomUUID();
@@ -66,7 +67,8 @@ class WithdrawalsTest {
             } else if (left > 0) {
                 rows.add(out(pack, 1 + random.nextInt(left), second));
             }
-            int gone = Withdrawals.standing(rows).stream().mapToInt(PackOut::grams).sum();
+            int gone =
+                    Withdrawals.standing(rows).stream().mapToInt(PackOut::grams).sum();
             assertThat(Withdrawals.left(pack, rows)).isNotNegative();
             assertThat(Withdrawals.left(pack, rows) + gone).isEqualTo(2000);
         }

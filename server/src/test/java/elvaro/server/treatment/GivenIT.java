@@ -1,11 +1,14 @@
 package elvaro.server.treatment;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import elvaro.core.treatment.TreatmentKind;
 import elvaro.server.support.Bodies;
-import elvaro.server.support.Client.Answer;
 import elvaro.server.support.Client;
-import elvaro.server.support.RunningApp.Someone;
+import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,8 +18,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 import tools.jackson.databind.JsonNode;
 
 /** Treatments as they are given, done step by step, and taken back. */

@@ -13,7 +13,7 @@ interface Props<T extends string> {
 }
 
 /** One of a few, each a button for cold hands; the chosen one is filled. */
-export function OneOf<T extends string>({
+export function RadioButtons<T extends string>({
   label,
   value,
   choices,

@@ -10,7 +10,7 @@ interface Props {
 }
 
 /** A table of hairlines, read from the left. */
-export function HairTable({ label, children, sx = {} }: Props) {
+export function DataTable({ label, children, sx = {} }: Props) {
   return (
     <Box sx={{ overflowX: 'auto', maxWidth: '100%' }} tabIndex={0} role="region" aria-label={label}>
       <Box

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 
 /** A value once it has stayed the same for a while, for what need not follow every move of a slider. */
-export function useSettled<T>(value: T, milliseconds: number): T {
+export function useDebouncedValue<T>(value: T, milliseconds: number): T {
   const [settled, setSettled] = useState(value);
   useEffect(() => {
     const timer = setTimeout(() => setSettled(value), milliseconds);

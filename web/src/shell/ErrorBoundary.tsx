@@ -4,7 +4,7 @@ import { Component, type ReactNode } from 'react';
 import { Page } from '../kit/Page';
 
 /** Stands in for a view that broke, so that the rail stays and the next step is known. */
-export class Fallen extends Component<{ children: ReactNode }, { fallen: boolean }> {
+export class ErrorBoundary extends Component<{ children: ReactNode }, { fallen: boolean }> {
   override state = { fallen: false };
 
   static getDerivedStateFromError() {
