@@ -1,4 +1,4 @@
-import { evidenceQuery, type Ask } from '../compare/ask';
+import { evidenceQuery, type Ask } from './ask';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import { unitsFor } from '../kit/reader';
 import { answer, api, Problem, writeQuantitiesWith, type Schema } from './client';

@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Schema } from '../api/client';
 import { Pick } from '../stock/Pick';
-import { asked, byWords, measureWords, type Ask, type Asked, type By, type MeasureName } from './ask';
+import { asked, byWords, measureWords, type Ask, type Asked, type By, type MeasureName } from '../api/ask';
 
 const facetWords: Record<string, string> = {
   species: 'Species',

@@ -9,9 +9,8 @@ import { ProblemNotice } from '../kit/Notices';
 import { Waiting } from '../kit/Page';
 import { DataTable } from '../kit/DataTable';
 import { days, percent, useUnits } from '../kit/units';
-import { readAsk, writeAsk } from './ask';
+import { readAsk, writeAsk } from '../api/ask';
 import { AskFields } from './AskFields';
-import { curveOf } from './curve';
 import { DotChart, type Cloud } from './DotChart';
 import { GroupBars } from './GroupBars';
 import { GroupTable } from './GroupTable';
@@ -121,7 +120,7 @@ function Pictures({ data, colourOf }: { data: View; colourOf: (group: string) =>
             ? []
             : [{ id: dot.id, name: `${dot.tag} ${dot.cut}`, x: dot.days, y: value }];
         }),
-      curve: curves && group.curve ? curveOf(group.curve) : undefined,
+      curve: curves ? group.curve?.points.map(({ days, lost }) => ({ x: days, y: lost })) : undefined,
     }));
   const priced = data.dots.filter((dot) => costOf(dot) !== undefined);
   const tasted = data.dots.filter((dot) => dot.liked && dot.costMinorPerKg != null);

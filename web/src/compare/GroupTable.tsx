@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { Schema } from '../api/client';
 import { DataTable } from '../kit/DataTable';
 import { percent, useUnits } from '../kit/units';
-import { measureWords, narrowed, writeAsk, type Ask } from './ask';
+import { measureWords, narrowed, writeAsk, type Ask } from '../api/ask';
 
 /** Fewer pieces than this show nothing. */
 const FEW = 3;

@@ -6,7 +6,7 @@ import { Link, useSearchParams } from 'react-router';
 import { useLooks, usePiece, useRoom } from '../api/queries';
 import { Page, Waiting } from '../kit/Page';
 import { WorkList } from '../kit/WorkList';
-import { PieceFinder } from '../shell/Search';
+import { PieceFinder } from '../kit/Search';
 import { Answer } from './Answer';
 import { LookPanel } from './LookPanel';
 

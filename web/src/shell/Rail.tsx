@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { NavLink } from 'react-router';
 import type { Schema } from '../api/client';
-import { Search } from './Search';
+import { Search } from '../kit/Search';
 
 const places: { to: string; label: string; wide?: boolean }[] = [
   { to: '/', label: 'Room' },

@@ -12,9 +12,9 @@ import { refresh } from '../api/queries';
 import { useDraft } from '../kit/drafts';
 import { FormGrid } from '../kit/FormGrid';
 import { Caution, ProblemNotice } from '../kit/Notices';
-import { date, useUnits } from '../kit/units';
+import { days, useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
-import { firstPack, lastDay, leftThere, packBodies, weightOf, type PackText } from './draft';
+import { firstPack, daysByRule, leftThere, packBodies, weightOf, type PackText } from './draft';
 import { Pick } from './Pick';
 import { contents, keepings, wraps, type Content, type Source } from './words';
 
@@ -49,7 +49,7 @@ export function PackDialog({
   const units = useUnits();
   const [text, setText, clear] = useDraft<PackText>(draft, () => firstPack(stock.today, choices[0]));
   const save = useMutation({
-    mutationFn: () => put(packBodies(text, stock.rules, units)),
+    mutationFn: () => put(packBodies(text, units)),
     onSuccess: async () => {
       clear();
       await refresh();
@@ -61,7 +61,7 @@ export function PackDialog({
     setText((before) => ({ ...before, ...part }));
   };
   const left = leftThere(text, found, packed, units);
-  const byRule = lastDay(text, stock.rules);
+  const byRule = daysByRule(text, stock.rules);
   const words = Object.fromEntries(choices.map((each) => [each, contents[each]])) as Record<Content, string>;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="pack">
@@ -100,9 +100,13 @@ export function PackDialog({
             size="small"
             type="date"
             label="Use by"
-            value={text.useBy || byRule}
+            value={text.useBy}
             onChange={(event) => change({ useBy: event.target.value })}
-            helperText={byRule ? `your own rule says ${date(byRule)}` : 'you have no rule for this yet'}
+            helperText={
+              byRule > 0
+                ? `your own rule says ${days(byRule)} from packing, unless you write a day`
+                : 'you have no rule for this yet'
+            }
             slotProps={{ inputLabel: { shrink: true } }}
           />
         </FormGrid>
@@ -148,7 +152,7 @@ export function PackDialog({
         </Button>
         <Button
           variant="contained"
-          disabled={save.isPending || packBodies(text, stock.rules, units).length === 0}
+          disabled={save.isPending || packBodies(text, units).length === 0}
           onClick={() => save.mutate()}
         >
           Pack it

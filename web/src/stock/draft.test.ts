@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { buildUnits } from '../kit/reader';
-import { firstPack, lastDay, leftThere, packBodies, weightOf } from './draft';
+import { daysByRule, firstPack, leftThere, packBodies, weightOf } from './draft';
 
 const units = buildUnits('KG', false, false, 'EUR');
 const rule = { content: 'STEAK', wrap: 'VACUUM', keeping: 'FROZEN', version: 0, days: 90 } as const;
@@ -13,18 +13,17 @@ const text = {
   ],
 };
 
-test('the last day follows from the rule of the workshop, or there is none', () => {
-  expect(lastDay(text, [rule])).toBe('2026-04-30');
-  expect(lastDay({ ...text, keeping: 'CHILLED' }, [rule])).toBe('');
-  expect(lastDay(text, [{ ...rule, days: 0 }])).toBe('');
+test('how long a pack lasts is the rule of the workshop, or nothing', () => {
+  expect(daysByRule(text, [rule])).toBe(90);
+  expect(daysByRule({ ...text, keeping: 'CHILLED' }, [rule])).toBe(0);
 });
 
-test('every weight is a pack, a day that was entered goes before the rule, and empty fields are none', () => {
-  expect(packBodies(text, [rule], units).map(({ grams, useBy }) => [grams, useBy])).toEqual([
-    [500, '2026-04-30'],
-    [420, '2026-04-30'],
+test('every weight is a pack, a day that was entered goes with it, and empty fields are none', () => {
+  expect(packBodies(text, units).map(({ grams, useBy }) => [grams, useBy])).toEqual([
+    [500, undefined],
+    [420, undefined],
   ]);
-  expect(packBodies({ ...text, useBy: '2026-02-10' }, [rule], units)[0]?.useBy).toBe('2026-02-10');
+  expect(packBodies({ ...text, useBy: '2026-02-10' }, units)[0]?.useBy).toBe('2026-02-10');
 });
 
 test('steaks and roasts come from one pile', () => {

@@ -1,4 +1,3 @@
-import dayjs from 'dayjs';
 import type { Schema } from '../api/client';
 import { newId } from '../kit/drafts';
 import type { Units } from '../kit/units';
@@ -27,14 +26,12 @@ export const firstPack = (today: string, content: Content): PackText => ({
   weights: [weightOf()],
 });
 
-/** The last day by the workshop's own rule; nothing where it has none. */
-export function lastDay(text: PackText, rules: Schema['RuleView'][]): string {
-  const rule = rules.find(
+/** For how many days the workshop's own rule lets such a pack be used; 0 where it has none. */
+export const daysByRule = (text: PackText, rules: Schema['RuleView'][]): number =>
+  rules.find(
     ({ content, wrap, keeping }) =>
       content === text.content && wrap === text.wrap && keeping === text.keeping,
-  );
-  return rule && rule.days > 0 ? dayjs(text.packedOn).add(rule.days, 'day').format('YYYY-MM-DD') : '';
-}
+  )?.days ?? 0;
 
 /** What lay there still holds, once what is packed and what stands in the fields is taken off. */
 export function leftThere(
@@ -51,8 +48,8 @@ export function leftThere(
   return (found[source] ?? 0) - before - now;
 }
 
-export function packBodies(text: PackText, rules: Schema['RuleView'][], units: Units): Schema['PackForm'][] {
-  const useBy = text.useBy || lastDay(text, rules) || undefined;
+/** Without a last day that somebody typed, the workshop's own rule counts. */
+export function packBodies(text: PackText, units: Units): Schema['PackForm'][] {
   return text.weights.flatMap(({ id, text: typed }) => {
     const grams = units.readWeight(typed);
     return grams === null || grams === 0
@@ -65,7 +62,7 @@ export function packBodies(text: PackText, rules: Schema['RuleView'][], units: U
             wrap: text.wrap,
             keeping: text.keeping,
             packedOn: text.packedOn,
-            useBy,
+            useBy: text.useBy || undefined,
             place: text.place,
           },
         ];

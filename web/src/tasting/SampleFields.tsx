@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useUnits } from '../kit/units';
-import { PieceFinder } from '../shell/Search';
+import { PieceFinder } from '../kit/Search';
 import { sample, type SampleText, type TastingText } from './draft';
 
 interface Props {

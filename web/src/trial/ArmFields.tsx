@@ -7,7 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { FormGrid } from '../kit/FormGrid';
 import { methodChoices } from '../kit/choices';
-import { PieceFinder } from '../shell/Search';
+import { PieceFinder } from '../kit/Search';
 import { GiveFields } from '../treatment/GiveFields';
 import { armColour } from './arms';
 import { firstGive, type ArmText, type Known, type TrialText } from './draft';

@@ -19,7 +19,6 @@ import {
   LATER,
   lotNow,
   missing,
-  ofTheAnimal,
   plainArm,
   trialBody,
   type Factor,
@@ -85,6 +84,8 @@ export function TrialForm({ next, known }: Props) {
       navigate(`/trials/${id}`);
     },
   });
+  /** What all of a lot is alike in, so that no lot can be split for it. */
+  const ofTheLot = (factor: Factor) => known.factors.some((each) => each.factor === factor && each.ofTheLot);
   const change = (part: Partial<TrialText>) => {
     setDraft((before) => ({ ...before, ...part }));
     setWrong(null);
@@ -138,7 +139,7 @@ export function TrialForm({ next, known }: Props) {
             value={text.factor}
             onChange={(event) => {
               const factor = event.target.value as Factor;
-              change({ factor, ...(ofTheAnimal.has(factor) && { lotId: '' }) });
+              change({ factor, ...(ofTheLot(factor) && { lotId: '' }) });
             }}
           >
             {known.factors.map(({ factor, label }) => (
@@ -155,12 +156,12 @@ export function TrialForm({ next, known }: Props) {
           onChange={(event) => change({ lotId: event.target.value })}
           slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
           helperText={
-            ofTheAnimal.has(text.factor)
+            ofTheLot(text.factor)
               ? 'One animal has one of it: choose pieces of several.'
               : 'A lot that is split into all the arms answers best: the animal is the same.'
           }
         >
-          {!ofTheAnimal.has(text.factor) &&
+          {!ofTheLot(text.factor) &&
             known.uncut.map(({ subject }) => (
               <MenuItem key={subject.id} value={subject.id}>
                 split lot {subject.tag}, {subject.name}

@@ -55,15 +55,6 @@ export function lotNow(lotId: string, uncut: { subject: { id: string } }[]): str
   return lotId === '' || there ? lotId : (uncut[0]?.subject.id ?? LATER);
 }
 
-/** What differs from animal to animal, so that no lot can be split for it. */
-export const ofTheAnimal: ReadonlySet<Factor> = new Set<Factor>([
-  'GRADE',
-  'SUPPLIER',
-  'CUT',
-  'BONE',
-  'FAT_COVER',
-]);
-
 export const plainArm = (name: string, control: boolean, chamberId: string, give: Give | null): ArmText => ({
   id: newId(),
   name,

@@ -6,7 +6,7 @@ import { pieceQuery, queryClient, usePiece, useRoom } from '../api/queries';
 import { Page, Waiting } from '../kit/Page';
 import { WorkList } from '../kit/WorkList';
 import { EntryPanel } from '../piece/EntryPanel';
-import { PieceFinder } from '../shell/Search';
+import { PieceFinder } from '../kit/Search';
 import { useScale, useScales } from './scale';
 import { ScaleBar } from './ScaleBar';
 

@@ -3,6 +3,7 @@ package elvaro.core.compare;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Shrink against days for a group, by the law of drying through a growing crust: t = a·w + b·w². Fitted by least squares of
@@ -17,6 +18,9 @@ import java.util.Optional;
 public record ShrinkCurve(double a, double b, double sd, double from, double to, int pieces) {
     private static final int FEWEST = 4;
     private static final int ROUNDS = 40;
+
+    /** As many as make it look round. */
+    private static final int STEPS = 24;
 
     /** A finished piece. */
     public record Point(double days, double lost) {}
@@ -80,6 +84,14 @@ public record ShrinkCurve(double a, double b, double sd, double from, double to,
             b = nextB;
         }
         return new double[] {a, b};
+    }
+
+    /** The curve from its fewest to its most days, to be drawn. */
+    public List<Point> points() {
+        return IntStream.rangeClosed(0, STEPS)
+                .mapToDouble(step -> from + (to - from) * step / STEPS)
+                .mapToObj(days -> new Point(days, at(days)))
+                .toList();
     }
 
     /** Share lost after so many days, 0 or more. */

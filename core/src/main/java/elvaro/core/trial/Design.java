@@ -151,9 +151,11 @@ public record Design(Factor factor, List<Arm> arms) {
     private Optional<Flaw> animals() {
         String mend = factor.isOfTheAnimal()
                 ? "That cannot be helped here: take three or more animals for each arm."
-                : factor == Factor.HANG_OR_ICE
-                        ? "Take the two halves of one animal, or three or more animals for each arm."
-                        : "Split one lot into all the arms.";
+                : switch (factor) {
+                    case HANG_OR_ICE -> "Take the two halves of one animal, or three or more animals for each arm.";
+                    case CUT -> "Take both cuts from one animal, or three or more animals for each arm.";
+                    default -> "Split one lot into all the arms.";
+                };
         return when(
                 differs(Facts::lot),
                 FlawKind.OTHER_ANIMALS,

@@ -39,4 +39,9 @@ public enum Factor {
     boolean isOfTheAnimal() {
         return this == GRADE || this == SUPPLIER || this == BONE || this == FAT_COVER;
     }
+
+    /** Whether all of a lot is alike in it, so that no lot can be split for it. */
+    public boolean isOfTheLot() {
+        return isOfTheAnimal() || this == CUT;
+    }
 }

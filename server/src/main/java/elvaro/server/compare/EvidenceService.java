@@ -16,6 +16,7 @@ import elvaro.server.compare.EvidenceView.DotView;
 import elvaro.server.compare.EvidenceView.GroupView;
 import elvaro.server.compare.EvidenceView.ModelView;
 import elvaro.server.compare.EvidenceView.TermView;
+import elvaro.server.compare.EvidenceView.CurveView;
 import elvaro.server.compare.EvidenceView.Went;
 import elvaro.server.compare.FinishedRows.EvidenceRow;
 import elvaro.server.compare.FinishedRows.Shop;
@@ -116,6 +117,7 @@ public class EvidenceService {
                                 .map(row -> new ShrinkCurve.Point(
                                         row.facts().days(), row.ledger().shrinkFraction()))
                                 .toList())
+                        .map(CurveView::of)
                         .orElse(null));
     }
 

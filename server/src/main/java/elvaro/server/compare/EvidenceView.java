@@ -50,7 +50,14 @@ record EvidenceView(
             Went went,
             @Nullable Double costMinorPerKg,
             @Nullable Adjusted effect,
-            @Nullable ShrinkCurve curve) {}
+            @Nullable CurveView curve) {}
+
+    /** How shrink goes with the days in a group, drawn from its fewest to its most. */
+    record CurveView(int pieces, double sd, List<ShrinkCurve.Point> points) {
+        static CurveView of(ShrinkCurve curve) {
+            return new CurveView(curve.pieces(), curve.sd(), curve.points());
+        }
+    }
 
     /** Where the weight went; shares that add up to 1 but for what nobody found. */
     record Went(double shrink, Map<Stream, Double> piles, double withdrawn) {}

@@ -5,6 +5,7 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -12,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * A pack to be made.
  *
  * @param grams net
- * @param useBy by the workshop's own rule, or as somebody says; absent where there is none
+ * @param useBy as somebody says; absent where the workshop's own rule counts, if it has one
  * @param place where it is put, in words
  */
 record PackForm(
@@ -30,4 +31,17 @@ record PackForm(
         @Nullable LocalDate useBy,
 
         @NotNull @Size(max = 80, message = "Say it in fewer words.")
-        String place) {}
+        String place) {
+
+    /** With the last day as it was said, else by the workshop's rule for such a pack, if it has one. */
+    PackForm withLastDay(List<PackRule> rules) {
+        return useBy != null
+                ? this
+                : rules.stream()
+                        .filter(rule -> rule.isFor(content, wrap, keeping) && rule.days() > 0)
+                        .map(rule -> new PackForm(
+                                id, content, grams, wrap, keeping, packedOn, packedOn.plusDays(rule.days()), place))
+                        .findFirst()
+                        .orElse(this);
+    }
+}

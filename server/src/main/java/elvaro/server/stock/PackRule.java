@@ -41,6 +41,10 @@ class PackRule extends EditedRow {
         days = newDays;
     }
 
+    boolean isFor(Content packed, Wrap in, Keeping kept) {
+        return content == packed && wrap == in && keeping == kept;
+    }
+
     Content content() {
         return content;
     }

@@ -112,9 +112,10 @@ class StockService {
             }
         }
         mustBeThere(before, fresh, sourceOf);
+        List<PackRule> rules = packs.rules();
         int number = packs.lastNumber();
         for (PackForm form : fresh) {
-            entities.persist(new Pack(form, ++number, from, current.person().accountId(), now()));
+            entities.persist(new Pack(form.withLastDay(rules), ++number, from, current.person().accountId(), now()));
         }
         entities.flush();
     }
@@ -231,7 +232,7 @@ class StockService {
     void rule(Content content, Wrap wrap, Keeping keeping, int version, int days) {
         workshops.lock();
         packs.rules().stream()
-                .filter(rule -> rule.content() == content && rule.wrap() == wrap && rule.keeping() == keeping)
+                .filter(rule -> rule.isFor(content, wrap, keeping))
                 .findFirst()
                 .ifPresentOrElse(
                         rule -> rule.last(version, days),

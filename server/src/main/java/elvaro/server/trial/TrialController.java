@@ -37,7 +37,8 @@ class TrialController {
     }
 
     /** What a trial may change. */
-    record FactorView(Factor factor, String label) {}
+    /** @param ofTheLot whether all of a lot is alike in it, so that no lot can be split for it */
+    record FactorView(Factor factor, String label, boolean ofTheLot) {}
 
     record LearntForm(
             @NotNull Integer version,
@@ -53,7 +54,7 @@ class TrialController {
     @GetMapping("/factors")
     List<FactorView> factors() {
         return Arrays.stream(Factor.values())
-                .map(factor -> new FactorView(factor, factor.label()))
+                .map(factor -> new FactorView(factor, factor.label(), factor.isOfTheLot()))
                 .toList();
     }
 

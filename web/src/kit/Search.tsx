@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { PieceCard } from '../api/client';
 import { useTagged } from '../api/queries';
-import { SectionGlyph } from '../kit/SectionGlyph';
+import { SectionGlyph } from './SectionGlyph';
 
 /** Finds a piece by its tag. The key `/` leads here. */
 export function PieceFinder({

@@ -1,4 +1,4 @@
-import type { Schema } from '../api/client';
+import type { Schema } from './client';
 
 export type By = Schema['EvidenceView']['by'];
 export type MeasureName = Schema['EvidenceView']['measure'];
