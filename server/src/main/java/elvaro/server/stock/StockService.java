@@ -115,7 +115,8 @@ class StockService {
         List<PackRule> rules = packs.rules();
         int number = packs.lastNumber();
         for (PackForm form : fresh) {
-            entities.persist(new Pack(form.withLastDay(rules), ++number, from, current.person().accountId(), now()));
+            entities.persist(new Pack(
+                    form.withLastDay(rules), ++number, from, current.person().accountId(), now()));
         }
         entities.flush();
     }
