@@ -1,6 +1,9 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
+/** Where './elvaro dev' runs the application. */
+const server = `http://127.0.0.1:${process.env.ELVARO_HTTP_PORT ?? '8306'}`;
+
 export default defineConfig({
   plugins: [react()],
   build: {
@@ -19,5 +22,5 @@ export default defineConfig({
       },
     },
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:8306', '/taste': 'http://127.0.0.1:8306' } },
+  server: { proxy: Object.fromEntries(['/api', '/taste', '/calendar'].map((path) => [path, server])) },
 });
