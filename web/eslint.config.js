@@ -8,7 +8,10 @@ export default ts.config(
   { ignores: ['src/api/schema.d.ts'] },
   ...ts.configs.strict,
   hooks.configs.flat['recommended-latest'],
-  { files: ['src/api/**', 'src/kit/**'], rules: { 'no-restricted-imports': ['error', { patterns: [views] }] } },
+  {
+    files: ['src/api/**', 'src/kit/**'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [views] }] },
+  },
   {
     // The job is worked out on the server. What is drawn by a law is drawn from points that came from there.
     files: ['src/**'],
@@ -17,7 +20,8 @@ export default ts.config(
       'no-restricted-syntax': [
         'error',
         {
-          selector: "MemberExpression[object.name='Math'][property.name=/^(exp|log|log10|pow|sqrt|cbrt|tanh)$/]",
+          selector:
+            "MemberExpression[object.name='Math'][property.name=/^(exp|log|log10|pow|sqrt|cbrt|tanh)$/]",
           message: 'The job is worked out on the server, in core.',
         },
       ],

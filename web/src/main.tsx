@@ -4,7 +4,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
-import { queryClient } from './api/queries';
+import { queryClient } from './api/house';
 import { theme } from './kit/theme';
 import { Waiting } from './kit/Page';
 

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { signIn } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { ProblemNotice } from '../kit/Notices';
 import { Door } from './Door';
 

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState, type ReactNode } from 'react';
 import type { Schema } from '../api/client';
-import { useLooks } from '../api/queries';
+import { useLooks } from '../api/pieces';
 import { moment, useUnits } from '../kit/units';
 import { Answer } from '../look/Answer';
 import { LookPanel } from '../look/LookPanel';

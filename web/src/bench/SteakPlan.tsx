@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useSteaks } from '../api/queries';
+import { useSteaks } from '../api/bench';
 import { useDraft } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { useDebouncedValue } from '../kit/debounced';

@@ -3,7 +3,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { answer, api, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { ProblemNotice } from '../kit/Notices';
 import { useUnits } from '../kit/units';
 import { closenessWords, orderReasons, orderWords, type Closeness, type Order } from './words';

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { useUnits } from '../kit/units';

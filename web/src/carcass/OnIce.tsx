@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type PieceView } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { ProblemNotice } from '../kit/Notices';
 import { useUnits } from '../kit/units';
 

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { answer, api, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { ProblemNotice } from '../kit/Notices';
 import { RadioButtons } from '../kit/RadioButtons';
 import { useUnits } from '../kit/units';

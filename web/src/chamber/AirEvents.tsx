@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
 import { Caution, ProblemNotice } from '../kit/Notices';
 import { moment, useUnits } from '../kit/units';

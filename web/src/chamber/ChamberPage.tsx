@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schema } from '../api/client';
-import { useAges, useAir } from '../api/queries';
+import { useAges, useAir } from '../api/chambers';
 import { Figure } from '../kit/Figure';
 import { Page, Waiting } from '../kit/Page';
 import { days, moment, useUnits } from '../kit/units';

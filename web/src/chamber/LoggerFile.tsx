@@ -9,7 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { FileButton } from '../kit/FileButton';
 import { ProblemNotice } from '../kit/Notices';
 

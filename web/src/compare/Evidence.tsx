@@ -4,7 +4,7 @@ import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schema } from '../api/client';
-import { useEvidence } from '../api/queries';
+import { useEvidence } from '../api/compare';
 import { ProblemNotice } from '../kit/Notices';
 import { Waiting } from '../kit/Page';
 import { DataTable } from '../kit/DataTable';

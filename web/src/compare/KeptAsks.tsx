@@ -6,7 +6,8 @@ import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
-import { refresh, useAsks } from '../api/queries';
+import { useAsks } from '../api/compare';
+import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Problem, readLines, sendBytes, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { DataTable } from '../kit/DataTable';
 import { ProblemNotice } from '../kit/Notices';
 import { FileButton } from '../kit/FileButton';

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useSession } from '../api/queries';
+import { useSession } from '../api/house';
 import { Page, Waiting } from '../kit/Page';
 import { Part } from '../settings/Part';
 import { ArchiveIn } from './ArchiveIn';

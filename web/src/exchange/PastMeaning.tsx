@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useChambers, useCuts, useMethods } from '../api/queries';
+import { useChambers } from '../api/chambers';
+import { useCuts } from '../api/lots';
+import { useMethods } from '../api/pieces';
 import { chamberChoices, methodChoices } from '../kit/choices';
 import { Pick } from '../stock/Pick';
 import { fieldWords, withColumn, type Field, type Form, type Sheet } from './past';

@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import type { Answers, Schema } from '../api/client';
-import { useCautions } from '../api/queries';
+import { useCautions } from '../api/guide';
 import { Problem } from '../api/client';
 
 /** What the server said when it did not carry something out; nothing when it asks, which is Questions' part. */

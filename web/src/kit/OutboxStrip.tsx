@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect } from 'react';
 import { Problem } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { putEntry } from './entries';
 import { Questions } from './Notices';
 import { answerInOutbox, dropFromOutbox, openOutbox, sendOutbox, useOutbox, type Waiting } from './outbox';

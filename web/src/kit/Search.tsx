@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { PieceCard } from '../api/client';
-import { useTagged } from '../api/queries';
+import { useTagged } from '../api/pieces';
 import { SectionGlyph } from './SectionGlyph';
 
 /** Finds a piece by its tag. The key `/` leads here. */

@@ -4,7 +4,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useMutation } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import { answer, api, Problem, type PieceView, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { newId } from './drafts';
 import { didNotGetThrough, dropFromOutbox, putAside, waitsInOutbox } from './outbox';
 

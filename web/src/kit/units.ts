@@ -1,6 +1,6 @@
 import dayjs from 'dayjs';
 import { useMemo } from 'react';
-import { useSession } from '../api/queries';
+import { useSession } from '../api/house';
 import { unitsFor, type Units } from './reader';
 
 export { readNumber, type Units } from './reader';

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type PieceView } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { newId, useDraft } from '../kit/drafts';
 import { useUndo } from '../kit/entries';
 import { ProblemNotice } from '../kit/Notices';

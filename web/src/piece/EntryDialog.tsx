@@ -4,7 +4,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import Button from '@mui/material/Button';
 import type { Schema } from '../api/client';
-import { usePiece } from '../api/queries';
+import { usePiece } from '../api/pieces';
 import { Waiting } from '../kit/Page';
 import { kindWords } from '../kit/words';
 import { useScale, useScales } from '../weigh/scale';

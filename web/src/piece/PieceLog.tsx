@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { PieceView, Schema } from '../api/client';
-import { useLooks } from '../api/queries';
+import { useLooks } from '../api/pieces';
 import { useWriteEntry } from '../kit/entries';
 import { LookEntry } from '../look/LookEntry';
 import { ProblemNotice } from '../kit/Notices';

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { PieceView } from '../api/client';
-import { usePiece } from '../api/queries';
+import { usePiece } from '../api/pieces';
 import { Figure } from '../kit/Figure';
 import { Page, Waiting } from '../kit/Page';
 import { describeSection, SectionGlyph } from '../kit/SectionGlyph';

@@ -10,7 +10,7 @@ import dayjs from 'dayjs';
 import type { FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { newId, useDraft } from '../kit/drafts';
 import { ProblemNotice, Questions } from '../kit/Notices';
 import { useUnits } from '../kit/units';

@@ -6,7 +6,7 @@ import { useMutation } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { memo, useState, type FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { chamberChoices } from '../kit/choices';
 import { newId } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';

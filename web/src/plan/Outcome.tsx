@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useCuts } from '../api/queries';
+import { useCuts } from '../api/lots';
 import type { Schema } from '../api/client';
 import { Figure } from '../kit/Figure';
 import { SectionGlyph } from '../kit/SectionGlyph';

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import type { Schema } from '../api/client';
-import { useRooms } from '../api/queries';
+import { useRooms } from '../api/plans';
 import { useDebouncedValue } from '../kit/debounced';
 import { date, useUnits } from '../kit/units';
 

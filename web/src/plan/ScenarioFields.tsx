@@ -10,7 +10,7 @@ import Slider from '@mui/material/Slider';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { useLots } from '../api/queries';
+import { useLots } from '../api/lots';
 import { useUnits } from '../kit/units';
 import { WeightField } from '../kit/WeightField';
 import { asCuts, chamberChoices, coatingChoices, methodChoices } from '../kit/choices';

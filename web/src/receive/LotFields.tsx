@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
 import { Problem, type Answers, type Schema } from '../api/client';
-import { useCuts, useSuppliers } from '../api/queries';
+import { useCuts, useSuppliers } from '../api/lots';
 import { asCuts } from '../kit/choices';
 import { Caution, CautionText, ProblemNotice, Questions } from '../kit/Notices';
 import { SectionGlyph } from '../kit/SectionGlyph';

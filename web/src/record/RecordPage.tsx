@@ -5,7 +5,8 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useParams, useSearchParams } from 'react-router';
 import type { Schema } from '../api/client';
-import { useChamberRecord, usePieceRecord } from '../api/queries';
+import { useChamberRecord } from '../api/chambers';
+import { usePieceRecord } from '../api/pieces';
 import { Page, Waiting } from '../kit/Page';
 import { date, moment, useUnits } from '../kit/units';
 

@@ -2,7 +2,8 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useSession, useTasks } from '../api/queries';
+import { useSession } from '../api/house';
+import { useTasks } from '../api/room';
 import type { Schema } from '../api/client';
 import { shortDate } from '../kit/units';
 

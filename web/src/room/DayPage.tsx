@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useRoom } from '../api/queries';
+import { useRoom } from '../api/room';
 import { Page, Waiting } from '../kit/Page';
 import { date, useUnits } from '../kit/units';
 import { sheets, type Sheet } from './whose';

@@ -3,7 +3,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { answer, api } from '../api/client';
-import { queryClient, useCalendarFeed } from '../api/queries';
+import { queryClient } from '../api/house';
+import { useCalendarFeed } from '../api/room';
 import { ProblemNotice } from '../kit/Notices';
 import { Part } from './Part';
 

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import { api, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { ProblemNotice } from '../kit/Notices';
 import { columns, Part } from './Part';
 

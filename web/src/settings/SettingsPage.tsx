@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { signOut } from '../api/client';
-import { queryClient, useSession } from '../api/queries';
+import { queryClient, useSession } from '../api/house';
 import { dropDrafts } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';

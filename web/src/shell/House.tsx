@@ -3,7 +3,7 @@ import { lazy, Suspense, useEffect } from 'react';
 import { Route, Routes, useLocation, useNavigationType } from 'react-router';
 import { SetUp } from '../account/SetUp';
 import { SignIn } from '../account/SignIn';
-import { useSession } from '../api/queries';
+import { useSession } from '../api/house';
 import { UndoProvider } from '../kit/entries';
 import { OutboxStrip } from '../kit/OutboxStrip';
 import { Page, Waiting } from '../kit/Page';

@@ -4,7 +4,7 @@ import Checkbox from '@mui/material/Checkbox';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { useBlend, useStock } from '../api/queries';
+import { useBlend, useStock } from '../api/stock';
 import { useDraft } from '../kit/drafts';
 import { DataTable } from '../kit/DataTable';
 import { Caution, ProblemNotice } from '../kit/Notices';

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import { useLabelSizes } from '../api/queries';
+import { useLabelSizes } from '../api/stock';
 
 interface Props {
   /** Packs to be labelled; or a piece to be tagged. */

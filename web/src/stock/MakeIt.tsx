@@ -6,7 +6,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
 import { ProblemNotice, Questions } from '../kit/Notices';
 import { useUnits } from '../kit/units';

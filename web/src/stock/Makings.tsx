@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { useMakings } from '../api/queries';
+import { useMakings } from '../api/stock';
 import { DataTable } from '../kit/DataTable';
 import { moment, percent, useUnits } from '../kit/units';
 

@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import type { Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { useDraft } from '../kit/drafts';
 import { FormGrid } from '../kit/FormGrid';
 import { Caution, ProblemNotice } from '../kit/Notices';

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
-import { usePacksOf, useStock } from '../api/queries';
+import { usePacksOf, useStock } from '../api/stock';
 import { LabelButton } from './LabelButton';
 import { PackDialog } from './PackDialog';
 import { PackTable } from './PackTable';

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
-import { useRecall } from '../api/queries';
+import { useRecall } from '../api/stock';
 import { DataTable } from '../kit/DataTable';
 import { Page, Waiting } from '../kit/Page';
 import { moment, useUnits } from '../kit/units';

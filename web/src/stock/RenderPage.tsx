@@ -3,7 +3,7 @@ import Checkbox from '@mui/material/Checkbox';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Schema } from '../api/client';
-import { useStock, useTallow } from '../api/queries';
+import { useStock, useTallow } from '../api/stock';
 import { Caution } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
-import { useStock } from '../api/queries';
+import { useStock } from '../api/stock';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
 import { LabelButton } from './LabelButton';

@@ -1,5 +1,6 @@
 import { useSearchParams } from 'react-router';
-import { useTasters, useTastingChoices, useTrial } from '../api/queries';
+import { useTasters, useTastingChoices } from '../api/tastings';
+import { useTrial } from '../api/trials';
 import { Page, Waiting } from '../kit/Page';
 import { TastingForm } from './TastingForm';
 

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { Choice } from '../table/Choice';

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useParams } from 'react-router';
 import type { Schema } from '../api/client';
-import { useTasting } from '../api/queries';
+import { useTasting } from '../api/tastings';
 import { DataTable } from '../kit/DataTable';
 import { Page, Waiting } from '../kit/Page';
 

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
 import type { Schema } from '../api/client';
-import { useTasting } from '../api/queries';
+import { useTasting } from '../api/tastings';
 import { CautionText } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { date } from '../kit/units';

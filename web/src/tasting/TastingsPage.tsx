@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
-import { useNotes, useStrengths, useTasters, useTastings } from '../api/queries';
+import { useNotes, useStrengths, useTasters, useTastings } from '../api/tastings';
 import { Page, Waiting } from '../kit/Page';
 import { useDebouncedValue } from '../kit/debounced';
 import { date } from '../kit/units';

@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
-import { useCuts, useMethods, useRecipes, useScaled, useTreatments } from '../api/queries';
+import { useCuts } from '../api/lots';
+import { useMethods } from '../api/pieces';
+import { useRecipes, useScaled, useTreatments } from '../api/treatments';
 import type { Schema } from '../api/client';
 import { useDraft } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';

@@ -1,7 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
-import { useChambers, useFactors, useMethods, useRecipes, useUncutLots, useTreatments } from '../api/queries';
+import { useChambers } from '../api/chambers';
+import { useMethods } from '../api/pieces';
+import { useUncutLots } from '../api/room';
+import { useRecipes, useTreatments } from '../api/treatments';
+import { useFactors } from '../api/trials';
 import { Page, Waiting } from '../kit/Page';
 import { TrialForm } from './TrialForm';
 

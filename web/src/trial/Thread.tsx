@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
-import { refresh } from '../api/queries';
+import { refresh } from '../api/house';
 import { useDraft } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { date } from '../kit/units';

@@ -4,7 +4,7 @@ import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
 import type { Schema } from '../api/client';
-import { useTrial } from '../api/queries';
+import { useTrial } from '../api/trials';
 import { Page, Waiting } from '../kit/Page';
 import { date } from '../kit/units';
 import { Arms } from './Arms';

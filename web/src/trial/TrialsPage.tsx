@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
-import { useLessons, useTrials } from '../api/queries';
+import { useLessons, useTrials } from '../api/trials';
 import { Page, Waiting } from '../kit/Page';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { date } from '../kit/units';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useDevices } from '../api/queries';
+import { useDevices } from '../api/chambers';
 import type { Schema } from '../api/client';
 
 export type Shown = Schema['Shown'];

@@ -1,0 +1,40 @@
+import { useQuery } from '@tanstack/react-query';
+import { answer, api } from './client';
+
+export const useChambers = () =>
+  useQuery({ queryKey: ['chambers'], queryFn: () => answer(api.GET('/api/chambers')) });
+
+/** The air of a chamber in the hours up to now; as many points as a screen shows apart. */
+export const useAir = (id: string, hours: number) =>
+  useQuery({
+    queryKey: ['air', id, hours],
+    queryFn: () => {
+      const to = new Date();
+      const from = new Date(to.getTime() - hours * 3_600_000);
+      return answer(
+        api.GET('/api/chambers/{id}/air', {
+          params: { path: { id }, query: { from: from.toISOString(), to: to.toISOString(), points: 400 } },
+        }),
+      );
+    },
+    refetchInterval: 60_000,
+    placeholderData: (before) => before,
+  });
+
+export const useAges = (id: string) =>
+  useQuery({
+    queryKey: ['ages', id],
+    queryFn: () => answer(api.GET('/api/chambers/{id}/ages', { params: { path: { id } } })),
+  });
+
+export const useDevices = () =>
+  useQuery({ queryKey: ['devices'], queryFn: () => answer(api.GET('/api/devices')) });
+
+export const useChamberRecord = (id: string, from: string, to: string) =>
+  useQuery({
+    queryKey: ['record', id, from, to],
+    queryFn: () =>
+      answer(api.GET('/api/chambers/{id}/record', { params: { path: { id }, query: { from, to } } })),
+    placeholderData: (before) => before,
+    retry: false,
+  });

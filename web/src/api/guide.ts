@@ -1,0 +1,17 @@
+import { useQuery } from '@tanstack/react-query';
+import { answer, api } from './client';
+
+/** Every caution, by topic of the guide. */
+export const useCautions = () =>
+  useQuery({
+    queryKey: ['cautions'],
+    queryFn: () => answer(api.GET('/api/cautions')),
+    staleTime: Infinity,
+  });
+
+export const useInspectionRules = () =>
+  useQuery({
+    queryKey: ['inspection-rules'],
+    queryFn: () => answer(api.GET('/api/inspection-rules')),
+    staleTime: Infinity,
+  });

@@ -1,0 +1,34 @@
+import { useQuery } from '@tanstack/react-query';
+import { answer, api, type Schema } from './client';
+
+export const useTrials = () =>
+  useQuery({ queryKey: ['trials'], queryFn: () => answer(api.GET('/api/trials')) });
+
+export const useTrial = (id: string, wanted = true) =>
+  useQuery({
+    queryKey: ['trials', id],
+    queryFn: () => answer(api.GET('/api/trials/{id}', { params: { path: { id } } })),
+    enabled: wanted,
+  });
+
+export const useLessons = () =>
+  useQuery({ queryKey: ['trials', 'lessons'], queryFn: () => answer(api.GET('/api/trials/lessons')) });
+
+export const useFactors = () =>
+  useQuery({
+    queryKey: ['trials', 'factors'],
+    queryFn: () => answer(api.GET('/api/trials/factors')),
+    staleTime: Infinity,
+  });
+
+/** What weakens a trial that is only planned; the answer before stays on screen until the next is there. */
+export const useDesignCheck = (body: Schema['TrialForm'] | null) =>
+  useQuery({
+    queryKey: ['trials', 'check', body],
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/trials/check', { body: body as Schema['TrialForm'], signal })),
+    enabled: body !== null,
+    placeholderData: (before) => before,
+    retry: false,
+    gcTime: 30_000,
+  });
