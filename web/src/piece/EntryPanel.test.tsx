@@ -1,0 +1,69 @@
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { expect, test, vi } from 'vitest';
+import type { PieceView } from '../api/client';
+import { serverAnswers, show } from '../kit/testing/server';
+import { EntryPanel } from './EntryPanel';
+
+const piece = {
+  card: {
+    id: 'p',
+    tag: '23A',
+    cutName: 'Strip loin',
+    shape: 'EYE_WITH_CAP',
+    chamberName: 'North Room',
+    dayNumber: 14,
+    targetDays: 28,
+    nowGrams: 4300,
+    coatGrams: 0,
+    shrinkFraction: 0.06,
+    section: { now: 0.94, crust: 0.1, fat: 0.02, bone: 0, steak: 0.8 },
+  },
+} as unknown as PieceView;
+
+const weigh = () => {
+  const saved = vi.fn();
+  show(<EntryPanel piece={piece} kind="WEIGHED" onSaved={saved} />);
+  return saved;
+};
+
+test('only a weight is saved, to the gram, whatever unit it is typed in', async () => {
+  const sent = serverAnswers({ status: 200 });
+  const saved = weigh();
+  const field = screen.getByLabelText('Weight on the scale');
+  const save = screen.getByRole('button', { name: 'Save weight' });
+  expect(save).toBeDisabled();
+  await userEvent.type(field, 'heavy');
+  expect(save).toBeDisabled();
+  await userEvent.clear(field);
+  await userEvent.type(field, '9 lb 4.7 oz{Enter}');
+  await waitFor(() => expect(saved).toHaveBeenCalledOnce());
+  expect(sent[0]?.body).toMatchObject({ kind: 'WEIGHED', grams: 4216 });
+});
+
+test('a doubt is put before it is kept, and the answer goes with the same entry', async () => {
+  const asks = {
+    id: 'surprise',
+    field: 'grams',
+    sentence: '⟦mass 4100⟧ to ⟦mass 4250⟧ was expected.',
+    needsReason: false,
+  };
+  const sent = serverAnswers({ status: 422, body: { questions: [asks] } }, { status: 200 });
+  const saved = weigh();
+  await userEvent.type(screen.getByLabelText('Weight on the scale'), '3.9{Enter}');
+  expect(await screen.findByText('4.100 kg to 4.250 kg was expected.')).toBeVisible();
+  expect(saved).not.toHaveBeenCalled();
+  await userEvent.click(screen.getByRole('button', { name: 'Keep 3.900 kg' }));
+  await waitFor(() => expect(saved).toHaveBeenCalledOnce());
+  expect(sent.map(({ path }) => path)).toEqual([sent[0]?.path, sent[0]?.path]);
+  expect(sent[1]?.body.answers).toEqual({ surprise: '' });
+});
+
+test('what could not be saved stands in the field as it was typed', async () => {
+  serverAnswers({ status: 500, body: { detail: 'Something went wrong here that should not.' } });
+  const saved = weigh();
+  await userEvent.type(screen.getByLabelText('Weight on the scale'), '4.2{Enter}');
+  expect(await screen.findByRole('alert')).toHaveTextContent('Something went wrong');
+  expect(screen.getByLabelText('Weight on the scale')).toHaveValue('4.2');
+  expect(saved).not.toHaveBeenCalled();
+});

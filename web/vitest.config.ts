@@ -1,0 +1,20 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  plugins: [react()],
+  test: {
+    projects: [
+      { extends: true, test: { name: 'rules', include: ['src/**/*.test.ts'], environment: 'node' } },
+      {
+        extends: true,
+        test: {
+          name: 'parts',
+          include: ['src/**/*.test.tsx'],
+          environment: 'jsdom',
+          setupFiles: ['src/kit/testing/setup.ts'],
+        },
+      },
+    ],
+  },
+});
