@@ -9,6 +9,7 @@ import elvaro.server.support.RunningApp.Someone;
 import java.util.Iterator;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
