@@ -126,7 +126,7 @@ export function LotFields({ text, onText, save, busy, failure, onSave }: Props) 
     }
   };
   const fatShare = Math.min(0.2, (units.readLength(text.fatCover) ?? 0) / 80);
-  const boneShare = text.boneIn ? 0.14 : 0;
+  const boneShare = text.boneIn ? (cut?.boneShare ?? 0) : 0;
 
   return (
     <Box

@@ -19,8 +19,17 @@ public final class LoadHistory {
      * @param to last day, not before the first
      */
     public record Stay(int grams, LocalDate from, LocalDate to) {
+        /** A piece that was pulled before the day it is said to have hung on hung for no day. */
+        public static Stay between(int grams, LocalDate from, LocalDate to) {
+            return new Stay(grams, from, to.isBefore(from) ? from : to);
+        }
+
+        public long days() {
+            return ChronoUnit.DAYS.between(from, to);
+        }
+
         private double gramDays() {
-            return (double) grams * ChronoUnit.DAYS.between(from, to);
+            return (double) grams * days();
         }
     }
 

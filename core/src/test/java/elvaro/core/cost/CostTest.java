@@ -62,4 +62,15 @@ class CostTest {
                 .as("nothing is shared on the first day")
                 .isEqualTo(1);
     }
+
+    @Test
+    void a_piece_that_did_not_hang_has_no_share_of_a_chamber() {
+        LandedCost.ChamberRate rate = new LandedCost.ChamberRate(300_000, 3_650, 90, 30);
+        PieceCost fresh = PieceCost.of(
+                new PieceCost.Spent(2000, 1500, 700, 0), rate, null, null, Piles.NONE, new ByProductPrices(0, 0, 0));
+        assertThat(fresh.landed().total()).isEqualTo(3000 + 700);
+        assertThat(fresh.perDay()).isZero();
+        assertThat(fresh.days()).isZero();
+        assertThat(fresh.steak().perKilogram()).isEmpty();
+    }
 }

@@ -1,10 +1,10 @@
 package elvaro.server.forecast;
 
-import elvaro.core.cost.LandedCost;
 import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory;
 import elvaro.core.cost.LoadHistory.Stay;
-import elvaro.core.cost.SteakCost;
+import elvaro.core.cost.PieceCost;
+import elvaro.core.cost.PieceCost.Spent;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.yield.Section;
@@ -69,13 +69,10 @@ public class FiguresService {
                 .map(piece -> {
                     PieceLog log = read.get(piece.id());
                     Ahead ahead = forecaster.of(piece, log).orElse(null);
-                    Share share = share(piece, stays);
-                    LandedCost landed = landed(piece, settings, share);
                     Ledger ledger = log.ledger();
-                    SteakCost steak = SteakCost.of(landed, ledger.piles(), settings.byProductPrices());
-                    double perDay = rate(piece, settings).perDay(share.ofLoad());
+                    PieceCost cost = cost(piece, ledger, settings, stays);
                     Section section = section(piece, ledger, ahead, zone, now);
-                    return new Figures(piece, log, ledger, section, landed, steak, perDay, ahead);
+                    return new Figures(piece, log, ledger, section, cost.landed(), cost.steak(), cost.perDay(), ahead);
                 })
                 .toList();
     }
@@ -106,9 +103,6 @@ public class FiguresService {
         return (double) ledger.withdrawn() / ledger.green();
     }
 
-    /** How much of its chamber a piece takes, and for how many days it has. */
-    private record Share(double ofLoad, long days) {}
-
     private static ChamberRate rate(Piece piece, WorkshopSettings settings) {
         return piece.chamber()
                 .map(chamber -> chamber.rate(settings.tariffMinorPerKwh()))
@@ -118,27 +112,19 @@ public class FiguresService {
     /** What hung in one chamber, by piece, and as a whole. */
     private record Hung(Map<UUID, Stay> byPiece, LoadHistory history) {}
 
-    private static Share share(Piece piece, Map<UUID, Hung> stays) {
+    private static PieceCost cost(Piece piece, Ledger ledger, WorkshopSettings settings, Map<UUID, Hung> stays) {
         Hung together = piece.chamber().map(chamber -> stays.get(chamber.id())).orElse(null);
-        Stay own = together == null ? null : together.byPiece().get(piece.id());
-        if (together == null || own == null) {
-            return new Share(0, 0);
-        }
-        return new Share(
-                together.history().share(own),
-                own.to().toEpochDay() - own.from().toEpochDay());
-    }
-
-    private static LandedCost landed(Piece piece, WorkshopSettings settings, Share share) {
-        double labour = piece.state() == PieceState.CUT ? settings.labourMinorPerPiece() : 0;
-        return LandedCost.of(
-                piece.greenGrams(),
-                piece.lot().priceMinorPerKg(),
-                piece.consumablesMinor(),
+        return PieceCost.of(
+                new Spent(
+                        piece.greenGrams(),
+                        piece.lot().priceMinorPerKg(),
+                        piece.consumablesMinor(),
+                        piece.state() == PieceState.CUT ? settings.labourMinorPerPiece() : 0),
                 rate(piece, settings),
-                share.ofLoad(),
-                share.days(),
-                labour);
+                together == null ? null : together.byPiece().get(piece.id()),
+                together == null ? null : together.history(),
+                ledger.piles(),
+                settings.byProductPrices());
     }
 
     /** Chamber → piece → stay, for every chamber the asked pieces hang or hung in. */
@@ -167,6 +153,6 @@ public class FiguresService {
     private static Stay stay(StayRow row, ZoneId zone, LocalDate today) {
         LocalDate to =
                 row.pulledAt() == null ? today : row.pulledAt().atZone(zone).toLocalDate();
-        return new Stay(row.greenGrams(), row.hungOn(), to.isBefore(row.hungOn()) ? row.hungOn() : to);
+        return Stay.between(row.greenGrams(), row.hungOn(), to);
     }
 }

@@ -2,10 +2,10 @@ package elvaro.server.forecast;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import elvaro.core.cost.LandedCost;
-import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory;
 import elvaro.core.cost.LoadHistory.Stay;
+import elvaro.core.cost.PieceCost;
+import elvaro.core.cost.PieceCost.Spent;
 import elvaro.core.cost.SteakCost;
 import elvaro.core.cut.Cut;
 import elvaro.core.ledger.Ledger;
@@ -130,8 +130,7 @@ public class FinishedPieces {
         Map<UUID, List<Stay>> byChamber = stillThere(zone);
         for (FinishedLine line : lines) {
             LocalDate pulled = told.get(line.id()).pulledAt().atZone(zone).toLocalDate();
-            Stay stay =
-                    new Stay(line.greenGrams(), line.hungOn(), pulled.isBefore(line.hungOn()) ? line.hungOn() : pulled);
+            Stay stay = Stay.between(line.greenGrams(), line.hungOn(), pulled);
             own.put(line.id(), stay);
             byChamber
                     .computeIfAbsent(line.chamberId(), chamber -> new ArrayList<>())
@@ -157,18 +156,18 @@ public class FinishedPieces {
             Chamber chamber,
             LoadHistory history,
             WorkshopSettings settings) {
-        ChamberRate rate = chamber.rate(settings.tariffMinorPerKwh());
-        long days = stay.to().toEpochDay() - stay.from().toEpochDay();
-        LandedCost landed = LandedCost.of(
-                line.greenGrams(),
-                line.priceMinorPerKg(),
-                line.consumablesMinor(),
-                rate,
-                history.share(stay),
-                days,
-                settings.labourMinorPerPiece());
-        SteakCost steak = SteakCost.of(landed, told.ledger().piles(), settings.byProductPrices());
-        return new FinishedPiece(line, chamber, stay.to(), days, told.ledger(), steak, told.closedBy());
+        PieceCost cost = PieceCost.of(
+                new Spent(
+                        line.greenGrams(),
+                        line.priceMinorPerKg(),
+                        line.consumablesMinor(),
+                        settings.labourMinorPerPiece()),
+                chamber.rate(settings.tariffMinorPerKwh()),
+                stay,
+                history,
+                told.ledger().piles(),
+                settings.byProductPrices());
+        return new FinishedPiece(line, chamber, stay.to(), cost.days(), told.ledger(), cost.steak(), told.closedBy());
     }
 
     /** What shares or shared the chambers and is not cut, by chamber. */
@@ -188,7 +187,7 @@ public class FinishedPieces {
                     .map(pull -> pull.at().atZone(zone).toLocalDate())
                     .orElse(today);
             stays.computeIfAbsent(piece.chamber().map(Chamber::id).orElseThrow(), chamber -> new ArrayList<>())
-                    .add(new Stay(piece.greenGrams(), from, to.isBefore(from) ? from : to));
+                    .add(Stay.between(piece.greenGrams(), from, to));
         }
         return stays;
     }

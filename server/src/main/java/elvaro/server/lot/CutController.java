@@ -22,6 +22,7 @@ class CutController {
     /**
      * @param imps IMPS item number, absent where there is none
      * @param usuallyOnTheBone whether the cut is one that has bones in it
+     * @param boneShare of its weight, with them in it
      */
     record CutView(
             String code,
@@ -32,6 +33,7 @@ class CutController {
             @Nullable String imps,
             ShapeClass shape,
             boolean usuallyOnTheBone,
+            double boneShare,
             List<CautionView> cautions) {
         static CutView of(Cut cut) {
             return new CutView(
@@ -43,6 +45,7 @@ class CutController {
                     cut.imps().orElse(null),
                     cut.shape(),
                     cut.boneShare() > 0,
+                    cut.boneShare(),
                     CautionView.of(cut.species().cautions()));
         }
     }
