@@ -49,7 +49,7 @@ const kinds: Record<string, Write> = {
       return size < 1 ? `${number(size * 16, 1)} oz` : `${number(size, size < 10 ? 1 : 0)} lb`;
     }
     const size = grams / 1000;
-    return size < 1 ? `${number(grams, 0)} g` : `${number(size, size < 10 ? 1 : 0)} kg`;
+    return size < 1 ? `${number(grams, 0)} g` : `${number(size, size < 10 && grams % 1000 !== 0 ? 1 : 0)} kg`;
   }),
   span: each(
     (metres, _, { number, inches }) => number(inches ? metres / METRES_PER_FOOT : metres, 1),

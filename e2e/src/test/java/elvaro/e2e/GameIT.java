@@ -149,7 +149,7 @@ class GameIT {
             assertThat(idris.overflow()).isZero();
             idris.press("Hang it");
             idris.sees("Wild duck, M-20");
-            idris.reads("cooked to a core of 74.0 °C");
+            idris.reads("cooked to a core of 74 °C");
             String address = idris.page.url();
             pull(idris, client);
             idris.page.navigate(address);

@@ -115,7 +115,7 @@ class PlanningIT {
         maren.fill("Supplier", "Hollin Farm");
         maren.fill("Temperature on arrival", "7");
         maren.press("Hang it");
-        maren.reads("above the 5.0 °C of cold holding");
+        maren.reads("above the 5 °C of cold holding");
         maren.fill("Temperature on arrival", "2");
         maren.press("Hang it");
         maren.sees("Strip loin");

@@ -141,7 +141,7 @@ public class WorkList {
         return work != Work.CHANGE_ICE
                 ? null
                 : chests.ice(piece)
-                        .map(ice -> "drain, add %s of ice".formatted(Quantity.limit(Math.round(ice.topUpKg() * 1000))))
+                        .map(ice -> "drain, add %s of ice".formatted(Quantity.limit(1000 * Math.round(ice.topUpKg()))))
                         .orElse("drain; how warm is it?");
     }
 

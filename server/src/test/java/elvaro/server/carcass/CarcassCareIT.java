@@ -112,7 +112,7 @@ class CarcassCareIT {
         assertThat(ice.path("topUpKg").asDouble()).isCloseTo(7.76, within(0.01));
         assertThat(iceDays(client, deer)).containsExactly(3L, 6L, 9L);
         assertThat(client.get("/api/tasks?days=30").body().toString())
-                .contains("drain, add 7.8 kg of ice")
+                .contains("drain, add 8 kg of ice")
                 .doesNotContain("WEIGH");
 
         int version = piece(client, deer).path("version").asInt();
