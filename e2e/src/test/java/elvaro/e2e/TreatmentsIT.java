@@ -151,7 +151,7 @@ class TreatmentsIT {
                     .getByRole(AriaRole.DIALOG)
                     .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hang it"))
                     .click();
-            maren.reads("as it was cut, 2060 g as it hangs");
+            maren.reads("as it was cut, 2.060 kg as it hangs");
             maren.reads("Soak shed, rail 1, place 1");
             throwAway(hand, maren.page.url().replaceAll(".*/", ""));
         }
