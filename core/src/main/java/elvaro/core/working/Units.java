@@ -197,7 +197,9 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency curr
                     : decimals(pounds < 10 ? 1 : 0, pounds) + " lb";
         }
         double kilograms = grams / 1000;
-        return grams < 1000 ? decimals(0, grams) + " g" : decimals(kilograms < 10 && grams % 1000 != 0 ? 1 : 0, kilograms) + " kg";
+        return grams < 1000
+                ? decimals(0, grams) + " g"
+                : decimals(kilograms < 10 && grams % 1000 != 0 ? 1 : 0, kilograms) + " kg";
     }
 
     private static String each(Quantity quantity, Function<BigDecimal, String> written, String unit) {
