@@ -67,7 +67,7 @@ public class ForecastBenchmark {
                     new Air(2 + 0.4 * random.nextGaussian(), Math.max(0.5, Math.min(0.95, humidity)), 0.5)));
         }
         recorded = Climate.of(hours);
-        WaterLoss truth = hanging.in(recorded);
+        WaterLoss truth = hanging.dryingIn(recorded);
         weighings = new ArrayList<>();
         for (int weighing = 1; weighing <= WEIGHINGS; weighing++) {
             double day = weighing * (double) DAYS / WEIGHINGS;
@@ -79,13 +79,13 @@ public class ForecastBenchmark {
     /** From readings and weighings to the weight, with its band, on every day to the hundredth. */
     @Benchmark
     public List<Forecast.Day> forecast() {
-        return Forecast.of(hanging.in(recorded), Belief.ESTIMATES, weighings, DIVISION)
+        return Forecast.of(hanging.dryingIn(recorded), Belief.ESTIMATES, weighings, DIVISION)
                 .daily(100);
     }
 
     @Benchmark
     public Drift drift() {
-        return Drift.of(hanging.in(recorded), Belief.ESTIMATES, weighings, DIVISION);
+        return Drift.of(hanging.dryingIn(recorded), Belief.ESTIMATES, weighings, DIVISION);
     }
 
     /** What a slider of the plan asks for: sixty days of weight, yield, cost and tenderness in steady air. */
@@ -93,7 +93,7 @@ public class ForecastBenchmark {
     public List<Outlook.OutlookDay> plan() {
         Climate steady = Climate.constant(new Air(2, 0.80, 0.5));
         return new Outlook(
-                        Forecast.of(hanging.in(steady), Belief.ESTIMATES, List.of(), DIVISION),
+                        Forecast.of(hanging.dryingIn(steady), Belief.ESTIMATES, List.of(), DIVISION),
                         TrimModel.of(CutCatalogue.get("strip"), hanging, 5, BenchOrder.SLICE_FIRST),
                         Estimates.STEAK_YIELD_SD,
                         steady,
