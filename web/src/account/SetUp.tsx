@@ -1,28 +1,28 @@
-import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
-import { useForm } from 'react-hook-form';
 import { api, signIn, type Schema } from '../api/client';
 import { refresh } from '../api/house';
-import { ProblemNotice } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { Door } from './Door';
 
 type Setup = Schema['Setup'];
 
+const Owner = fieldsOf<Setup>();
+
 /** The first visit: the one-time code and the owner's account. */
 export function SetUp() {
-  const form = useForm<Setup>({
-    defaultValues: {
-      code: '',
-      workshopName: '',
-      currency: 'EUR',
-      zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-      signInName: '',
-      name: '',
-      password: '',
-    },
-  });
+  const form = useKeptForm<Setup>(null, () => ({
+    code: '',
+    workshopName: '',
+    currency: 'EUR',
+    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    signInName: '',
+    name: '',
+    password: '',
+  }));
   const setUp = useMutation({
     mutationFn: async (values: Setup) => {
       await api.POST('/api/setup', { body: values });
@@ -32,42 +32,47 @@ export function SetUp() {
   });
   return (
     <Door title="Make the first account">
-      <Stack component="form" spacing={2} onSubmit={form.handleSubmit((values) => setUp.mutate(values))}>
-        <TextField
+      <Form
+        form={form}
+        failure={setUp.error}
+        onChange={setUp.reset}
+        onSubmit={() => setUp.mutate(form.hook.getValues())}
+        sx={{ display: 'grid', gap: 2 }}
+      >
+        <Owner.Text
+          name="code"
           label="One-time code"
-          helperText="Printed where Elvaro was started."
+          helper="Printed where Elvaro was started."
           autoFocus
           required
           autoComplete="off"
-          {...form.register('code')}
         />
-        <TextField label="Name of the workshop or household" required {...form.register('workshopName')} />
+        <Owner.Text name="workshopName" label="Name of the workshop or household" required />
         <Stack direction="row" spacing={2}>
-          <TextField label="Currency" required {...form.register('currency')} />
-          <TextField label="Time zone" required {...form.register('zone')} />
+          <Owner.Text name="currency" label="Currency" required />
+          <Owner.Text name="zone" label="Time zone" required />
         </Stack>
-        <TextField label="Your name" required autoComplete="name" {...form.register('name')} />
-        <TextField
+        <Owner.Text name="name" label="Your name" required autoComplete="name" />
+        <Owner.Text
+          name="signInName"
           label="Sign-in name"
-          helperText="In the form of an e-mail address; nothing is sent to it."
+          helper="In the form of an e-mail address; nothing is sent to it."
           type="email"
           required
           autoComplete="username"
-          {...form.register('signInName')}
         />
-        <TextField
+        <Owner.Text
+          name="password"
           label="Password"
-          helperText="Ten characters or more; a few words do well."
+          helper="Ten characters or more; a few words do well."
           type="password"
           required
           autoComplete="new-password"
-          {...form.register('password')}
         />
-        <ProblemNotice failure={setUp.error} />
-        <Button type="submit" variant="contained" size="large" disabled={setUp.isPending}>
+        <Save busy={setUp.isPending} failure={setUp.error}>
           Make the account
-        </Button>
-      </Stack>
+        </Save>
+      </Form>
     </Door>
   );
 }

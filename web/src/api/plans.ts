@@ -15,6 +15,14 @@ export const useForward = (body: Schema['ScenarioForm'] | null) =>
     gcTime: 30_000,
   });
 
+/** What a plan begins with. */
+export const useFirstPlan = () =>
+  useQuery({ queryKey: ['plan', 'first'], queryFn: () => answer(api.GET('/api/plan/first')) });
+
+/** What the question whether it is worth it begins with. */
+export const useFirstWorth = () =>
+  useQuery({ queryKey: ['plan', 'worth', 'first'], queryFn: () => answer(api.GET('/api/plan/worth/first')) });
+
 export const useWorth = (body: Schema['WorthForm'] | null) =>
   useQuery({
     queryKey: ['plan', 'worth', body],

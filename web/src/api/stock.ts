@@ -58,3 +58,29 @@ export const useBlend = (body: Schema['BlendForm'] | null) =>
     retry: false,
     gcTime: 30_000,
   });
+
+type Content = Schema['PackForm']['content'];
+
+/** What packs are made of. */
+export type Packable = { pieceId: string } | { makingId: string };
+
+/** What would be left of it to pack once packs of these weights were made too, in grams. */
+export const useLeft = (of: Packable, content: Content, grams: number[]): number | undefined =>
+  useQuery({
+    queryKey: ['stock', 'left', of, content, grams],
+    queryFn: () =>
+      'pieceId' in of
+        ? answer(
+            api.GET('/api/pieces/{pieceId}/packs/left', { params: { path: of, query: { content, grams } } }),
+          )
+        : answer(
+            api.GET('/api/makings/{id}/packs/left', {
+              params: { path: { id: of.makingId }, query: { content, grams } },
+            }),
+          ),
+    placeholderData: (before) => before,
+  }).data?.grams;
+
+/** What a grind begins with. */
+export const useFirstBlend = () =>
+  useQuery({ queryKey: ['stock', 'blend'], queryFn: () => answer(api.GET('/api/stock/blend')) });

@@ -12,6 +12,16 @@ export const useTasting = (id: string) =>
     refetchInterval: (query) => (query.state.data?.state === 'OPEN' ? 3000 : false),
   });
 
+/** What a tasting begins with, by itself or to answer a trial. */
+export const useFirstTasting = (trialId: string | null) =>
+  useQuery({
+    queryKey: ['tastings', 'first', trialId],
+    queryFn: () =>
+      trialId === null
+        ? answer(api.GET('/api/tastings/first'))
+        : answer(api.GET('/api/trials/{id}/tasting', { params: { path: { id: trialId } } })),
+  });
+
 export const useTastingChoices = () =>
   useQuery({
     queryKey: ['tastings', 'choices'],

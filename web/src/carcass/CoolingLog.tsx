@@ -1,24 +1,30 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
 import { ProblemNotice } from '../kit/Notices';
 import { moment, useUnits } from '../kit/units';
+
+interface Text {
+  core: string;
+}
+
+const Core = fieldsOf<Text>();
 
 /** The core while it cools: what was measured, when it is going to be cold, and the next reading. */
 export function CoolingLog({ carcass }: { carcass: Schema['CarcassView'] }) {
   const units = useUnits();
   const { cooling } = carcass;
   const [entryId, setEntryId] = useState(newId);
-  const [text, setText] = useState('');
+  const form = useKeptForm<Text>(null, () => ({ core: '' }));
   const [wrong, setWrong] = useState<string | null>(null);
-  const celsius = units.readTemperature(text);
-  const unreadable = text.trim() !== '' && celsius === null;
   const measure = useMutation({
     mutationFn: (core: Schema['CoreForm']) =>
       answer(
@@ -30,16 +36,16 @@ export function CoolingLog({ carcass }: { carcass: Schema['CarcassView'] }) {
     onSuccess: async () => {
       await refresh();
       setEntryId(newId());
-      setText('');
+      form.clear();
       setWrong(null);
     },
   });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (celsius !== null) {
-      const mended = cooling.cores.find(({ id }) => id === wrong);
-      measure.mutate({ celsius, ...(mended && { corrects: mended.id, at: mended.at }) });
-    }
+  const submit = () => {
+    const mended = cooling.cores.find(({ id }) => id === wrong);
+    measure.mutate({
+      celsius: units.readTemperature(form.values.core) ?? 0,
+      ...(mended && { corrects: mended.id, at: mended.at }),
+    });
   };
   const limit = units.temperature(cooling.limitCelsius);
   return (
@@ -77,30 +83,25 @@ export function CoolingLog({ carcass }: { carcass: Schema['CarcassView'] }) {
         </Box>
       )}
       {((carcass.card.state === 'HANGING' && !cooling.coldAt) || wrong) && (
-        <Box
-          component="form"
-          noValidate
+        <Form
+          form={form}
+          failure={measure.error}
+          names={{ celsius: 'core' }}
+          onChange={measure.reset}
           onSubmit={submit}
           sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'start' }}
         >
-          <TextField
+          <Core.Measure
             size="small"
-            label={`${wrong ? 'What it was' : 'Core now'}, ${units.temperatureUnit}`}
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-            error={unreadable}
-            helperText={unreadable ? 'Not a temperature. Write 12 or 12.5.' : undefined}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+            name="core"
+            label={wrong ? 'What it was' : 'Core now'}
+            of="temperature"
+            required="Measure it first."
           />
-          <Button
-            type="submit"
-            variant="outlined"
-            disabled={celsius === null || measure.isPending}
-            sx={{ minHeight: 40 }}
-          >
+          <Button type="submit" variant="outlined" disabled={measure.isPending} sx={{ minHeight: 40 }}>
             {wrong ? 'Correct it' : 'Note it'}
           </Button>
-        </Box>
+        </Form>
       )}
       <ProblemNotice failure={measure.error} />
     </Box>

@@ -1,19 +1,18 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { answer, api, type Answers, type Schema } from '../api/client';
 import { useChambers } from '../api/chambers';
 import { refresh } from '../api/house';
 import { chamberChoices } from '../kit/choices';
 import { newId } from '../kit/drafts';
-import { ProblemNotice, Questions } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { RadioButtons } from '../kit/RadioButtons';
 import { readNumber, useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
 import { useScale, useScales } from '../weigh/scale';
 
@@ -24,6 +23,17 @@ const ways: [Goes, string][] = [
   ['WHOLE', 'Whole, to pack'],
   ['FURTHER', 'Hang or ice it further'],
 ];
+
+interface Text {
+  weight: string;
+  goes: Goes;
+  chamberId: string;
+  days: string;
+  meat: string;
+  outside: string;
+}
+
+const Part = fieldsOf<Text>();
 
 interface Props {
   carcassId: string;
@@ -39,19 +49,22 @@ export function CutOff({ carcassId, part, later, onOff }: Props) {
   const chambers = useChambers();
   const shown = useScale(useScales().scale?.id);
   const [pieceId] = useState(newId);
-  const [text, setText] = useState('');
+  const form = useKeptForm<Text>(null, () => ({
+    weight: '',
+    goes: later ? 'WHOLE' : 'BENCH',
+    chamberId: '',
+    days: '7',
+    meat: '',
+    outside: '',
+  }));
+  const text = form.values;
   const [typing, setTyping] = useState(false);
-  const [goes, setGoes] = useState<Goes>(later ? 'WHOLE' : 'BENCH');
-  const [chamberId, setChamberId] = useState('');
-  const [days, setDays] = useState('7');
-  const [meat, setMeat] = useState('');
-  const [outside, setOutside] = useState('');
-  const further = goes === 'FURTHER';
-  const iced = further && chambers.data?.find(({ id }) => id === chamberId)?.kind === 'ICE_CHEST';
+  const further = text.goes === 'FURTHER';
+  const iced = further && chambers.data?.find(({ id }) => id === text.chamberId)?.kind === 'ICE_CHEST';
   const live = shown && !typing ? shown : null;
   const [asked, setAsked] = useState<number | null>(null);
   const fromScale = live && isKeepable(live, 0) ? live.grams : null;
-  const grams = live ? fromScale : units.readWeight(text);
+  const grams = live ? fromScale : units.readWeight(text.weight);
   const cut = useMutation({
     mutationFn: ({ weight, answers }: { weight: number; answers: Answers }) =>
       answer(
@@ -61,11 +74,15 @@ export function CutOff({ carcassId, part, later, onOff }: Props) {
             part: part.part,
             grams: weight,
             answers,
-            asItIs: goes === 'WHOLE',
-            ...(further && { chamberId, method: iced ? 'ON_ICE' : 'OPEN_AIR', days: readNumber(days) ?? 0 }),
+            asItIs: text.goes === 'WHOLE',
+            ...(further && {
+              chamberId: text.chamberId,
+              method: iced ? 'ON_ICE' : 'OPEN_AIR',
+              days: readNumber(text.days) ?? 0,
+            }),
             ...(iced && {
-              meatCelsius: units.readTemperature(meat) ?? undefined,
-              outsideCelsius: units.readTemperature(outside) ?? undefined,
+              meatCelsius: units.readTemperature(text.meat) ?? undefined,
+              outsideCelsius: units.readTemperature(text.outside) ?? undefined,
             }),
           },
         }),
@@ -75,15 +92,21 @@ export function CutOff({ carcassId, part, later, onOff }: Props) {
       onOff();
     },
   });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     if (grams) {
       setAsked(grams);
       cut.mutate({ weight: grams, answers: {} });
     }
   };
   return (
-    <Box component="form" noValidate onSubmit={submit} sx={{ display: 'grid', gap: 2 }}>
+    <Form
+      form={form}
+      failure={cut.error}
+      names={{ grams: 'weight', meatCelsius: 'meat', outsideCelsius: 'outside' }}
+      onChange={cut.reset}
+      onSubmit={submit}
+      sx={{ display: 'grid', gap: 2 }}
+    >
       <Box sx={{ borderLeft: '6px solid', borderColor: 'warning.main', pl: 2 }}>
         <Typography variant="h2">{part.label}</Typography>
         <Typography>{part.see}</Typography>
@@ -100,67 +123,42 @@ export function CutOff({ carcassId, part, later, onOff }: Props) {
           onType={() => setTyping(true)}
         />
       ) : (
-        <WeightField
+        <Part.Weight
+          name="weight"
           label={`Weight of the ${part.label.toLowerCase()}`}
-          text={text}
-          onText={(next) => {
-            setText(next);
-            cut.reset();
-          }}
+          required="Weigh it."
           big
           autoFocus
         />
       )}
-      <RadioButtons<Goes> label="Where it goes" value={goes} choices={ways} onChange={setGoes} />
+      <RadioButtons<Goes>
+        label="Where it goes"
+        value={text.goes}
+        choices={ways}
+        onChange={(goes) => form.change({ goes })}
+      />
       {further && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 110px', gap: 1.5 }}>
-          <TextField
-            select
-            size="small"
-            label="Where"
-            value={chamberId}
-            onChange={(event) => setChamberId(event.target.value)}
-          >
-            {chambers.data ? chamberChoices(chambers.data) : <MenuItem value="" />}
-          </TextField>
-          <TextField
-            size="small"
-            label="Days"
-            value={days}
-            onChange={(event) => setDays(event.target.value)}
-            slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-          />
-          {iced &&
-            [
-              { label: 'Air round the chest', value: outside, set: setOutside },
-              { label: 'Meat', value: meat, set: setMeat },
-            ].map((field) => (
-              <TextField
-                key={field.label}
-                size="small"
-                label={`${field.label}, ${units.temperatureUnit}`}
-                value={field.value}
-                onChange={(event) => field.set(event.target.value)}
-                slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-              />
-            ))}
+          <Part.Choice size="small" name="chamberId" label="Where" required="Say where.">
+            {chamberChoices(chambers.data ?? [])}
+          </Part.Choice>
+          <Part.Measure size="small" name="days" label="Days" of="number" required="Say for how many days." />
+          {iced && (
+            <>
+              <Part.Measure size="small" name="outside" label="Air round the chest" of="temperature" />
+              <Part.Measure size="small" name="meat" label="Meat" of="temperature" />
+            </>
+          )}
         </Box>
       )}
-      <ProblemNotice failure={cut.error} />
-      <Questions
-        failure={cut.error}
+      <Save
         busy={cut.isPending}
+        disabled={Boolean(live) && !grams}
+        failure={cut.error}
         onAnswer={(answers) => asked && cut.mutate({ weight: asked, answers })}
-      />
-      <Button
-        type="submit"
-        variant="contained"
-        size="large"
-        disabled={!grams || cut.isPending || (further && !chamberId)}
-        sx={{ minHeight: 56 }}
       >
         Cut it off
-      </Button>
-    </Box>
+      </Save>
+    </Form>
   );
 }

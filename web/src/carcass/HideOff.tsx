@@ -1,27 +1,33 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { answer, api } from '../api/client';
 import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
-import { ProblemNotice } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
+
+interface Text {
+  weight: string;
+}
+
+const Hide = fieldsOf<Text>();
 
 /** The hide comes off while the meat hangs: weighed, so that it is not taken for water lost. */
 export function HideOff({ pieceId }: { pieceId: string }) {
   const units = useUnits();
   const [open, setOpen] = useState(false);
-  const [text, setText] = useState('');
+  const form = useKeptForm<Text>(null, () => ({ weight: '' }));
   const [entryId] = useState(newId);
-  const grams = units.readWeight(text);
   const off = useMutation({
-    mutationFn: (weight: number) =>
+    mutationFn: () =>
       answer(
         api.PUT('/api/pieces/{id}/hide/{entryId}', {
           params: { path: { id: pieceId, entryId } },
-          body: { grams: weight },
+          body: { grams: units.readWeight(form.values.weight) ?? 0 },
         }),
       ),
     onSuccess: refresh,
@@ -33,19 +39,19 @@ export function HideOff({ pieceId }: { pieceId: string }) {
       </Button>
     );
   }
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (grams) {
-      off.mutate(grams);
-    }
-  };
   return (
-    <Box component="form" noValidate onSubmit={submit} sx={{ display: 'grid', gap: 1, maxWidth: 360 }}>
-      <WeightField label="Weight of the hide" text={text} onText={setText} autoFocus />
-      <ProblemNotice failure={off.error} />
-      <Button type="submit" variant="contained" disabled={!grams || off.isPending} sx={{ minHeight: 48 }}>
+    <Form
+      form={form}
+      failure={off.error}
+      names={{ grams: 'weight' }}
+      onChange={off.reset}
+      onSubmit={() => off.mutate()}
+      sx={{ display: 'grid', gap: 1, maxWidth: 360 }}
+    >
+      <Hide.Weight name="weight" label="Weight of the hide" required="Weigh the hide." autoFocus />
+      <Save busy={off.isPending} failure={off.error}>
         The hide is off
-      </Button>
-    </Box>
+      </Save>
+    </Form>
   );
 }

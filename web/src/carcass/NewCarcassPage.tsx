@@ -1,26 +1,26 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
 import { useAnimals } from '../api/carcasses';
 import { useChambers } from '../api/chambers';
 import { refresh } from '../api/house';
 import { chamberChoices } from '../kit/choices';
-import { newId, useDraft } from '../kit/drafts';
+import { newId } from '../kit/drafts';
 import { FormGrid } from '../kit/FormGrid';
-import { CautionText, ProblemNotice, Questions } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
+import { CautionText } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 import { Pick } from '../stock/Pick';
-import { carcassBody, missingOf, noAnimal, type Animal, type CarcassText } from './draft';
+import { carcassBody, carcassNames, noAnimal, type CarcassText } from './draft';
 import { testWords } from './words';
+
+const Came = fieldsOf<CarcassText>();
 
 /** An animal comes in: its tag, its weight, how fast it cooled, and where it hangs or lies on ice. */
 export default function NewCarcassPage() {
@@ -42,7 +42,8 @@ function Coming({
   const units = useUnits();
   const navigate = useNavigate();
   const [id] = useState(newId);
-  const [text, setText, clear] = useDraft<CarcassText>('carcass', () => noAnimal);
+  const form = useKeptForm<CarcassText>('carcass', () => noAnimal);
+  const { values: text, change } = form;
   const animal = animals.find((each) => each.animal === text.animal);
   const take = useMutation({
     mutationFn: (answers: Answers) =>
@@ -50,105 +51,64 @@ function Coming({
         api.PUT('/api/carcasses/{id}', { params: { path: { id } }, body: carcassBody(text, units, answers) }),
       ),
     onSuccess: async () => {
-      clear();
+      form.clear();
       await refresh();
       await navigate(`/carcass/${id}`);
     },
   });
-  const change = (part: Partial<CarcassText>) => {
-    setText((before) => ({ ...before, ...part }));
-    take.reset();
-  };
-  const field = (key: keyof CarcassText, label: string, most: number) => (
-    <TextField
-      size="small"
-      label={label}
-      value={text[key]}
-      onChange={(event) => change({ [key]: event.target.value })}
-      slotProps={{ htmlInput: { maxLength: most } }}
-    />
-  );
-  const time = (key: 'killedAt' | 'cooledAt', label: string) => (
-    <TextField
-      size="small"
-      type="datetime-local"
-      label={label}
-      value={text[key]}
-      onChange={(event) => change({ [key]: event.target.value })}
-      slotProps={{ inputLabel: { shrink: true } }}
-    />
-  );
   const there = chambers.filter(({ kind }) => (kind === 'ICE_CHEST') === text.iced);
-  const missing = missingOf(text, units);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (missing.length === 0) {
-      take.mutate({});
-    }
-  };
+  const choose = (next: Schema['AnimalView'] | undefined) =>
+    change({
+      days: String(next?.mostDays ?? 10),
+      weighed: next?.build === 'HOOFED' ? 'FIELD_DRESSED' : 'HANGING',
+    });
   return (
     <Page title="An animal comes in">
-      <Box
-        component="form"
-        noValidate
-        onSubmit={submit}
+      <Form
+        form={form}
+        failure={take.error}
+        names={carcassNames}
+        onChange={take.reset}
+        onSubmit={() => take.mutate({})}
         sx={{ display: 'grid', gap: 2.5, maxWidth: 760, gridTemplateColumns: 'minmax(0, 1fr)' }}
       >
         <FormGrid>
-          <Pick
+          <Came.Choice
+            size="small"
+            name="animal"
             label="Animal"
-            value={text.animal}
-            choices={
-              Object.fromEntries(animals.map((each) => [each.animal, each.label])) as Record<Animal, string>
-            }
-            onChange={(next) =>
-              change({
-                animal: next,
-                days: String(animals.find((each) => each.animal === next)?.mostDays ?? 10),
-                weighed:
-                  animals.find((each) => each.animal === next)?.build === 'HOOFED'
-                    ? 'FIELD_DRESSED'
-                    : 'HANGING',
-              })
-            }
+            choices={Object.fromEntries(animals.map((each) => [each.animal, each.label]))}
+            onChanged={(next) => choose(animals.find((each) => each.animal === next))}
           />
-          {field('tag', 'Game tag', 60)}
-          {field('permit', 'Permit', 60)}
-          {field('place', 'Where, in words', 120)}
-          {time('killedAt', 'Killed')}
-          {time('cooledAt', 'Cold to the core (optional)')}
-          {field('wound', 'Wound', 200)}
-          {field('supplier', 'From', 80)}
-          <WeightField
+          <Came.Text size="small" name="tag" label="Game tag" most={60} />
+          <Came.Text size="small" name="permit" label="Permit" most={60} />
+          <Came.Text size="small" name="place" label="Where, in words" most={120} />
+          <Came.Text
             size="small"
-            label="Weight"
-            text={text.weight}
-            onText={(weight) => change({ weight })}
+            name="killedAt"
+            label="Killed"
+            type="datetime-local"
+            required="Say when it was killed."
           />
-          <Pick
+          <Came.Text size="small" name="cooledAt" label="Cold to the core (optional)" type="datetime-local" />
+          <Came.Text size="small" name="wound" label="Wound" most={200} />
+          <Came.Text size="small" name="supplier" label="From" most={80} />
+          <Came.Weight size="small" name="weight" label="Weight" required="Weigh it." />
+          <Came.Choice
+            size="small"
+            name="weighed"
             label="Weighed"
-            value={text.weighed}
             choices={{ FIELD_DRESSED: 'field-dressed, skin and head on', HANGING: 'as it hangs' }}
-            onChange={(weighed) => change({ weighed })}
           />
-          <TextField
+          <Came.Measure
             size="small"
+            name="price"
             label={`Price a ${units.perWeightUnit} (optional)`}
-            value={text.price}
-            onChange={(event) => change({ price: event.target.value })}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+            of="price"
           />
-          <FormControlLabel
-            control={<Checkbox checked={text.skinOn} onChange={(_, skinOn) => change({ skinOn })} />}
-            label="Skin or feathers on"
-          />
+          <Came.Check name="skinOn" label="Skin or feathers on" />
           {animal?.mayBeTested && (
-            <Pick
-              label="Disease test"
-              value={text.test}
-              choices={testWords}
-              onChange={(test) => change({ test })}
-            />
+            <Came.Choice size="small" name="test" label="Disease test" choices={testWords} />
           )}
         </FormGrid>
         <FormGrid>
@@ -158,48 +118,38 @@ function Coming({
             choices={{ HANG: 'hung in the cold', ICE: 'laid on ice' }}
             onChange={(how) => change({ iced: how === 'ICE', chamberId: '' })}
           />
-          <TextField
-            select
+          <Came.Choice
             size="small"
+            name="chamberId"
             label="Where it goes"
-            value={there.some(({ id: known }) => known === text.chamberId) ? text.chamberId : ''}
-            onChange={(event) => change({ chamberId: event.target.value })}
+            shown={there.some(({ id: known }) => known === text.chamberId) ? text.chamberId : ''}
+            required="Say where it goes."
           >
             {chamberChoices(there)}
-          </TextField>
-          <TextField
+          </Came.Choice>
+          <Came.Measure
             size="small"
+            name="days"
             label="Days"
-            value={text.days}
-            onChange={(event) => change({ days: event.target.value })}
-            helperText={
-              animal && `${animal.fewestDays} to ${animal.mostDays} is usual. ${animal.daysBecause}`
-            }
-            slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+            of="number"
+            required="Say for how many days."
+            helper={animal && `${animal.fewestDays} to ${animal.mostDays} is usual. ${animal.daysBecause}`}
           />
-          {text.iced && field('meat', `Meat, ${units.temperatureUnit}`, 6)}
-          {text.iced && field('outside', `Air outside, ${units.temperatureUnit}`, 6)}
+          {text.iced && <Came.Measure size="small" name="meat" label="Meat" of="temperature" />}
+          {text.iced && <Came.Measure size="small" name="outside" label="Air outside" of="temperature" />}
         </FormGrid>
         {animal?.cautions.map(({ caution, topic, sentence }) => (
           <CautionText key={caution} topic={topic}>
             {sentence}
           </CautionText>
         ))}
-        <ProblemNotice failure={take.error} />
-        <Questions failure={take.error} busy={take.isPending} onAnswer={(answers) => take.mutate(answers)} />
-        <Button
-          type="submit"
-          variant="contained"
-          size="large"
-          disabled={missing.length > 0 || take.isPending}
-          sx={{ minHeight: 56 }}
-        >
-          {missing.length > 0 ? `Say ${missing.join(', ')}` : text.iced ? 'Lay it on ice' : 'Hang it'}
-        </Button>
+        <Save busy={take.isPending} failure={take.error} onAnswer={(answers) => take.mutate(answers)}>
+          {text.iced ? 'Lay it on ice' : 'Hang it'}
+        </Save>
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           Gloves for a dead animal. Local law and a licensed practitioner decide what may be eaten and sold.
         </Typography>
-      </Box>
+      </Form>
     </Page>
   );
 }

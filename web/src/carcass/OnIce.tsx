@@ -1,12 +1,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { answer, api, type PieceView } from '../api/client';
 import { refresh } from '../api/house';
-import { ProblemNotice } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { useUnits } from '../kit/units';
 
 /** The ice under a piece: how much, how often, and the weather it is worked out from. */
@@ -58,19 +60,30 @@ export function OnIce({ piece }: { piece: PieceView }) {
   );
 }
 
+interface Text {
+  outside: string;
+  meat: string;
+}
+
+const Warmth = fieldsOf<Text>();
+
 function Weather({ piece, onSaid }: { piece: PieceView; onSaid: () => void }) {
   const units = useUnits();
   const shown = (celsius?: number) => (celsius === undefined ? '' : units.temperatureForField(celsius));
-  const [meat, setMeat] = useState(shown(piece.ice?.meatCelsius));
-  const [outside, setOutside] = useState(shown(piece.ice?.outsideCelsius));
-  const meatCelsius = units.readTemperature(meat);
-  const outsideCelsius = units.readTemperature(outside);
+  const form = useKeptForm<Text>(null, () => ({
+    outside: shown(piece.ice?.outsideCelsius),
+    meat: shown(piece.ice?.meatCelsius),
+  }));
   const say = useMutation({
-    mutationFn: (warmth: { meatCelsius: number; outsideCelsius: number }) =>
+    mutationFn: () =>
       answer(
         api.PUT('/api/pieces/{id}/ice', {
           params: { path: { id: piece.card.id } },
-          body: { version: piece.version, ...warmth },
+          body: {
+            version: piece.version,
+            meatCelsius: units.readTemperature(form.values.meat) ?? 0,
+            outsideCelsius: units.readTemperature(form.values.outside) ?? 0,
+          },
         }),
       ),
     onSuccess: async () => {
@@ -78,41 +91,20 @@ function Weather({ piece, onSaid }: { piece: PieceView; onSaid: () => void }) {
       onSaid();
     },
   });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (meatCelsius !== null && outsideCelsius !== null) {
-      say.mutate({ meatCelsius, outsideCelsius });
-    }
-  };
-  const field = (label: string, value: string, onChange: (text: string) => void, read: number | null) => (
-    <TextField
-      size="small"
-      label={`${label}, ${units.temperatureUnit}`}
-      value={value}
-      onChange={(event) => onChange(event.target.value)}
-      error={value.trim() !== '' && read === null}
-      helperText={value.trim() !== '' && read === null ? 'Not a temperature. Write 18 or 18.5.' : undefined}
-      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-    />
-  );
   return (
-    <Box
-      component="form"
-      noValidate
-      onSubmit={submit}
+    <Form
+      form={form}
+      failure={say.error}
+      names={{ meatCelsius: 'meat', outsideCelsius: 'outside' }}
+      onChange={say.reset}
+      onSubmit={() => say.mutate()}
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'start', pt: 1 }}
     >
-      {field('Air round the chest', outside, setOutside, outsideCelsius)}
-      {field('Meat as it was laid in', meat, setMeat, meatCelsius)}
-      <Button
-        type="submit"
-        variant="contained"
-        disabled={meatCelsius === null || outsideCelsius === null || say.isPending}
-        sx={{ minHeight: 40 }}
-      >
+      <Warmth.Measure size="small" name="outside" label="Air round the chest" of="temperature" required />
+      <Warmth.Measure size="small" name="meat" label="Meat as it was laid in" of="temperature" required />
+      <Save busy={say.isPending} failure={say.error}>
         Work out the ice
-      </Button>
-      <ProblemNotice failure={say.error} />
-    </Box>
+      </Save>
+    </Form>
   );
 }

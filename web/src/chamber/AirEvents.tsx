@@ -1,12 +1,14 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
 import { Caution, ProblemNotice } from '../kit/Notices';
 import { moment, useUnits } from '../kit/units';
 import { lasted } from './stretch';
@@ -64,44 +66,44 @@ function Event({ chamberId, event }: { chamberId: string; event: AirEvent }) {
   );
 }
 
+interface Text {
+  words: string;
+}
+
+const Decision = fieldsOf<Text>();
+
 function Decide({ chamberId, event }: { chamberId: string; event: AirEvent }) {
-  const [words, setWords] = useState('');
+  const form = useKeptForm<Text>(null, () => ({ words: '' }));
   const [id] = useState(newId);
   const decide = useMutation({
     mutationFn: () =>
       answer(
         api.PUT('/api/chambers/{id}/air/decisions/{decisionId}', {
           params: { path: { id: chamberId, decisionId: id } },
-          body: { kind: event.kind, beganAt: event.from, words },
+          body: { kind: event.kind, beganAt: event.from, words: form.values.words },
         }),
       ),
     onSuccess: refresh,
   });
-  const submit = (submitted: FormEvent) => {
-    submitted.preventDefault();
-    decide.mutate();
-  };
   return (
-    <Box
-      component="form"
-      onSubmit={submit}
-      noValidate
+    <Form
+      form={form}
+      failure={decide.error}
+      onChange={decide.reset}
+      onSubmit={() => decide.mutate()}
       sx={{ display: 'flex', gap: 1, mt: 1, alignItems: 'flex-start', flexWrap: 'wrap' }}
     >
-      <TextField
+      <Decision.Text
         size="small"
+        name="words"
         label="What was decided, and why"
-        value={words}
-        onChange={(changed) => {
-          setWords(changed.target.value);
-          decide.reset();
-        }}
+        required="Say what was decided."
         sx={{ flex: '1 1 220px' }}
       />
-      <Button type="submit" variant="outlined" disabled={decide.isPending || words.trim() === ''}>
+      <Button type="submit" variant="outlined" disabled={decide.isPending}>
         Record it
       </Button>
       <ProblemNotice failure={decide.error} />
-    </Box>
+    </Form>
   );
 }

@@ -1,23 +1,22 @@
 import Box from '@mui/material/Box';
-import type { FormEventHandler, ReactNode } from 'react';
+import type { ReactNode } from 'react';
 
 interface Props {
   children: ReactNode;
-  /** Where the fields are a form of their own. */
-  onSubmit?: FormEventHandler;
   maxWidth?: number;
+  /** At the top of a dialog, which cuts the first label off otherwise. */
+  dialog?: boolean;
 }
 
 /** Fields in two columns; what carries the class `whole` takes both. */
-export function FormGrid({ children, onSubmit, maxWidth }: Props) {
+export function FormGrid({ children, maxWidth, dialog }: Props) {
   return (
     <Box
-      {...(onSubmit && { component: 'form', noValidate: true, onSubmit })}
       sx={{
         display: 'grid',
         gridTemplateColumns: 'repeat(2, minmax(0, 1fr))',
         gap: 1.5,
-        pt: onSubmit ? 1 : 0, // a dialog cuts the first label off otherwise
+        pt: dialog ? 1 : 0,
         maxWidth,
         '& .whole': { gridColumn: '1 / -1' },
       }}

@@ -14,10 +14,22 @@ interface Props {
   autoFocus?: boolean;
   inputRef?: Ref<HTMLInputElement>;
   size?: 'small' | 'medium';
+  required?: boolean;
 }
 
 /** A weight, typed in any unit; what it comes to in grams stands below, unless it was typed in them. */
-export function WeightField({ label, text, onText, big, error, helper, autoFocus, inputRef, size }: Props) {
+export function WeightField({
+  label,
+  text,
+  onText,
+  big,
+  error,
+  helper,
+  autoFocus,
+  inputRef,
+  size,
+  required,
+}: Props) {
   const units = useUnits();
   const grams = units.readWeight(text);
   const unreadable = text.trim() !== '' && grams === null;
@@ -34,6 +46,7 @@ export function WeightField({ label, text, onText, big, error, helper, autoFocus
       autoFocus={autoFocus}
       inputRef={inputRef}
       size={size}
+      required={required}
       autoComplete="off"
       slotProps={{
         htmlInput: { inputMode: 'decimal' },

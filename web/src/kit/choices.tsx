@@ -20,13 +20,6 @@ export const methodChoices = (methods: Schema['MethodView'][]) =>
     </MenuItem>
   ));
 
-/** How an Autocomplete shows cuts: by species, by name. */
-export const asCuts = {
-  groupBy: (cut: Schema['CutView']) => cut.speciesLabel,
-  getOptionLabel: (cut: Schema['CutView']) => cut.name,
-  isOptionEqualToValue: (one: Schema['CutView'], other: Schema['CutView']) => one.code === other.code,
-};
-
 /** Chambers, to stand in a select. */
 export const chamberChoices = (chambers: Schema['ChamberForm'][]) =>
   chambers.map((each) => (

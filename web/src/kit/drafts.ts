@@ -6,37 +6,46 @@ export const newId = (): string => v4();
 
 const prefix = 'elvaro draft ';
 
+/** What was kept of a draft on this device; where there is nothing, or nothing that can be read, the first state. */
+export function readDraft<T>(key: string, first: () => T): T {
+  try {
+    const kept = localStorage.getItem(prefix + key);
+    return kept === null ? first() : (JSON.parse(kept) as T);
+  } catch {
+    return first();
+  }
+}
+
+export function keepDraft(key: string, value: unknown): void {
+  try {
+    localStorage.setItem(prefix + key, JSON.stringify(value));
+  } catch {
+    // A full or forbidden store loses the draft, not the work.
+  }
+}
+
+export const dropDraft = (key: string): void => localStorage.removeItem(prefix + key);
+
 /**
- * State that survives leaving the page: a form left half-filled is there on return. Kept on this device only, and
- * dropped by `clear` once it was saved.
+ * State that survives leaving the page, kept on this device only, and dropped by `clear` once it was saved. What people
+ * fill in is a form: see kit/form.
  */
 export function useDraft<T>(
   key: string,
   initial: () => T,
 ): [T, (next: T | ((before: T) => T)) => void, () => void] {
-  const [value, setValue] = useState<T>(() => {
-    try {
-      const kept = localStorage.getItem(prefix + key);
-      return kept === null ? initial() : (JSON.parse(kept) as T);
-    } catch {
-      return initial();
-    }
-  });
+  const [value, setValue] = useState<T>(() => readDraft(key, initial));
   const set = useCallback(
     (next: T | ((before: T) => T)) =>
       setValue((before) => {
         const after = next instanceof Function ? next(before) : next;
-        try {
-          localStorage.setItem(prefix + key, JSON.stringify(after));
-        } catch {
-          // A full or forbidden store loses the draft, not the work.
-        }
+        keepDraft(key, after);
         return after;
       }),
     [key],
   );
   const clear = useCallback(() => {
-    localStorage.removeItem(prefix + key);
+    dropDraft(key);
     setValue(initial());
     // The initial value is made afresh on purpose whenever the draft is dropped.
     // eslint-disable-next-line react-hooks/exhaustive-deps

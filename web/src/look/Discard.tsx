@@ -1,16 +1,26 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { api, type Answers } from '../api/client';
 import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
 import { useWriteEntry } from '../kit/entries';
-import { ProblemNotice, Questions } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
+
+interface Text {
+  weight: string;
+  words: string;
+}
+
+const Gone = fieldsOf<Text>();
+const names = { grams: 'weight' };
+const layout = { display: 'grid', gap: 1.5 };
 
 /** A part is cut away and weighed, or all of it is thrown away; either stands in the ledger as discard. */
 export function Discard({ pieceId, tag, whole }: { pieceId: string; tag: string; whole: boolean }) {
@@ -28,16 +38,10 @@ export function Discard({ pieceId, tag, whole }: { pieceId: string; tag: string;
 function Part({ pieceId, tag }: { pieceId: string; tag: string }) {
   const units = useUnits();
   const write = useWriteEntry(pieceId);
-  const [text, setText] = useState('');
-  const grams = units.readWeight(text);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (grams) {
-      write.mutate({
-        entry: { kind: 'CUT_AWAY', grams },
-        said: `${tag}: ${units.weight(grams)} cut away`,
-      });
-    }
+  const form = useKeptForm<Text>(null, () => ({ weight: '', words: '' }));
+  const submit = () => {
+    const grams = units.readWeight(form.values.weight) ?? 0;
+    write.mutate({ entry: { kind: 'CUT_AWAY', grams }, said: `${tag}: ${units.weight(grams)} cut away` });
   };
   if (write.isSuccess) {
     return (
@@ -45,41 +49,36 @@ function Part({ pieceId, tag }: { pieceId: string; tag: string }) {
     );
   }
   return (
-    <Box component="form" onSubmit={submit} noValidate sx={{ display: 'grid', gap: 1.5 }}>
+    <Form
+      form={form}
+      failure={write.error}
+      names={names}
+      onChange={write.startOver}
+      onSubmit={submit}
+      sx={layout}
+    >
       <Typography>Cut it out with a margin, change knives, weigh what went.</Typography>
-      <WeightField
-        label="Weight cut away"
-        text={text}
-        onText={(next) => {
-          setText(next);
-          write.startOver();
-        }}
-      />
-      <ProblemNotice failure={write.error} />
-      <Button
-        type="submit"
-        variant="contained"
-        color="error"
-        disabled={!grams || write.isPending}
-        sx={{ minHeight: 48 }}
-      >
+      <Gone.Weight name="weight" label="Weight cut away" required="Weigh what went." />
+      <Save grave busy={write.isPending} failure={write.error}>
         Cut away
-      </Button>
-    </Box>
+      </Save>
+    </Form>
   );
 }
 
 function All({ pieceId, tag }: { pieceId: string; tag: string }) {
   const units = useUnits();
   const [id, setId] = useState(newId);
-  const [text, setText] = useState('');
-  const [words, setWords] = useState('');
-  const grams = units.readWeight(text);
+  const form = useKeptForm<Text>(null, () => ({ weight: '', words: '' }));
   const discard = useMutation({
     mutationFn: (answers: Answers) =>
       api.PUT('/api/pieces/{id}/discard/{entryId}', {
         params: { path: { id: pieceId, entryId: id } },
-        body: { grams: grams ?? 0, words: words.trim(), answers },
+        body: {
+          grams: units.readWeight(form.values.weight) ?? 0,
+          words: form.values.words.trim(),
+          answers,
+        },
       }),
     onSuccess: async () => {
       setId(newId());
@@ -89,37 +88,26 @@ function All({ pieceId, tag }: { pieceId: string; tag: string }) {
   if (discard.isSuccess) {
     return <Typography>{tag} is thrown away: taken down, weighed as discard, its bench closed.</Typography>;
   }
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    discard.mutate({});
-  };
   return (
-    <Box component="form" onSubmit={submit} noValidate sx={{ display: 'grid', gap: 1.5 }}>
+    <Form
+      form={form}
+      failure={discard.error}
+      names={names}
+      onChange={discard.reset}
+      onSubmit={() => discard.mutate({})}
+      sx={layout}
+    >
       <Typography>Take it down, weigh it once more, and throw all of it away.</Typography>
-      <WeightField
-        label="Weight thrown away"
-        text={text}
-        onText={(next) => {
-          setText(next);
-          discard.reset();
-        }}
-      />
-      <TextField label="Why" value={words} onChange={(event) => setWords(event.target.value)} />
-      <ProblemNotice failure={discard.error} />
-      <Questions
-        failure={discard.error}
+      <Gone.Weight name="weight" label="Weight thrown away" required="Weigh it once more." />
+      <Gone.Text name="words" label="Why" required="Say why." />
+      <Save
+        grave
         busy={discard.isPending}
+        failure={discard.error}
         onAnswer={(answers) => discard.mutate(answers)}
-      />
-      <Button
-        type="submit"
-        variant="contained"
-        color="error"
-        disabled={!grams || words.trim() === '' || discard.isPending}
-        sx={{ minHeight: 48 }}
       >
         Throw {tag} away
-      </Button>
-    </Box>
+      </Save>
+    </Form>
   );
 }

@@ -1,13 +1,13 @@
-import Button from '@mui/material/Button';
-import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { answer, api, type PieceView } from '../api/client';
 import { refresh } from '../api/house';
-import { newId, useDraft } from '../kit/drafts';
+import { newId } from '../kit/drafts';
 import { useUndo } from '../kit/entries';
-import { ProblemNotice } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { PieceHeading } from '../kit/PieceHeading';
 import { Chips } from './Chips';
 import { PhotoPicker } from './PhotoPicker';
@@ -25,13 +25,13 @@ import {
   type LookView,
 } from './words';
 
-type Draft = Omit<LookForm, 'colour' | 'surface' | 'smell' | 'at'> & {
+type Seen = Omit<LookForm, 'colour' | 'surface' | 'smell' | 'at'> & {
   colour: LookForm['colour'] | null;
   surface: LookForm['surface'] | null;
   smell: LookForm['smell'] | null;
 };
 
-const nothing: Draft = {
+const nothing: Seen = {
   colour: null,
   surface: null,
   smell: null,
@@ -44,20 +44,19 @@ const nothing: Draft = {
   words: '',
 };
 
+const Look = fieldsOf<Seen>();
+
 const first = <T,>(chosen: T[]): T | null => chosen[0] ?? null;
 
 /** What is seen and smelled on one piece, answered when it is kept. */
 export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: LookView) => void }) {
   const { card } = piece;
-  const [draft, setDraft, clearDraft] = useDraft<Draft>(`look ${card.id}`, () => nothing);
+  const form = useKeptForm<Seen>(`look ${card.id}`, () => nothing);
+  const { values: seen, change } = form;
   const [photos, setPhotos] = useState<File[]>([]);
   const [lookId, setLookId] = useState(newId);
   const undo = useUndo();
-  const change = (part: Partial<Draft>) => {
-    setDraft({ ...draft, ...part });
-    keep.reset();
-  };
-  const { colour, surface, smell } = draft;
+  const { colour, surface, smell } = seen;
   const keep = useMutation({
     networkMode: 'always',
     mutationFn: async (body: LookForm) => {
@@ -73,7 +72,7 @@ export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: 
       return looks.find((each) => each.id === lookId);
     },
     onSuccess: (look) => {
-      clearDraft();
+      form.clear();
       setPhotos([]);
       setLookId(newId());
       undo(`${card.tag}: look kept`, card.id, lookId);
@@ -84,14 +83,19 @@ export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: 
     },
   });
   const missing = [!colour && 'colour', !surface && 'surface', !smell && 'smell'].filter(Boolean);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     if (colour && surface && smell) {
-      keep.mutate({ ...draft, colour, surface, smell, words: draft.words.trim() });
+      keep.mutate({ ...seen, colour, surface, smell, words: seen.words.trim() });
     }
   };
   return (
-    <Stack component="form" spacing={2.5} onSubmit={submit} noValidate>
+    <Form
+      form={form}
+      failure={keep.error}
+      onChange={keep.reset}
+      onSubmit={submit}
+      sx={{ display: 'grid', gap: 2.5 }}
+    >
       <PieceHeading card={card}>
         {card.chamberName}, {card.methodLabel?.toLowerCase()}, day {card.dayNumber} of {card.targetDays}
       </PieceHeading>
@@ -112,19 +116,19 @@ export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: 
         words={moulds}
         several
         none="none"
-        chosen={draft.moulds}
+        chosen={seen.moulds}
         onChange={(chosen) =>
           change({
             moulds: chosen,
-            extent: chosen.length === 0 ? 'NONE' : draft.extent === 'NONE' ? 'SPOTS' : draft.extent,
+            extent: chosen.length === 0 ? 'NONE' : seen.extent === 'NONE' ? 'SPOTS' : seen.extent,
           })
         }
       />
-      {draft.extent !== 'NONE' && (
+      {seen.extent !== 'NONE' && (
         <Chips
           label="How much mould"
           words={extents}
-          chosen={[draft.extent]}
+          chosen={[seen.extent]}
           onChange={(chosen) => change({ extent: first(chosen) ?? 'SPOTS' })}
         />
       )}
@@ -139,13 +143,13 @@ export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: 
           <Chips
             label="Membrane"
             words={lifted}
-            chosen={[String(draft.liftedPercent)]}
+            chosen={[String(seen.liftedPercent)]}
             onChange={(chosen) => change({ liftedPercent: Number(first(chosen) ?? 0) })}
           />
           <Chips
             label="Its seal"
             words={{ CLOSED: 'closed', OPEN: 'open' }}
-            chosen={[draft.sealOpen ? 'OPEN' : 'CLOSED']}
+            chosen={[seen.sealOpen ? 'OPEN' : 'CLOSED']}
             onChange={(chosen) => change({ sealOpen: first(chosen) === 'OPEN' })}
           />
         </>
@@ -155,32 +159,20 @@ export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: 
         words={spots}
         several
         none="nothing"
-        chosen={draft.spots}
+        chosen={seen.spots}
         onChange={(chosen) => change({ spots: chosen })}
       />
       <Chips
         label="What is bad, if anything, goes"
         words={depths}
-        chosen={[draft.depth]}
+        chosen={[seen.depth]}
         onChange={(chosen) => change({ depth: first(chosen) ?? 'PART' })}
       />
-      <TextField
-        label="Note (optional)"
-        value={draft.words}
-        onChange={(event) => change({ words: event.target.value })}
-        slotProps={{ htmlInput: { maxLength: 2000 } }}
-      />
+      <Look.Text name="words" label="Note (optional)" most={2000} />
       <PhotoPicker photos={photos} onChange={setPhotos} />
-      <ProblemNotice failure={keep.error} />
-      <Button
-        type="submit"
-        variant="contained"
-        size="large"
-        disabled={missing.length > 0 || keep.isPending}
-        sx={{ minHeight: 56, fontSize: '1.1rem' }}
-      >
+      <Save busy={keep.isPending} failure={keep.error} disabled={missing.length > 0}>
         {missing.length > 0 ? `Say its ${missing.join(', ')}` : 'Keep the look'}
-      </Button>
-    </Stack>
+      </Save>
+    </Form>
   );
 }

@@ -1,17 +1,15 @@
-import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
-import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { useLayoutEffect, useRef, useState, type FormEvent } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import type { Answers, PieceView, Schema } from '../api/client';
-import { useDraft } from '../kit/drafts';
 import { useWriteEntry } from '../kit/entries';
-import { ProblemNotice, Questions } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { PieceHeading } from '../kit/PieceHeading';
 import { percent, useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
 import type { Shown } from '../weigh/scale';
 
@@ -31,7 +29,7 @@ const wording: Record<EntryKind, { ask: string; save: string; words: string }> =
   NOTE: { ask: '', save: 'Save note', words: 'What you saw or did' },
 };
 
-interface Draft {
+interface Text {
   weight: string;
   words: string;
   at: string;
@@ -47,25 +45,28 @@ interface Props {
   scale?: { shown: Shown; keptLaying: number };
 }
 
+const Entry = fieldsOf<Text>();
+
 /** One entry for one piece: the figure large, the last weight beside it, questions before it is kept. */
 export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
   const units = useUnits();
   const { card } = piece;
-  const [draft, setDraft, clearDraft] = useDraft<Draft>(`${kind} ${corrects?.id ?? card.id}`, () => ({
+  const form = useKeptForm<Text>(`${kind} ${corrects?.id ?? card.id}`, () => ({
     weight: corrects && kind !== 'NOTE' ? units.weightForField(corrects.grams) : '',
     words: kind === 'NOTE' ? (corrects?.words ?? '') : '',
     at: '',
   }));
-  const [askWhen, setAskWhen] = useState(draft.at !== '');
+  const text = form.values;
+  const [askWhen, setAskWhen] = useState(text.at !== '');
   const write = useWriteEntry(card.id);
   const words = wording[kind];
-  const [typing, setTyping] = useState(draft.weight !== '');
+  const [typing, setTyping] = useState(text.weight !== '');
   const live = scale && !typing ? scale : null;
   // What a question was asked about stays the weight, though the piece is lifted meanwhile.
   const [asked, setAsked] = useState<number | null>(null);
   const fromScale = live && isKeepable(live.shown, live.keptLaying) ? live.shown.grams : null;
-  const grams = kind === 'NOTE' ? 0 : live ? fromScale : units.readWeight(draft.weight);
-  const ready = kind === 'NOTE' ? draft.words.trim() !== '' : grams !== null && grams > 0;
+  const grams = kind === 'NOTE' ? 0 : live ? fromScale : units.readWeight(text.weight);
+  const ready = kind === 'NOTE' ? text.words.trim() !== '' : grams !== null && grams > 0;
   const button = useRef<HTMLButtonElement>(null);
   // Before the words that say so are painted: a key that is pressed in between would be lost.
   useLayoutEffect(() => {
@@ -76,10 +77,6 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
     }
   }, [fromScale]);
 
-  const change = (part: Partial<Draft>) => {
-    setDraft({ ...draft, ...part });
-    write.startOver();
-  };
   const save = (answers: Answers) => {
     const kept = Object.keys(answers).length > 0 ? (asked ?? grams) : grams;
     if (kept === null || (kept === 0 && kind !== 'NOTE')) {
@@ -93,8 +90,8 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
         entry: {
           kind,
           grams: kept,
-          words: draft.words.trim(),
-          at: draft.at === '' ? undefined : dayjs(draft.at).toISOString(),
+          words: text.words.trim(),
+          at: text.at === '' ? undefined : dayjs(text.at).toISOString(),
           corrects: corrects?.id,
           answers,
         },
@@ -102,21 +99,21 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
       },
       {
         onSuccess: () => {
-          clearDraft();
+          form.clear();
           onSaved();
         },
       },
     );
   };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (ready) {
-      save({});
-    }
-  };
-
   return (
-    <Stack component="form" spacing={2} onSubmit={submit} noValidate>
+    <Form
+      form={form}
+      failure={write.error}
+      names={{ grams: 'weight' }}
+      onChange={write.startOver}
+      onSubmit={() => ready && save({})}
+      sx={{ display: 'grid', gap: 2 }}
+    >
       <PieceHeading
         card={card}
         more={
@@ -138,61 +135,38 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
           onType={() => setTyping(true)}
         />
       )}
-      {kind !== 'NOTE' && !live && (
-        <WeightField
-          label={words.ask}
-          text={draft.weight}
-          onText={(weight) => change({ weight })}
-          big
-          autoFocus
-        />
-      )}
-      <TextField
+      {kind !== 'NOTE' && !live && <Entry.Weight name="weight" label={words.ask} big autoFocus />}
+      <Entry.Text
+        name="words"
         label={words.words}
-        value={draft.words}
-        onChange={(event) => change({ words: event.target.value })}
         autoFocus={kind === 'NOTE'}
-        multiline={kind === 'NOTE'}
-        minRows={kind === 'NOTE' ? 3 : undefined}
-        slotProps={{ htmlInput: { maxLength: 2000 } }}
+        lines={kind === 'NOTE' ? 3 : undefined}
+        most={2000}
       />
       {askWhen ? (
-        <TextField
-          label="When it was"
-          type="datetime-local"
-          value={draft.at}
-          onChange={(event) => change({ at: event.target.value })}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
+        <Entry.Text name="at" label="When it was" type="datetime-local" />
       ) : (
         !corrects && (
           <Link
             component="button"
             type="button"
             onClick={() => setAskWhen(true)}
-            sx={{ alignSelf: 'flex-start', minHeight: 32 }}
+            sx={{ justifySelf: 'start', minHeight: 32 }}
           >
             It was earlier: enter when
           </Link>
         )
       )}
-      <ProblemNotice failure={write.error} />
-      <Questions
-        failure={write.error}
+      <Save
+        button={button}
         busy={write.isPending}
+        disabled={!ready}
+        failure={write.error}
         keep={asked ? `Keep ${units.weight(asked)}` : undefined}
         onAnswer={save}
-      />
-      <Button
-        ref={button}
-        type="submit"
-        variant="contained"
-        size="large"
-        disabled={!ready || write.isPending}
-        sx={{ minHeight: 56, fontSize: '1.1rem' }}
       >
         {words.save}
-      </Button>
-    </Stack>
+      </Save>
+    </Form>
   );
 }

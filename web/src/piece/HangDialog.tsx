@@ -1,104 +1,110 @@
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Answers, type PieceView } from '../api/client';
+import { api, type Answers, type PieceView, type Schema } from '../api/client';
 import { useChambers } from '../api/chambers';
 import { refresh } from '../api/house';
 import { chamberChoices } from '../kit/choices';
-import { newId, useDraft } from '../kit/drafts';
-import { ProblemNotice, Questions } from '../kit/Notices';
+import { newId } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { readNumber, useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 
 /** Hangs a piece that was treated for days first: what it weighs now is its green weight. */
-export function HangDialog({ piece: { card }, onClose }: { piece: PieceView; onClose: () => void }) {
-  const units = useUnits();
+export function HangDialog({ piece, onClose }: { piece: PieceView; onClose: () => void }) {
   const chambers = useChambers();
+  return chambers.data ? <Hang piece={piece} chambers={chambers.data} onClose={onClose} /> : null;
+}
+
+interface Props {
+  piece: PieceView;
+  chambers: Schema['ChamberForm'][];
+  onClose: () => void;
+}
+
+interface Text {
+  weight: string;
+  chamberId: string;
+  days: string;
+}
+
+const Hung = fieldsOf<Text>();
+
+function Hang({ piece: { card }, chambers, onClose }: Props) {
+  const units = useUnits();
   const [id] = useState(newId);
-  const [draft, setDraft, clearDraft] = useDraft(`hang ${card.id}`, () => ({
+  const form = useKeptForm<Text>(`hang ${card.id}`, () => ({
     weight: '',
-    chamberId: '',
+    chamberId: chambers[0]?.id ?? '',
     days: String(card.targetDays ?? ''),
   }));
-  const grams = units.readWeight(draft.weight);
-  const days = readNumber(draft.days);
-  const chamberId = draft.chamberId === '' ? (chambers.data?.[0]?.id ?? '') : draft.chamberId;
   const hang = useMutation({
     mutationFn: (answers: Answers) =>
       api.PUT('/api/pieces/{id}/hang/{entryId}', {
         params: { path: { id: card.id, entryId: id } },
-        body: { greenGrams: grams ?? 0, chamberId, targetDays: Math.round(days ?? 0), answers },
+        body: {
+          greenGrams: units.readWeight(form.values.weight) ?? 0,
+          chamberId: form.values.chamberId,
+          targetDays: Math.round(readNumber(form.values.days) ?? 0),
+          answers,
+        },
       }),
     onSuccess: async () => {
-      clearDraft();
+      form.clear();
       onClose();
       await refresh();
     },
   });
-  const change = (part: Partial<typeof draft>) => {
-    setDraft({ ...draft, ...part });
-    hang.reset();
-  };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="hang-title">
       <DialogTitle id="hang-title" sx={{ typography: 'h2' }}>
         Hang {card.tag}
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={2}>
+        <Form
+          form={form}
+          failure={hang.error}
+          names={{ greenGrams: 'weight', targetDays: 'days' }}
+          onChange={hang.reset}
+          onSubmit={() => hang.mutate({})}
+          sx={{ display: 'grid', gap: 2 }}
+        >
           <Typography>
             It weighed {units.weight(card.greenGrams)} when it was cut. Drain it, dry its faces and weigh it:
             that is the green weight everything later is a share of.
           </Typography>
-          <WeightField
+          <Hung.Weight
+            name="weight"
             label="Weight as it hangs"
-            text={draft.weight}
-            onText={(weight) => change({ weight })}
+            required="Weigh it: everything later is a share of that."
             big
             autoFocus
           />
-          <TextField
-            select
-            label="Chamber"
-            value={chamberId}
-            onChange={(event) => change({ chamberId: event.target.value })}
-          >
-            {chamberChoices(chambers.data ?? [])}
-          </TextField>
-          <TextField
-            label="Target days"
-            value={draft.days}
-            onChange={(event) => change({ days: event.target.value })}
-            slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-          />
-          <ProblemNotice failure={hang.error} />
-          <Questions
-            failure={hang.error}
+          <Hung.Choice name="chamberId" label="Chamber" required="Choose the chamber.">
+            {chamberChoices(chambers)}
+          </Hung.Choice>
+          <Hung.Measure name="days" label="Target days" of="number" required="Say for how many days." />
+          <Save
             busy={hang.isPending}
+            failure={hang.error}
             keep="Hang it all the same"
             onAnswer={(answers) => hang.mutate(answers)}
-          />
-        </Stack>
+            beside={
+              <Button color="inherit" onClick={onClose}>
+                Not yet
+              </Button>
+            }
+          >
+            Hang it
+          </Save>
+        </Form>
       </DialogContent>
-      <DialogActions>
-        <Button color="inherit" onClick={onClose}>
-          Not yet
-        </Button>
-        <Button
-          variant="contained"
-          disabled={!grams || !days || chamberId === '' || hang.isPending}
-          onClick={() => hang.mutate({})}
-        >
-          Hang it
-        </Button>
-      </DialogActions>
     </Dialog>
   );
 }

@@ -1,10 +1,7 @@
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -13,19 +10,28 @@ import { useChambers } from '../api/chambers';
 import { refresh } from '../api/house';
 import { chamberChoices } from '../kit/choices';
 import { newId } from '../kit/drafts';
-import { ProblemNotice, Questions } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
+
+interface Text {
+  chamberId: string;
+  words: string;
+}
+
+const Move = fieldsOf<Text>();
 
 /** Hangs a piece in another chamber, whose air the forecast follows from then on. */
 export function MoveDialog({ piece: { card }, onClose }: { piece: PieceView; onClose: () => void }) {
   const chambers = useChambers();
   const [id] = useState(newId);
-  const [chamberId, setChamberId] = useState('');
-  const [words, setWords] = useState('');
+  const form = useKeptForm<Text>(null, () => ({ chamberId: '', words: '' }));
   const move = useMutation({
     mutationFn: (answers: Answers) =>
       api.PUT('/api/pieces/{id}/move/{entryId}', {
         params: { path: { id: card.id, entryId: id } },
-        body: { chamberId, words: words.trim(), answers },
+        body: { chamberId: form.values.chamberId, words: form.values.words.trim(), answers },
       }),
     onSuccess: async () => {
       onClose();
@@ -38,49 +44,37 @@ export function MoveDialog({ piece: { card }, onClose }: { piece: PieceView; onC
         Move {card.tag}
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={2}>
+        <Form
+          form={form}
+          failure={move.error}
+          onChange={move.reset}
+          onSubmit={() => move.mutate({})}
+          sx={{ display: 'grid', gap: 2 }}
+        >
           <Typography>
             It hangs in {card.chamberName}. The forecast keeps the air it had there, and follows the air of
             the new chamber from now on. A move is not taken back; move it again instead.
           </Typography>
-          <TextField
-            select
-            label="To"
-            value={chamberId}
-            onChange={(event) => {
-              setChamberId(event.target.value);
-              move.reset();
-            }}
-          >
+          <Move.Choice name="chamberId" label="To" required="Choose where to.">
             {chamberChoices((chambers.data ?? []).filter((chamber) => chamber.id !== card.chamberId))}
-          </TextField>
-          <TextField
-            label="Why (optional)"
-            value={words}
-            onChange={(event) => setWords(event.target.value)}
-          />
-          <ProblemNotice failure={move.error} />
-          <Questions
-            failure={move.error}
+          </Move.Choice>
+          <Move.Text name="words" label="Why (optional)" />
+          <Save
             busy={move.isPending}
+            failure={move.error}
             keep="Move it all the same"
             or="or choose another"
             onAnswer={(answers) => move.mutate(answers)}
-          />
-        </Stack>
+            beside={
+              <Button color="inherit" onClick={onClose}>
+                Leave it
+              </Button>
+            }
+          >
+            Move it
+          </Save>
+        </Form>
       </DialogContent>
-      <DialogActions>
-        <Button color="inherit" onClick={onClose}>
-          Leave it
-        </Button>
-        <Button
-          variant="contained"
-          disabled={chamberId === '' || move.isPending}
-          onClick={() => move.mutate({})}
-        >
-          Move it
-        </Button>
-      </DialogActions>
     </Dialog>
   );
 }

@@ -2,20 +2,26 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { api, type PieceView } from '../api/client';
 import { refresh } from '../api/house';
-import { ProblemNotice } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { readNumber } from '../kit/units';
+
+interface Text {
+  targetDays: string;
+}
+
+const Days = fieldsOf<Text>();
 
 /** Gives a hanging piece another number of days. */
 export function Target({ piece }: { piece: PieceView }) {
   const [open, setOpen] = useState(false);
-  const [text, setText] = useState(String(piece.card.targetDays ?? ''));
-  const days = readNumber(text);
+  const form = useKeptForm<Text>(null, () => ({ targetDays: String(piece.card.targetDays ?? '') }));
   const save = useMutation({
     mutationFn: (targetDays: number) =>
       api.PUT('/api/pieces/{id}/target', {
@@ -27,31 +33,31 @@ export function Target({ piece }: { piece: PieceView }) {
       await refresh();
     },
   });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (days !== null) {
-      save.mutate(Math.round(days));
-    }
-  };
+  const submit = () => save.mutate(Math.round(readNumber(form.values.targetDays) ?? 0));
   return (
     <>
       <Button onClick={() => setOpen(true)}>New target</Button>
       <Dialog open={open} onClose={() => setOpen(false)} aria-labelledby="target-title">
         <DialogTitle id="target-title">Target for {piece.card.tag}</DialogTitle>
         <DialogContent>
-          <Stack component="form" spacing={2} sx={{ pt: 1 }} onSubmit={submit}>
-            <TextField
+          <Form
+            form={form}
+            failure={save.error}
+            onChange={save.reset}
+            onSubmit={submit}
+            sx={{ display: 'grid', gap: 2, pt: 1 }}
+          >
+            <Days.Measure
+              name="targetDays"
               label="Days in all, from the hanging"
-              value={text}
-              onChange={(event) => setText(event.target.value)}
+              of="number"
+              required="Say for how many days."
               autoFocus
-              slotProps={{ htmlInput: { inputMode: 'numeric' } }}
             />
-            <ProblemNotice failure={save.error} />
-            <Button type="submit" variant="contained" disabled={days === null || save.isPending}>
+            <Save busy={save.isPending} failure={save.error}>
               Set target
-            </Button>
-          </Stack>
+            </Save>
+          </Form>
         </DialogContent>
       </Dialog>
     </>

@@ -1,18 +1,25 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import dayjs from 'dayjs';
-import type { FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
-import { useDraft } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
 import { Figure } from '../kit/Figure';
 import { ProblemNotice } from '../kit/Notices';
 import { date, percent, readNumber, useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 import { KeepPlan } from './KeepPlan';
 import { RoomList } from './Rooms';
+
+interface Text {
+  portions: string;
+  portion: string;
+  servedOn: string;
+}
+
+const Table = fieldsOf<Text>();
 
 interface Props {
   scenario: Schema['ScenarioForm'] | null;
@@ -23,64 +30,48 @@ interface Props {
 /** So many portions on a day: what to buy, by when, where it hangs, what it costs. */
 export function FromATable({ scenario, chambers, cuts }: Props) {
   const units = useUnits();
-  const [draft, setDraft] = useDraft('table', () => ({
+  const form = useKeptForm<Text>('table', () => ({
     portions: '12',
     portion: units.weightForField(300),
     servedOn: dayjs().add(6, 'week').format('YYYY-MM-DD'),
   }));
-  const portions = readNumber(draft.portions);
-  const portionGrams = units.readWeight(draft.portion);
+  const draft = form.values;
   const ask = useMutation({
     mutationFn: (body: Schema['TableForm']) => answer(api.POST('/api/plan/table', { body })),
   });
-  const change = (part: Partial<typeof draft>) => {
-    setDraft({ ...draft, ...part });
-    ask.reset();
-  };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (scenario && portions !== null && portionGrams !== null) {
-      ask.mutate({ scenario, portions: Math.round(portions), portionGrams, servedOn: draft.servedOn });
-    }
-  };
+  const submit = () =>
+    scenario &&
+    ask.mutate({
+      scenario,
+      portions: Math.round(readNumber(draft.portions) ?? 0),
+      portionGrams: units.readWeight(draft.portion) ?? 0,
+      servedOn: draft.servedOn,
+    });
   return (
     <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
-      <Box
-        component="form"
+      <Form
+        form={form}
+        failure={ask.error}
+        names={{ portionGrams: 'portion' }}
+        onChange={ask.reset}
         onSubmit={submit}
-        noValidate
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}
       >
-        <TextField
-          label="Portions"
-          fullWidth={false}
-          value={draft.portions}
-          onChange={(event) => change({ portions: event.target.value })}
-          sx={{ width: 110 }}
-          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-        />
+        <Table.Measure name="portions" label="Portions" of="number" required sx={{ width: 130 }} />
         <Box sx={{ width: 160 }}>
-          <WeightField label="Each of" text={draft.portion} onText={(portion) => change({ portion })} />
+          <Table.Weight name="portion" label="Each of" required />
         </Box>
-        <TextField
-          label="On the table on"
-          fullWidth={false}
-          type="date"
-          value={draft.servedOn}
-          onChange={(event) => change({ servedOn: event.target.value })}
-          sx={{ width: 190 }}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
+        <Table.Text name="servedOn" label="On the table on" type="date" required sx={{ width: 190 }} />
         <Button
           type="submit"
           variant="contained"
           size="large"
-          disabled={!scenario || portions === null || portionGrams === null || ask.isPending}
+          disabled={!scenario || ask.isPending}
           sx={{ minHeight: 56 }}
         >
           What to buy
         </Button>
-      </Box>
+      </Form>
       <ProblemNotice failure={ask.error} />
       {ask.data && scenario && (
         <Answer

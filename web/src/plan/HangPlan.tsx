@@ -3,18 +3,18 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import dayjs from 'dayjs';
-import type { FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
 import { refresh } from '../api/house';
-import { newId, useDraft } from '../kit/drafts';
-import { ProblemNotice, Questions } from '../kit/Notices';
+import { newId } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 
 interface Draft {
   lotId: string;
@@ -25,27 +25,38 @@ interface Draft {
   pieces: { id: string; weight: string }[];
 }
 
+const Came = fieldsOf<Draft>();
+
+/** What the server calls these. */
+const names = {
+  'lot.supplier': 'supplier',
+  'lot.grade': 'grade',
+  'lot.priceMinorPerKg': 'price',
+  'lot.arrivalCelsius': 'temperature',
+  'split.pieces.*.greenGrams': 'pieces.*.weight',
+};
+
 /** What was planned has come: its real weights, and it hangs, in one step. */
 export function HangPlan({ plan, onClose }: { plan: Schema['PlanView']; onClose: () => void }) {
   const units = useUnits();
   const navigate = useNavigate();
-  const { form } = plan;
-  const [draft, setDraft, clearDraft] = useDraft<Draft>(`hang ${form.id}`, () => ({
+  const { form: planned } = plan;
+  const form = useKeptForm<Draft>(`hang ${planned.id}`, () => ({
     lotId: newId(),
     supplier: '',
     grade: '',
     temperature: '',
-    price: form.priceMinorPerKg > 0 ? units.priceForField(form.priceMinorPerKg) : '',
-    pieces: Array.from({ length: form.pieces }, () => ({ id: newId(), weight: '' })),
+    price: planned.priceMinorPerKg > 0 ? units.priceForField(planned.priceMinorPerKg) : '',
+    pieces: Array.from({ length: planned.pieces }, () => ({ id: newId(), weight: '' })),
   }));
+  const draft = form.values;
   const grams = draft.pieces.map((piece) => units.readWeight(piece.weight));
-  const ready = grams.every((each) => each !== null && each > 0);
   const total = grams.reduce<number>((sum, each) => sum + (each ?? 0), 0);
   const hang = useMutation({
     mutationFn: (answers: Answers) =>
       answer(
         api.POST('/api/plans/{id}/hang', {
-          params: { path: { id: form.id } },
+          params: { path: { id: planned.id } },
           body: {
             lot: lotOf(draft, plan, total, units, answers),
             split: splitOf(draft, plan, grams, answers),
@@ -53,84 +64,59 @@ export function HangPlan({ plan, onClose }: { plan: Schema['PlanView']; onClose:
         }),
       ),
     onSuccess: async ({ lotId }) => {
-      clearDraft();
+      form.clear();
       await refresh();
       navigate(`/lots/${lotId}`);
     },
   });
-  const change = (part: Partial<Draft>) => {
-    setDraft({ ...draft, ...part });
-    hang.reset();
-  };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    hang.mutate({});
-  };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="hang-title">
       <DialogTitle id="hang-title" sx={{ typography: 'h2' }}>
-        Hang it: {form.name}
+        Hang it: {planned.name}
       </DialogTitle>
       <DialogContent>
-        <Box component="form" onSubmit={submit} noValidate sx={{ display: 'grid', gap: 2, pt: 1 }}>
+        <Form
+          form={form}
+          failure={hang.error}
+          names={names}
+          onChange={hang.reset}
+          onSubmit={() => hang.mutate({})}
+          sx={{ display: 'grid', gap: 2, pt: 1 }}
+        >
           <Typography>
-            {plan.cutName}, to hang in {plan.chamberName} for {form.targetDays} days. Weigh each piece as it
-            hangs.
+            {plan.cutName}, to hang in {plan.chamberName} for {planned.targetDays} days. Weigh each piece as
+            it hangs.
           </Typography>
           {draft.pieces.map((piece, index) => (
-            <WeightField
+            <Came.Weight
               key={piece.id}
-              label={form.pieces === 1 ? 'Green weight' : `Green weight of piece ${index + 1}`}
-              text={piece.weight}
+              name={`pieces.${index}.weight`}
+              label={planned.pieces === 1 ? 'Green weight' : `Green weight of piece ${index + 1}`}
+              required="Weigh it as it hangs."
               autoFocus={index === 0}
-              onText={(weight) =>
-                change({
-                  pieces: draft.pieces.map((each) => (each.id === piece.id ? { ...each, weight } : each)),
-                })
-              }
-              helper={`planned ${units.weight(form.greenGrams)}`}
+              helper={`planned ${units.weight(planned.greenGrams)}`}
             />
           ))}
           <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
-            <TextField
-              label="Supplier"
-              value={draft.supplier}
-              onChange={(event) => change({ supplier: event.target.value })}
-            />
-            <TextField
-              label="Grade or marbling"
-              value={draft.grade}
-              onChange={(event) => change({ grade: event.target.value })}
-            />
-            <TextField
-              label={`Price per ${units.perWeightUnit}`}
-              value={draft.price}
-              onChange={(event) => change({ price: event.target.value })}
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-            />
-            <TextField
-              label={`Temperature on arrival, ${units.temperatureUnit}`}
-              value={draft.temperature}
-              onChange={(event) => change({ temperature: event.target.value })}
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-            />
+            <Came.Text name="supplier" label="Supplier" />
+            <Came.Text name="grade" label="Grade or marbling" />
+            <Came.Measure name="price" label={`Price per ${units.perWeightUnit}`} of="price" />
+            <Came.Measure name="temperature" label="Temperature on arrival" of="temperature" />
           </Box>
-          <ProblemNotice failure={hang.error} />
-          <Questions
-            failure={hang.error}
+          <Save
             busy={hang.isPending}
+            failure={hang.error}
             keep="Hang it so"
             onAnswer={(answers) => hang.mutate(answers)}
-          />
-          <Box>
-            <Button type="submit" variant="contained" size="large" disabled={!ready || hang.isPending}>
-              Hang it
-            </Button>
-            <Button color="inherit" onClick={onClose} sx={{ ml: 1 }}>
-              Not yet
-            </Button>
-          </Box>
-        </Box>
+            beside={
+              <Button color="inherit" onClick={onClose}>
+                Not yet
+              </Button>
+            }
+          >
+            Hang it
+          </Save>
+        </Form>
       </DialogContent>
     </Dialog>
   );

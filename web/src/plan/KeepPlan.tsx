@@ -1,14 +1,16 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import dayjs from 'dayjs';
-import { memo, useState, type FormEvent } from 'react';
+import { memo, useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { chamberChoices } from '../kit/choices';
 import { newId } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
 import { ProblemNotice } from '../kit/Notices';
 import { readNumber } from '../kit/units';
 
@@ -23,6 +25,15 @@ interface Props {
   wanted?: { pieces: number; greenGrams: number; hangOn: string; name: string };
 }
 
+interface Text {
+  name: string;
+  pieces: string;
+  hangOn: string;
+  chamberId: string;
+}
+
+const Kept = fieldsOf<Text>();
+
 /** Keeps a plan: it takes its places in the chamber and reminds of the purchase. */
 export const KeepPlan = memo(function KeepPlan({
   scenario,
@@ -34,12 +45,13 @@ export const KeepPlan = memo(function KeepPlan({
 }: Props) {
   const cutName = cuts.find((cut) => cut.code === cutCode)?.name ?? '';
   const [id, setId] = useState(newId);
-  const [text, setText] = useState({
+  const form = useKeptForm<Text>(null, () => ({
     name: '',
     pieces: wanted ? String(wanted.pieces) : '1',
     hangOn: wanted?.hangOn ?? dayjs().format('YYYY-MM-DD'),
     chamberId: chambers[0]?.id ?? '',
-  });
+  }));
+  const text = form.values;
   const keep = useMutation({
     mutationFn: (body: Schema['PlanForm']) =>
       answer(api.PUT('/api/plans/{id}', { params: { path: { id: body.id } }, body })),
@@ -48,13 +60,8 @@ export const KeepPlan = memo(function KeepPlan({
       await refresh();
     },
   });
-  const change = (part: Partial<typeof text>) => {
-    setText({ ...text, ...part });
-    keep.reset();
-  };
   const where = chamberId ?? text.chamberId;
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     const plan = scenario();
     if (plan === null) {
       return;
@@ -82,55 +89,28 @@ export const KeepPlan = memo(function KeepPlan({
     return <Typography>Add a chamber in the settings, and the plan can be kept and hung.</Typography>;
   }
   return (
-    <Box
-      component="form"
+    <Form
+      form={form}
+      failure={keep.error}
+      onChange={keep.reset}
       onSubmit={submit}
-      noValidate
-      aria-label="Keep this plan"
+      label="Keep this plan"
       sx={{ display: 'grid', gap: 1.5 }}
     >
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
-        <TextField
+        <Kept.Text
           size="small"
-          fullWidth={false}
+          name="name"
           label="What for"
           placeholder={wanted?.name ?? cutName}
-          value={text.name}
-          onChange={(event) => change({ name: event.target.value })}
           sx={{ width: 210 }}
-          slotProps={{ inputLabel: { shrink: true } }}
         />
-        <TextField
-          size="small"
-          fullWidth={false}
-          label="Pieces"
-          value={text.pieces}
-          onChange={(event) => change({ pieces: event.target.value })}
-          sx={{ width: 80 }}
-          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-        />
-        <TextField
-          size="small"
-          fullWidth={false}
-          label="Hang on"
-          type="date"
-          value={text.hangOn}
-          onChange={(event) => change({ hangOn: event.target.value })}
-          sx={{ width: 160 }}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
+        <Kept.Measure size="small" name="pieces" label="Pieces" of="number" required sx={{ width: 96 }} />
+        <Kept.Text size="small" name="hangOn" label="Hang on" type="date" required sx={{ width: 164 }} />
         {chamberId === undefined && (
-          <TextField
-            select
-            size="small"
-            fullWidth={false}
-            label="In"
-            value={where}
-            onChange={(event) => change({ chamberId: event.target.value })}
-            sx={{ width: 170 }}
-          >
+          <Kept.Choice size="small" name="chamberId" label="In" sx={{ width: 170 }}>
             {chamberChoices(chambers)}
-          </TextField>
+          </Kept.Choice>
         )}
         <Button type="submit" variant="contained" disabled={keep.isPending}>
           Keep this plan
@@ -142,6 +122,6 @@ export const KeepPlan = memo(function KeepPlan({
         </Typography>
       )}
       <ProblemNotice failure={keep.error} />
-    </Box>
+    </Form>
   );
 });

@@ -7,11 +7,13 @@ import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Schema } from '../api/client';
 import { useChambers } from '../api/chambers';
-import { useCuts, useLots } from '../api/lots';
+import { useCuts } from '../api/lots';
 import { useMethods } from '../api/pieces';
-import { useForward } from '../api/plans';
+import { useFirstPlan, useForward } from '../api/plans';
 import { Link } from 'react-router';
-import { useDraft } from '../kit/drafts';
+import { Form } from '../kit/form/Form';
+import { Group } from '../kit/form/group';
+import { useKeptForm } from '../kit/form/keptForm';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
@@ -20,27 +22,29 @@ import { KeptPlans } from './KeptPlans';
 import { KeepPlan } from './KeepPlan';
 import { Outcome } from './Outcome';
 import { Rooms } from './Rooms';
-import { firstScenario, scenarioBody, type Scenario } from './scenario';
+import { firstScenario, scenarioBody, scenarioNames, type Scenario } from './scenario';
 import { ScenarioFields } from './ScenarioFields';
 import { FromATable } from './FromATable';
+
+const names = { a: scenarioNames('a'), b: scenarioNames('b') };
 
 /** How long, which way, how much to buy, when to start. */
 export default function PlanPage() {
   const cuts = useCuts();
   const methods = useMethods();
   const chambers = useChambers();
-  const lots = useLots();
-  if (!cuts.data || !methods.data || !chambers.data || !lots.data) {
-    return <Waiting failure={cuts.error ?? methods.error ?? chambers.error ?? lots.error} />;
+  const first = useFirstPlan();
+  if (!cuts.data || !methods.data || !chambers.data || !first.data) {
+    return <Waiting failure={cuts.error ?? methods.error ?? chambers.error ?? first.error} />;
   }
-  return <Planner cuts={cuts.data} methods={methods.data} chambers={chambers.data} lots={lots.data} />;
+  return <Planner cuts={cuts.data} methods={methods.data} chambers={chambers.data} first={first.data} />;
 }
 
 interface Props {
   cuts: Schema['CutView'][];
   methods: Schema['MethodView'][];
   chambers: Schema['ChamberForm'][];
-  lots: Schema['LotLine'][];
+  first: Schema['FirstPlan'];
 }
 
 interface Draft {
@@ -49,29 +53,25 @@ interface Draft {
   b: Scenario | null;
 }
 
-function Planner({ cuts, methods, chambers, lots }: Props) {
+function Planner({ cuts, methods, chambers, first }: Props) {
   const units = useUnits();
-  const [draft, setDraft] = useDraft<Draft>('plan', () => ({
-    direction: 'piece',
-    a: firstScenario(units, chambers[0], lots),
-    b: null,
-  }));
-  const [letter, setLetter] = useState<'a' | 'b'>('a');
-  const open = draft.b === null || draft.direction === 'table' ? 'a' : letter;
-  const scenario = (open === 'a' ? draft.a : draft.b) ?? draft.a;
   // A chamber that is gone since the draft was left is nobody's.
   const known = (each: Scenario): Scenario =>
     chambers.some((chamber) => chamber.id === each.chamberId) ? each : { ...each, chamberId: '' };
-  const bodyA = scenarioBody(known(draft.a), units);
-  const bodyB = draft.b ? scenarioBody(known(draft.b), units) : null;
+  const form = useKeptForm<Draft>(
+    'plan',
+    () => ({ direction: 'piece', a: firstScenario(first, units), b: null }),
+    (kept) => ({ ...kept, a: known(kept.a), b: kept.b && known(kept.b) }),
+  );
+  const { values: draft, change } = form;
+  const [letter, setLetter] = useState<'a' | 'b'>('a');
+  const open = draft.b === null || draft.direction === 'table' ? 'a' : letter;
+  const scenario = (open === 'a' ? draft.a : draft.b) ?? draft.a;
+  const bodyA = scenarioBody(draft.a, units);
+  const bodyB = draft.b ? scenarioBody(draft.b, units) : null;
   const a = useForward(bodyA);
   const b = useForward(bodyB);
   const shown = open === 'a' ? a : b;
-  const change = useCallback(
-    (part: Partial<Scenario>) =>
-      setDraft((before) => ({ ...before, [open]: { ...(before[open] ?? before.a), ...part } })),
-    [setDraft, open],
-  );
   const latest = useRef(bodyA);
   useEffect(() => {
     latest.current = open === 'b' ? bodyB : bodyA;
@@ -98,9 +98,7 @@ function Planner({ cuts, methods, chambers, lots }: Props) {
             size="small"
             aria-label="Where the plan starts"
             value={draft.direction}
-            onChange={(_, direction: Draft['direction'] | null) =>
-              direction && setDraft({ ...draft, direction })
-            }
+            onChange={(_, direction: Draft['direction'] | null) => direction && change({ direction })}
           >
             <ToggleButton value="piece">From a piece</ToggleButton>
             <ToggleButton value="table">Back from a table</ToggleButton>
@@ -119,7 +117,13 @@ function Planner({ cuts, methods, chambers, lots }: Props) {
           alignItems: 'start',
         }}
       >
-        <Box component="section" aria-label="What is planned" sx={{ display: 'grid', gap: 2 }}>
+        <Form
+          form={form}
+          failure={shown.error}
+          names={names[open]}
+          label="What is planned"
+          sx={{ display: 'grid', gap: 2 }}
+        >
           {draft.direction === 'piece' && (
             <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
               {draft.b === null ? (
@@ -127,7 +131,7 @@ function Planner({ cuts, methods, chambers, lots }: Props) {
                   size="small"
                   variant="outlined"
                   onClick={() => {
-                    setDraft({ ...draft, b: { ...draft.a } });
+                    change({ b: { ...draft.a } });
                     setLetter('b');
                   }}
                 >
@@ -149,7 +153,7 @@ function Planner({ cuts, methods, chambers, lots }: Props) {
                     size="small"
                     color="inherit"
                     onClick={() => {
-                      setDraft({ ...draft, b: null });
+                      change({ b: null });
                       setLetter('a');
                     }}
                   >
@@ -159,16 +163,18 @@ function Planner({ cuts, methods, chambers, lots }: Props) {
               )}
             </Box>
           )}
-          <ScenarioFields
-            scenario={known(scenario)}
-            onChange={change}
-            cuts={cuts}
-            methods={methods}
-            chambers={chambers}
-            air={shown.data}
-            withoutWeight={draft.direction === 'table'}
-          />
-        </Box>
+          <Group name={open}>
+            <ScenarioFields
+              key={open}
+              scenario={scenario}
+              first={first}
+              methods={methods}
+              chambers={chambers}
+              air={shown.data}
+              withoutWeight={draft.direction === 'table'}
+            />
+          </Group>
+        </Form>
         {draft.direction === 'piece' ? (
           <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
             <ProblemNotice failure={a.error ?? b.error} />
@@ -204,7 +210,7 @@ function Planner({ cuts, methods, chambers, lots }: Props) {
                 <KeepPlan
                   scenario={openBody}
                   cutCode={scenario.cutCode}
-                  chamberId={known(scenario).chamberId || undefined}
+                  chamberId={scenario.chamberId || undefined}
                   chambers={chambers}
                   cuts={cuts}
                 />

@@ -1,25 +1,19 @@
 import { memo } from 'react';
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import InputAdornment from '@mui/material/InputAdornment';
-import MenuItem from '@mui/material/MenuItem';
 import Slider from '@mui/material/Slider';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { useLots } from '../api/lots';
 import { useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
-import { asCuts, chamberChoices, coatingChoices, methodChoices } from '../kit/choices';
+import { CutField } from '../kit/form/CutField';
+import { fieldsOf } from '../kit/form/fields';
+import { useChange } from '../kit/form/group';
+import { chamberChoices, coatingChoices, methodChoices } from '../kit/choices';
 import { lastPaid, type Scenario } from './scenario';
 
 interface Props {
   scenario: Scenario;
-  onChange: (part: Partial<Scenario>) => void;
-  cuts: Schema['CutView'][];
+  first: Schema['FirstPlan'];
   methods: Schema['MethodView'][];
   chambers: Schema['ChamberForm'][];
   /** The air the last answer was reckoned with. */
@@ -29,8 +23,9 @@ interface Props {
 }
 
 /** What is thought of, and the sliders of what if. */
-export function ScenarioFields({ scenario, onChange, cuts, methods, chambers, air, withoutWeight }: Props) {
+export function ScenarioFields({ scenario, first, methods, chambers, air, withoutWeight }: Props) {
   const units = useUnits();
+  const onChange = useChange<Scenario>();
   const ownAir = scenario.celsius === null && scenario.humidity === null && scenario.speed === null;
   const humidity = Math.round(scenario.humidity ?? air?.humidityPercent ?? 80);
   const celsius = scenario.celsius ?? air?.celsius ?? 2;
@@ -44,21 +39,7 @@ export function ScenarioFields({ scenario, onChange, cuts, methods, chambers, ai
         alignItems: 'start',
       }}
     >
-      <Piece
-        cutCode={scenario.cutCode}
-        boneIn={scenario.boneIn}
-        fatCover={scenario.fatCover}
-        weight={scenario.weight}
-        method={scenario.method}
-        coating={scenario.coating}
-        chamberId={scenario.chamberId}
-        price={scenario.price}
-        onChange={onChange}
-        cuts={cuts}
-        methods={methods}
-        chambers={chambers}
-        withoutWeight={withoutWeight}
-      />
+      <Piece first={first} methods={methods} chambers={chambers} withoutWeight={withoutWeight} />
       <What
         name="Days"
         part="days"
@@ -123,29 +104,18 @@ export function ScenarioFields({ scenario, onChange, cuts, methods, chambers, ai
   );
 }
 
-type PieceProps = Pick<
-  Scenario,
-  'cutCode' | 'boneIn' | 'fatCover' | 'weight' | 'method' | 'coating' | 'chamberId' | 'price'
-> &
-  Pick<Props, 'onChange' | 'cuts' | 'methods' | 'chambers' | 'withoutWeight'>;
+type PieceProps = Pick<Props, 'first' | 'methods' | 'chambers' | 'withoutWeight'>;
+
+const Planned = fieldsOf<Scenario>();
 
 /** The piece and where it would hang. Drawn apart from the sliders, so that a slider does not draw it again. */
-const Piece = memo(function Piece({
-  onChange,
-  cuts,
-  methods,
-  chambers,
-  withoutWeight,
-  ...piece
-}: PieceProps) {
+const Piece = memo(function Piece({ first, methods, chambers, withoutWeight }: PieceProps) {
   const units = useUnits();
-  const lots = useLots();
-  const cut = cuts.find((each) => each.code === piece.cutCode) ?? null;
+  const change = useChange<Scenario>();
   const method = (next: string) => {
     const chosen = methods.find((each) => each.method === next);
     if (chosen) {
-      onChange({
-        method: chosen.method,
+      change({
         days: chosen.usualDays,
         materials: chosen.usualConsumablesMinor > 0 ? units.moneyForField(chosen.usualConsumablesMinor) : '',
       });
@@ -153,84 +123,40 @@ const Piece = memo(function Piece({
   };
   return (
     <>
-      <Autocomplete
+      <CutField
         sx={{ gridColumn: '1 / -1' }}
         size="small"
-        options={cuts}
-        value={cut}
-        disableClearable={cut !== null}
-        {...asCuts}
-        onChange={(_, next) =>
-          next &&
-          onChange({
-            cutCode: next.code,
-            boneIn: next.usuallyOnTheBone,
-            price: lastPaid(next.code, lots.data ?? [], units),
-          })
+        name="cutCode"
+        required="Choose the cut."
+        onPicked={(cut) =>
+          cut && change({ boneIn: cut.usuallyOnTheBone, price: lastPaid(cut.code, first, units) })
         }
-        renderInput={(params) => <TextField {...params} label="Cut" />}
       />
-      {!withoutWeight && (
-        <WeightField
-          size="small"
-          label="Weight of a piece"
-          text={piece.weight}
-          onText={(weight) => onChange({ weight })}
-        />
-      )}
-      <TextField
-        size="small"
-        label="Fat cover"
-        value={piece.fatCover}
-        onChange={(event) => onChange({ fatCover: event.target.value })}
-        slotProps={{
-          htmlInput: { inputMode: 'decimal' },
-          input: { endAdornment: <InputAdornment position="end">{units.lengthUnit}</InputAdornment> },
-        }}
-      />
-      <TextField
-        select
-        size="small"
-        label="Method"
-        value={piece.method}
-        onChange={(event) => method(event.target.value)}
-      >
+      {!withoutWeight && <Planned.Weight size="small" name="weight" label="Weight of a piece" />}
+      <Planned.Measure size="small" name="fatCover" label="Fat cover" of="length" />
+      <Planned.Choice size="small" name="method" label="Method" onChanged={method}>
         {methodChoices(methods)}
-      </TextField>
-      <TextField
-        select
-        size="small"
-        label="On the surface"
-        value={piece.coating}
-        onChange={(event) => onChange({ coating: event.target.value as Scenario['coating'] })}
-      >
+      </Planned.Choice>
+      <Planned.Choice size="small" name="coating" label="On the surface">
         {coatingChoices()}
-      </TextField>
-      <TextField
-        select
+      </Planned.Choice>
+      <Planned.Choice
         size="small"
+        name="chamberId"
         label="Chamber"
-        value={piece.chamberId}
-        onChange={(event) =>
-          onChange({ chamberId: event.target.value, celsius: null, humidity: null, speed: null })
-        }
-        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        empty="a usual refrigerator"
+        onChanged={() => change({ celsius: null, humidity: null, speed: null })}
       >
-        <MenuItem value="">a usual refrigerator</MenuItem>
         {chamberChoices(chambers)}
-      </TextField>
-      <TextField
+      </Planned.Choice>
+      <Planned.Measure
         size="small"
+        name="price"
         label={`Price, per ${units.perWeightUnit}`}
-        value={piece.price}
-        onChange={(event) => onChange({ price: event.target.value })}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        of="price"
+        bare
       />
-      <FormControlLabel
-        sx={{ gridColumn: '1 / -1', my: -1 }}
-        control={<Checkbox checked={piece.boneIn} onChange={(_, boneIn) => onChange({ boneIn })} />}
-        label="on the bone"
-      />
+      <Planned.Check name="boneIn" label="on the bone" sx={{ gridColumn: '1 / -1', my: -1 }} />
     </>
   );
 });
@@ -244,7 +170,7 @@ interface WhatProps {
   min: number;
   max: number;
   step: number;
-  onChange: Props['onChange'];
+  onChange: (part: Partial<Scenario>) => void;
 }
 
 /** One what-if: its name, its value, and the slider that moves it. */

@@ -1,102 +1,88 @@
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { useCuts, useLots } from '../api/lots';
 import { useMethods } from '../api/pieces';
-import { useWorth } from '../api/plans';
-import { asCuts } from '../kit/choices';
-import { useDraft } from '../kit/drafts';
+import { useFirstPlan, useFirstWorth, useWorth } from '../api/plans';
 import { Figure } from '../kit/Figure';
 import { FormGrid } from '../kit/FormGrid';
 import { DataTable } from '../kit/DataTable';
+import { CutField } from '../kit/form/CutField';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 import { lastPaid } from './scenario';
-import { firstWorth, worthBody, type WayText, type WorthText } from './worth';
+import { firstWorth, worthBody, worthNames, type WayText, type WorthText } from './worth';
+
+const Asked = fieldsOf<WorthText>();
 
 /** Whether ageing oneself is worth it, against buying aged meat and against the fresh piece. */
 export default function WorthPage() {
-  const cuts = useCuts();
   const methods = useMethods();
-  const lots = useLots();
-  if (!cuts.data || !methods.data || !lots.data) {
-    return <Waiting failure={cuts.error ?? methods.error ?? lots.error} />;
+  const plan = useFirstPlan();
+  const first = useFirstWorth();
+  if (!methods.data || !plan.data || !first.data) {
+    return <Waiting failure={methods.error ?? plan.error ?? first.error} />;
   }
-  return <Worth cuts={cuts.data} methods={methods.data} lots={lots.data} />;
+  return <Worth methods={methods.data} plan={plan.data} first={first.data} />;
 }
 
 interface Props {
-  cuts: Schema['CutView'][];
   methods: Schema['MethodView'][];
-  lots: Schema['LotLine'][];
+  plan: Schema['FirstPlan'];
+  first: Schema['WorthForm'];
 }
 
-function Worth({ cuts, methods, lots }: Props) {
+function Worth({ methods, plan, first }: Props) {
   const units = useUnits();
-  const [text, setText] = useDraft<WorthText>('worth', () => {
-    const first = firstWorth(units);
-    return { ...first, price: lastPaid(first.cutCode, lots, units) };
-  });
-  const worth = useWorth(worthBody(text, units));
-  const change = (part: Partial<WorthText>) => setText((before) => ({ ...before, ...part }));
-  const changeWay = (index: number, part: Partial<WayText>) =>
-    setText((before) => ({
-      ...before,
-      ways: before.ways.map((way, each) => (each === index ? { ...way, ...part } : way)),
-    }));
-  const field = (key: 'price' | 'bought' | 'pieces', label: string) => (
-    <TextField
-      size="small"
-      label={label}
-      value={text[key]}
-      onChange={(event) => change({ [key]: event.target.value })}
-      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-    />
-  );
+  const form = useKeptForm<WorthText>('worth', () => firstWorth(first, units));
+  const text = form.values;
+  const body = worthBody(text, first, units);
+  const worth = useWorth(body);
   return (
     <Page title="Worth it?">
-      <Box sx={{ display: 'grid', gap: 4, gridTemplateColumns: 'minmax(0, 1fr)' }}>
+      <Form
+        form={form}
+        failure={worth.error}
+        names={worthNames}
+        sx={{ display: 'grid', gap: 4, gridTemplateColumns: 'minmax(0, 1fr)' }}
+      >
         <FormGrid maxWidth={640}>
-          <Autocomplete
-            options={cuts}
-            {...asCuts}
-            value={cuts.find(({ code }) => code === text.cutCode) ?? null}
-            onChange={(_, cut) =>
-              cut && change({ cutCode: cut.code, price: lastPaid(cut.code, lots, units) || text.price })
-            }
-            disableClearable={false}
-            renderInput={(params) => <TextField {...params} size="small" label="Cut" />}
+          <CutField
             size="small"
+            name="cutCode"
+            required="Choose the cut."
+            onPicked={(cut) => cut && form.change({ price: lastPaid(cut.code, plan, units) || text.price })}
           />
-          <WeightField
+          <Asked.Weight size="small" name="weight" label="Weight of a piece" required />
+          <Asked.Measure
             size="small"
-            label="Weight of a piece"
-            text={text.weight}
-            onText={(weight) => change({ weight })}
+            name="price"
+            label={`Price of the meat a ${units.perWeightUnit}`}
+            of="price"
+            required
           />
-          {field('price', `Price of the meat a ${units.perWeightUnit}`)}
-          {field('bought', `Aged steak to buy, a ${units.perWeightUnit}`)}
-          {field('pieces', 'Pieces a year')}
-          <FormControlLabel
-            control={<Checkbox checked={text.boneIn} onChange={(_, boneIn) => change({ boneIn })} />}
-            label="On the bone"
+          <Asked.Measure
+            size="small"
+            name="bought"
+            label={`Aged steak to buy, a ${units.perWeightUnit}`}
+            of="price"
+            required
           />
+          <Asked.Measure size="small" name="pieces" label="Pieces a year" of="number" required />
+          <Asked.Check name="boneIn" label="On the bone" />
         </FormGrid>
-        {worthBody(text, units) === null && (
+        {body === null && (
           <Typography role="status">
             Say what the meat costs and what aged steak costs to buy, and it is worked out.
           </Typography>
         )}
         <ProblemNotice failure={worth.error} />
         {worth.data && <Answer worth={worth.data} pieces={text.pieces} />}
-        <Ways ways={text.ways} methods={methods} onChange={changeWay} />
-      </Box>
+        <Ways ways={text.ways} methods={methods} />
+      </Form>
     </Page>
   );
 }
@@ -158,7 +144,7 @@ function Answer({ worth, pieces }: { worth: Schema['WorthView']; pieces: string 
   );
 }
 
-const columns: [keyof WayText, string][] = [
+const columns: [Exclude<keyof WayText, 'method'>, string][] = [
   ['days', 'days'],
   ['purchase', 'bought for'],
   ['life', 'lasts, years'],
@@ -170,11 +156,10 @@ const columns: [keyof WayText, string][] = [
 interface WaysProps {
   ways: WayText[];
   methods: Schema['MethodView'][];
-  onChange: (index: number, part: Partial<WayText>) => void;
 }
 
 /** What each way needs; a refrigerator that runs anyway draws nothing more. */
-function Ways({ ways, methods, onChange }: WaysProps) {
+function Ways({ ways, methods }: WaysProps) {
   return (
     <Box component="section" aria-labelledby="needs">
       <Typography id="needs" variant="h2" sx={{ mb: 0.5 }}>
@@ -203,12 +188,12 @@ function Ways({ ways, methods, onChange }: WaysProps) {
                 <th scope="row">{label}</th>
                 {columns.map(([key, name]) => (
                   <td key={key}>
-                    <TextField
+                    <Asked.Measure
                       size="small"
                       variant="standard"
-                      value={way[key]}
-                      onChange={(event) => onChange(index, { [key]: event.target.value })}
-                      slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': `${label}: ${name}` } }}
+                      name={`ways.${index}.${key}`}
+                      ariaLabel={`${label}: ${name}`}
+                      of="number"
                     />
                   </td>
                 ))}

@@ -5,17 +5,25 @@ import { firstScenario, lastPaid, scenarioBody, type Scenario } from './scenario
 
 const shop = buildUnits('KG', false, false, 'EUR');
 const abroad = buildUnits('LB', true, true, 'EUR');
-const lots = [
-  { cutCode: 'ribeye', priceMinorPerKg: 2650 },
-  { cutCode: 'strip', priceMinorPerKg: 0 },
-  { cutCode: 'strip', priceMinorPerKg: 2180 },
-  { cutCode: 'strip', priceMinorPerKg: 1990 },
-] as Schema['LotLine'][];
-const cabinet = { id: 'c1', kind: 'CABINET' } as Schema['ChamberForm'];
-const refrigerator = { id: 'c2', kind: 'REFRIGERATOR' } as Schema['ChamberForm'];
+const first = {
+  scenario: {
+    cutCode: 'strip',
+    boneIn: false,
+    fatCoverMm: 0,
+    greenGrams: 5000,
+    method: 'OPEN_AIR',
+    coating: 'NONE',
+    chamberId: 'c1',
+    targetDays: 28,
+    priceMinorPerKg: 2180,
+    consumablesMinor: 0,
+    steakMm: 30,
+  },
+  lastPaid: { ribeye: 2650, strip: 2180 },
+} as Schema['FirstPlan'];
 
 const scenario: Scenario = {
-  ...firstScenario(shop, cabinet, lots),
+  ...firstScenario(first, shop),
   weight: '6,2',
   fatCover: '5',
   price: '21,80',
@@ -24,20 +32,9 @@ const scenario: Scenario = {
 };
 
 test('what was paid last for a cut is what it is planned at', () => {
-  expect(lastPaid('strip', lots, shop)).toBe('21.80');
-  expect(lastPaid('ribeye', lots, abroad)).toBe('12.02');
-  expect(lastPaid('goose', lots, shop)).toBe('');
-});
-
-test('a newcomer begins with a membrane in a refrigerator', () => {
-  expect(firstScenario(shop, undefined, [])).toMatchObject({
-    method: 'MEMBRANE',
-    days: 35,
-    chamberId: '',
-    price: '',
-  });
-  expect(firstScenario(shop, refrigerator, [])).toMatchObject({ method: 'MEMBRANE', chamberId: 'c2' });
-  expect(firstScenario(shop, cabinet, lots)).toMatchObject({ method: 'OPEN_AIR', days: 28, price: '21.80' });
+  expect(lastPaid('strip', first, shop)).toBe('21.80');
+  expect(lastPaid('ribeye', first, abroad)).toBe('12.02');
+  expect(lastPaid('goose', first, shop)).toBe('');
 });
 
 test('fields are sent in grams, millimetres and minor units', () => {

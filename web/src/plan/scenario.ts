@@ -21,37 +21,29 @@ export interface Scenario {
 }
 
 /** What was paid for a cut the last time, as it stands in a field. */
-export function lastPaid(cutCode: string, lots: Schema['LotLine'][], units: Units): string {
-  const last = lots.find((lot) => lot.cutCode === cutCode && lot.priceMinorPerKg > 0);
-  return last ? units.priceForField(last.priceMinorPerKg) : '';
-}
+export const lastPaid = (cutCode: string, { lastPaid: paid }: Schema['FirstPlan'], units: Units): string =>
+  priceText(paid[cutCode] ?? 0, units);
 
-const FIRST_CUT = 'strip';
+const priceText = (minorPerKg: number, units: Units): string =>
+  minorPerKg > 0 ? units.priceForField(minorPerKg) : '';
 
-/** In a refrigerator a membrane, as most people do it the first time; else open air. */
-export function firstScenario(
-  units: Units,
-  chamber: Schema['ChamberForm'] | undefined,
-  lots: Schema['LotLine'][],
-): Scenario {
-  const refrigerator = !chamber || chamber.kind === 'REFRIGERATOR';
-  return {
-    cutCode: FIRST_CUT,
-    boneIn: false,
-    fatCover: '',
-    weight: units.weightForField(5000),
-    method: refrigerator ? 'MEMBRANE' : 'OPEN_AIR',
-    coating: 'NONE',
-    chamberId: chamber?.id ?? '',
-    days: refrigerator ? 35 : 28,
-    celsius: null,
-    humidity: null,
-    speed: null,
-    price: lastPaid(FIRST_CUT, lots, units),
-    materials: '',
-    steakMm: 30,
-  };
-}
+/** What a plan begins with. */
+export const firstScenario = ({ scenario }: Schema['FirstPlan'], units: Units): Scenario => ({
+  cutCode: scenario.cutCode,
+  boneIn: scenario.boneIn,
+  fatCover: '',
+  weight: units.weightForField(scenario.greenGrams),
+  method: scenario.method,
+  coating: scenario.coating,
+  chamberId: scenario.chamberId ?? '',
+  days: scenario.targetDays,
+  celsius: null,
+  humidity: null,
+  speed: null,
+  price: priceText(scenario.priceMinorPerKg, units),
+  materials: '',
+  steakMm: scenario.steakMm,
+});
 
 /** What the server is asked; null while a field cannot be read. */
 export function scenarioBody(scenario: Scenario, units: Units): Schema['ScenarioForm'] | null {
@@ -85,3 +77,15 @@ export function scenarioBody(scenario: Scenario, units: Units): Schema['Scenario
     steakMm: scenario.steakMm,
   };
 }
+
+/** What the server calls these. */
+export const scenarioNames = (way: string) => ({
+  cutCode: `${way}.cutCode`,
+  greenGrams: `${way}.weight`,
+  fatCoverMm: `${way}.fatCover`,
+  priceMinorPerKg: `${way}.price`,
+  consumablesMinor: `${way}.materials`,
+  method: `${way}.method`,
+  coating: `${way}.coating`,
+  chamberId: `${way}.chamberId`,
+});

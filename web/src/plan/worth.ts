@@ -24,44 +24,31 @@ export interface WorthText {
   ways: WayText[];
 }
 
-/** What a way costs to begin with. Common practice, no source: a bag some 7, a sealer about 100, a tray 5, a cabinet thousands. */
-export const firstWays = (units: Units): WayText[] => {
-  const way = (
-    method: Method,
-    days: number,
-    purchase: number,
-    watts: number,
-    atOnce: number,
-    materials: number,
-  ): WayText => ({
-    method,
-    days: String(days),
-    purchase: units.moneyForField(units.minorOf(purchase)),
-    life: '10',
-    watts: String(watts),
-    atOnce: String(atOnce),
-    materials: units.moneyForField(units.minorOf(materials)),
-  });
-  return [
-    way('MEMBRANE', 35, 100, 0, 2, 7),
-    way('SALT_TRAY', 28, 5, 0, 2, 2),
-    way('OPEN_AIR', 35, 3000, 90, 4, 0),
-    way('VACUUM', 28, 100, 0, 4, 1),
-  ];
-};
-
-export const firstWorth = (units: Units): WorthText => ({
-  cutCode: 'ribeye',
-  boneIn: false,
-  weight: units.weightForField(5000),
-  price: '',
+/** What the question begins with. */
+export const firstWorth = ({ piece, piecesAYear, ways }: Schema['WorthForm'], units: Units): WorthText => ({
+  cutCode: piece.cutCode,
+  boneIn: piece.boneIn,
+  weight: units.weightForField(piece.greenGrams),
+  price: piece.priceMinorPerKg > 0 ? units.priceForField(piece.priceMinorPerKg) : '',
   bought: '',
-  pieces: '6',
-  ways: firstWays(units),
+  pieces: String(piecesAYear),
+  ways: ways.map((way) => ({
+    method: way.method,
+    days: String(way.days),
+    purchase: units.moneyForField(way.purchaseMinor),
+    life: String(way.lifeYears),
+    watts: String(way.watts),
+    atOnce: String(way.atOnce),
+    materials: units.moneyForField(way.consumablesMinor),
+  })),
 });
 
 /** What the server is asked; null while a field cannot be read or a price is missing. */
-export function worthBody(text: WorthText, units: Units): Schema['WorthForm'] | null {
+export function worthBody(
+  text: WorthText,
+  first: Schema['WorthForm'],
+  units: Units,
+): Schema['WorthForm'] | null {
   const greenGrams = units.readWeight(text.weight);
   const price = units.readPrice(text.price);
   const bought = units.readPrice(text.bought);
@@ -79,16 +66,11 @@ export function worthBody(text: WorthText, units: Units): Schema['WorthForm'] | 
   }
   return {
     piece: {
+      ...first.piece,
       cutCode: text.cutCode,
       boneIn: text.boneIn,
-      fatCoverMm: 0,
       greenGrams,
-      method: 'OPEN_AIR',
-      coating: 'NONE',
-      targetDays: 1,
       priceMinorPerKg: price,
-      consumablesMinor: 0,
-      steakMm: 30,
     },
     piecesAYear: Math.round(pieces),
     boughtMinorPerKg: bought,
@@ -123,3 +105,15 @@ function wayBody(way: WayText, units: Units): Schema['WayForm'] | null {
     consumablesMinor,
   };
 }
+
+/** What the server calls these. */
+export const worthNames = {
+  'piece.greenGrams': 'weight',
+  'piece.priceMinorPerKg': 'price',
+  'piece.cutCode': 'cutCode',
+  boughtMinorPerKg: 'bought',
+  piecesAYear: 'pieces',
+  'ways.*.purchaseMinor': 'ways.*.purchase',
+  'ways.*.lifeYears': 'ways.*.life',
+  'ways.*.consumablesMinor': 'ways.*.materials',
+};

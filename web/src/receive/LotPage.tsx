@@ -7,12 +7,14 @@ import { Link, useParams } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { useLot } from '../api/lots';
+import { useKeptForm } from '../kit/form/keptForm';
 import { Page, Waiting } from '../kit/Page';
 import { SectionGlyph } from '../kit/SectionGlyph';
-import { date, days, percent, useUnits, type Units } from '../kit/units';
+import { date, days, percent, useUnits } from '../kit/units';
 import { roleWords } from '../kit/words';
 import { Decisions } from '../piece/PieceLog';
-import { LotFields, lotBody, type LotText } from './LotFields';
+import { lotBody, lotText } from './draft';
+import { LotForm } from './LotForm';
 import { Split } from './Split';
 
 type Lot = Schema['LotView'];
@@ -72,27 +74,10 @@ function LotFacts({ lot, onEdit }: { lot: Lot; onEdit: () => void }) {
   );
 }
 
-function textOf(form: Schema['LotForm'], units: Units): LotText {
-  return {
-    cutCode: form.cutCode,
-    grade: form.grade,
-    boneIn: form.boneIn,
-    fatCover: form.fatCoverMm === 0 ? '' : units.lengthForField(form.fatCoverMm),
-    weight: units.weightForField(form.receivedGrams),
-    price: form.priceMinorPerKg === 0 ? '' : units.priceForField(form.priceMinorPerKg),
-    supplier: form.supplier,
-    packedOn: form.packedOn ?? '',
-    receivedOn: form.receivedOn,
-    temperature: form.arrivalCelsius == null ? '' : units.temperatureForField(form.arrivalCelsius),
-    sourceTag: form.sourceTag,
-    note: form.note,
-  };
-}
-
 function LotEditor({ lot, onDone }: { lot: Lot; onDone: () => void }) {
   const units = useUnits();
-  const [text, setText] = useState(() => textOf(lot.form, units));
-  const { id, version } = lot.form;
+  const form = useKeptForm(null, () => lotText(lot.form, units));
+  const { id } = lot.form;
   const change = useMutation({
     mutationFn: (body: Schema['LotForm']) =>
       answer(api.PUT('/api/lots/{id}', { params: { path: { id } }, body })),
@@ -102,16 +87,13 @@ function LotEditor({ lot, onDone }: { lot: Lot; onDone: () => void }) {
     },
   });
   return (
-    <LotFields
-      text={text}
-      onText={(part) => {
-        setText({ ...text, ...part });
-        change.reset();
-      }}
+    <LotForm
+      form={form}
       save="Save the correction"
       busy={change.isPending}
       failure={change.error}
-      onSave={(answers) => change.mutate(lotBody(text, units, id, version, answers))}
+      onChange={change.reset}
+      onSave={(answers) => change.mutate(lotBody(form.hook.getValues(), units, answers))}
     />
   );
 }

@@ -2,43 +2,28 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import dayjs from 'dayjs';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
 import { useCarcasses } from '../api/carcasses';
-import { refresh } from '../api/house';
+import { refresh, useSession } from '../api/house';
 import { useLots } from '../api/lots';
 import { stateWords } from '../carcass/words';
-import { newId, useDraft } from '../kit/drafts';
+import { useKeptForm } from '../kit/form/keptForm';
 import { Page } from '../kit/Page';
 import { date, useUnits } from '../kit/units';
-import { LotFields, lotBody, type LotText } from './LotFields';
-
-const empty = (): LotText & { id: string } => ({
-  id: newId(),
-  cutCode: '',
-  grade: '',
-  boneIn: false,
-  fatCover: '',
-  weight: '',
-  price: '',
-  supplier: '',
-  packedOn: '',
-  receivedOn: dayjs().format('YYYY-MM-DD'),
-  temperature: '',
-  sourceTag: '',
-  note: '',
-});
+import { lotBody, noLot } from './draft';
+import { LotForm } from './LotForm';
 
 /** What came in: weigh it, say what it is, and see whether it is right. */
 export default function Receive() {
   const navigate = useNavigate();
   const units = useUnits();
-  const [draft, setDraft, clearDraft] = useDraft('receive', empty);
+  const today = useSession().data?.me?.today ?? '';
+  const form = useKeptForm('receive', () => noLot(today));
   const receive = useMutation({
     mutationFn: (body: Schema['LotForm']) => answer(api.POST('/api/lots', { body })),
     onSuccess: async (lot) => {
-      clearDraft();
+      form.clear();
       await refresh();
       navigate(`/lots/${lot.id}`);
     },
@@ -52,16 +37,13 @@ export default function Receive() {
         </Button>
       }
     >
-      <LotFields
-        text={draft}
-        onText={(text) => {
-          setDraft({ ...draft, ...text });
-          receive.reset();
-        }}
+      <LotForm
+        form={form}
         save="Take it in"
         busy={receive.isPending}
         failure={receive.error}
-        onSave={(answers) => receive.mutate(lotBody(draft, units, draft.id, 0, answers))}
+        onChange={receive.reset}
+        onSave={(answers) => receive.mutate(lotBody(form.hook.getValues(), units, answers))}
       />
       <Game />
       <Lots />

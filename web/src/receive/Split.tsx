@@ -1,19 +1,21 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import dayjs from 'dayjs';
-import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
 import { useChambers } from '../api/chambers';
 import { refresh } from '../api/house';
 import { useMethods } from '../api/pieces';
-import { newId, useDraft } from '../kit/drafts';
-import { ProblemNotice, Questions } from '../kit/Notices';
+import { newId } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { Group } from '../kit/form/group';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { Waiting } from '../kit/Page';
-import { readNumber, useUnits } from '../kit/units';
+import { useUnits } from '../kit/units';
 import { CuttingLoss } from './CuttingLoss';
 import { pieceBody, SplitPiece, type PieceText } from './SplitPiece';
 
@@ -43,6 +45,23 @@ interface FormProps {
   chambers: Schema['ChamberForm'][];
 }
 
+interface SplitText {
+  hungOn: string;
+  pieces: PieceText[];
+}
+
+const Lot = fieldsOf<SplitText>();
+
+/** What the server calls these. */
+const names = {
+  'pieces.*.greenGrams': 'pieces.*.weight',
+  'pieces.*.targetDays': 'pieces.*.days',
+  'pieces.*.coatGrams': 'pieces.*.coat',
+  'pieces.*.contactPercent': 'pieces.*.contact',
+  'pieces.*.consumablesMinor': 'pieces.*.consumables',
+  'pieces.*.hungOn': 'hungOn',
+};
+
 function SplitForm({ lot, methods, chambers }: FormProps) {
   const units = useUnits();
   const { id, receivedGrams } = lot.form;
@@ -59,11 +78,11 @@ function SplitForm({ lot, methods, chambers }: FormProps) {
     contact: '',
     consumables: like?.consumables ?? '',
   });
-  const [draft, setDraft, clearDraft] = useDraft(`split ${id}`, () => ({
+  const form = useKeptForm<SplitText>(`split ${id}`, () => ({
     hungOn: dayjs().format('YYYY-MM-DD'),
     pieces: [fresh(units.weightForField(receivedGrams))],
   }));
-  const [wrong, setWrong] = useState<string | null>(null);
+  const draft = form.values;
   const grams = draft.pieces.map((piece) => units.readWeight(piece.weight));
   const split = useMutation({
     mutationFn: (answers: Answers) =>
@@ -74,86 +93,54 @@ function SplitForm({ lot, methods, chambers }: FormProps) {
         }),
       ),
     onSuccess: async () => {
-      clearDraft();
+      form.clear();
       await refresh();
     },
   });
-  const change = (next: typeof draft) => {
-    setDraft(next);
-    setWrong(null);
-    split.reset();
-  };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (grams.some((each) => each === null || each === 0)) {
-      setWrong('Each piece needs its weight.');
-    } else if (draft.pieces.some((piece) => piece.role !== 'FRESH' && readNumber(piece.days) === null)) {
-      setWrong('Each piece that hangs needs its days.');
-    } else {
-      split.mutate({});
-    }
-  };
-
   return (
-    <Box component="form" onSubmit={submit} noValidate sx={{ display: 'grid', gap: 2.5, maxWidth: 1180 }}>
+    <Form
+      form={form}
+      failure={split.error}
+      names={names}
+      onChange={split.reset}
+      onSubmit={() => split.mutate({})}
+      sx={{ display: 'grid', gap: 2.5, maxWidth: 1180 }}
+    >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, flexWrap: 'wrap' }}>
         <Typography variant="h2">Cut it and hang it</Typography>
-        <TextField
-          label="Hung on"
-          type="date"
-          size="small"
-          value={draft.hungOn}
-          onChange={(event) => change({ ...draft, hungOn: event.target.value })}
-          slotProps={{ inputLabel: { shrink: true } }}
-          sx={{ width: 180 }}
-        />
+        <Lot.Text name="hungOn" label="Hung on" type="date" size="small" required sx={{ width: 180 }} />
       </Box>
       {draft.pieces.map((piece, index) => (
-        <SplitPiece
-          key={piece.id}
-          tag={`${lot.number}${String.fromCharCode(65 + index)}`}
-          piece={piece}
-          methods={methods}
-          chambers={chambers}
-          onChange={(part) =>
-            change({
-              ...draft,
-              pieces: draft.pieces.map((each) => (each.id === piece.id ? { ...each, ...part } : each)),
-            })
-          }
-          onRemove={
-            draft.pieces.length > 1
-              ? () => change({ ...draft, pieces: draft.pieces.filter((each) => each.id !== piece.id) })
-              : undefined
-          }
-        />
+        <Group key={piece.id} name={`pieces.${index}`}>
+          <SplitPiece
+            tag={`${lot.number}${String.fromCharCode(65 + index)}`}
+            methods={methods}
+            chambers={chambers}
+            onRemove={
+              draft.pieces.length > 1
+                ? () => form.change({ pieces: draft.pieces.filter((each) => each.id !== piece.id) })
+                : undefined
+            }
+          />
+        </Group>
       ))}
       <Box>
         <Button
           variant="outlined"
-          onClick={() => change({ ...draft, pieces: [...draft.pieces, fresh('', draft.pieces.at(-1))] })}
+          onClick={() => form.change({ pieces: [...draft.pieces, fresh('', draft.pieces.at(-1))] })}
         >
           One piece more
         </Button>
       </Box>
       <CuttingLoss lotId={id} grams={grams.filter((each): each is number => each !== null && each > 0)} />
-      <ProblemNotice failure={split.error} />
-      {wrong && (
-        <Typography role="alert" color="error">
-          {wrong}
-        </Typography>
-      )}
-      <Questions
-        failure={split.error}
+      <Save
         busy={split.isPending}
+        failure={split.error}
         keep="Hang it so"
         onAnswer={(answers) => split.mutate(answers)}
-      />
-      <Box>
-        <Button type="submit" variant="contained" size="large" disabled={split.isPending} sx={{ px: 5 }}>
-          Hang it
-        </Button>
-      </Box>
-    </Box>
+      >
+        Hang it
+      </Save>
+    </Form>
   );
 }

@@ -1,14 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import InputAdornment from '@mui/material/InputAdornment';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { chamberChoices, coatingChoices, methodChoices } from '../kit/choices';
+import { fieldsOf } from '../kit/form/fields';
+import { useGroup } from '../kit/form/group';
 import { Caution } from '../kit/Notices';
 import { readNumber, useUnits, type Units } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 
 type NewPiece = Schema['NewPiece'];
 type Method = Schema['MethodView'];
@@ -57,24 +55,33 @@ export function pieceBody(piece: PieceText, hungOn: string, units: Units): NewPi
   };
 }
 
+const Piece = fieldsOf<PieceText>();
+
+const roles: Record<PieceText['role'], string> = {
+  PLAIN: 'plain',
+  CONTROL: 'control',
+  TREATED: 'treated',
+  SOAKED: 'treated first, hung later',
+  FRESH: 'fresh, to compare',
+};
+
 interface RowProps {
   tag: string;
-  piece: PieceText;
   methods: Method[];
   chambers: Schema['ChamberForm'][];
-  onChange: (part: Partial<PieceText>) => void;
   onRemove?: () => void;
 }
 
 /** One piece of the lot: how it is aged, where, for how long. */
-export function SplitPiece({ tag, piece, methods, chambers, onChange, onRemove }: RowProps) {
+export function SplitPiece({ tag, methods, chambers, onRemove }: RowProps) {
   const units = useUnits();
+  const { values: piece, change } = useGroup<PieceText>();
   const method = methods.find((each) => each.method === piece.method);
   const chamber = chambers.find((each) => each.id === piece.chamberId);
-  const choose = (next: Method | undefined) => {
+  const choose = (chosen: string) => {
+    const next = methods.find((each) => each.method === chosen);
     if (next) {
-      onChange({
-        method: next.method,
+      change({
         days: String(next.usualDays),
         consumables: next.usualConsumablesMinor > 0 ? units.moneyForField(next.usualConsumablesMinor) : '',
       });
@@ -93,99 +100,52 @@ export function SplitPiece({ tag, piece, methods, chambers, onChange, onRemove }
           {tag}
         </Typography>
         <Box sx={{ width: 132 }}>
-          <WeightField label="Weight" text={piece.weight} onText={(weight) => onChange({ weight })} />
+          <Piece.Weight name="weight" label="Weight" required="Each piece needs its weight." />
         </Box>
-        <TextField
-          select
-          label="What it is for"
-          value={piece.role}
-          onChange={(event) => onChange({ role: event.target.value as PieceText['role'] })}
-          sx={{ width: 158 }}
-        >
-          <MenuItem value="PLAIN">plain</MenuItem>
-          <MenuItem value="CONTROL">control</MenuItem>
-          <MenuItem value="TREATED">treated</MenuItem>
-          <MenuItem value="SOAKED">treated first, hung later</MenuItem>
-          <MenuItem value="FRESH">fresh, to compare</MenuItem>
-        </TextField>
+        <Piece.Choice name="role" label="What it is for" choices={roles} sx={{ width: 158 }} />
         {piece.role !== 'FRESH' && (
           <>
-            <TextField
-              select
-              label="Method"
-              value={piece.method}
-              onChange={(event) => choose(methods.find((each) => each.method === event.target.value))}
-              sx={{ width: 144 }}
-            >
+            <Piece.Choice name="method" label="Method" onChanged={choose} sx={{ width: 144 }}>
               {methodChoices(methods)}
-            </TextField>
+            </Piece.Choice>
             {piece.role !== 'SOAKED' && (
-              <TextField
-                select
-                label="Chamber"
-                value={piece.chamberId}
-                onChange={(event) => onChange({ chamberId: event.target.value })}
-                sx={{ width: 156 }}
-              >
+              <Piece.Choice name="chamberId" label="Chamber" sx={{ width: 156 }}>
                 {chamberChoices(chambers)}
-              </TextField>
+              </Piece.Choice>
             )}
-            <TextField
+            <Piece.Measure
+              name="days"
               label="Target days"
-              value={piece.days}
-              onChange={(event) => onChange({ days: event.target.value })}
-              slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+              of="number"
+              required="Each piece that hangs needs its days."
               sx={{ width: 98 }}
             />
             {piece.role !== 'SOAKED' && (
               <Box sx={{ width: 118 }}>
-                <WeightField
+                <Piece.Weight
+                  name="coat"
                   label="Coat on"
-                  text={piece.coat}
-                  onText={(coat) =>
-                    onChange({
-                      coat,
-                      coating: coat !== '' && piece.coating === 'NONE' ? 'PASTE' : piece.coating,
-                    })
+                  onChanged={(coat) =>
+                    coat !== '' && piece.coating === 'NONE' && change({ coating: 'PASTE' })
                   }
                 />
               </Box>
             )}
             {piece.coat !== '' && piece.role !== 'SOAKED' && (
-              <TextField
-                select
-                label="Which coat"
-                value={piece.coating}
-                onChange={(event) => onChange({ coating: event.target.value as PieceText['coating'] })}
-                sx={{ width: 150 }}
-              >
+              <Piece.Choice name="coating" label="Which coat" sx={{ width: 150 }}>
                 {coatingChoices()}
-              </TextField>
+              </Piece.Choice>
             )}
             {piece.method === 'MEMBRANE' && (
-              <TextField
+              <Piece.Measure
+                name="contact"
                 label="Film on meat"
-                value={piece.contact}
                 placeholder="85"
-                onChange={(event) => onChange({ contact: event.target.value })}
-                slotProps={{
-                  htmlInput: { inputMode: 'numeric' },
-                  inputLabel: { shrink: true },
-                  input: { endAdornment: <InputAdornment position="end">%</InputAdornment> },
-                }}
+                of="percent"
                 sx={{ width: 112 }}
               />
             )}
-            <TextField
-              label="Materials"
-              value={piece.consumables}
-              onChange={(event) => onChange({ consumables: event.target.value })}
-              slotProps={{
-                htmlInput: { inputMode: 'decimal' },
-                input: { endAdornment: <InputAdornment position="end">{units.currency}</InputAdornment> },
-              }}
-              sx={{ width: 132 }}
-            />
+            <Piece.Measure name="consumables" label="Materials" of="money" sx={{ width: 132 }} />
           </>
         )}
         {onRemove && (

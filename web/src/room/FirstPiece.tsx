@@ -1,124 +1,118 @@
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import MuiLink from '@mui/material/Link';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { Fragment, useState, type FormEvent } from 'react';
+import { Fragment, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
 import { refresh } from '../api/house';
-import { useCuts } from '../api/lots';
 import { useMethods } from '../api/pieces';
-import { asCuts, methodChoices } from '../kit/choices';
-import { newId, useDraft } from '../kit/drafts';
-import { Caution, ProblemNotice, Questions } from '../kit/Notices';
+import { methodChoices } from '../kit/choices';
+import { newId } from '../kit/drafts';
+import { CutField } from '../kit/form/CutField';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
+import { Caution } from '../kit/Notices';
 import { RadioButtons } from '../kit/RadioButtons';
 import { Waiting } from '../kit/Page';
 import { readNumber, useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 import { chamberWords } from '../kit/words';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
 import { useScale, useScales } from '../weigh/scale';
 
 type Kind = Schema['FirstForm']['kind'];
+type Method = Schema['FirstForm']['method'];
 
-const places: { kind: Kind; what: string; method: Schema['FirstForm']['method'] }[] = [
-  { kind: 'REFRIGERATOR', what: 'at home, opened rarely', method: 'MEMBRANE' },
-  { kind: 'CABINET', what: 'with air that moves', method: 'OPEN_AIR' },
-  { kind: 'WALK_IN', what: 'with rails', method: 'OPEN_AIR' },
-  { kind: 'SHED', what: 'cold, for game', method: 'OPEN_AIR' },
+/** The places a first piece hangs in, and what is said of each. */
+const places: [Kind, string][] = [
+  ['REFRIGERATOR', 'at home, opened rarely'],
+  ['CABINET', 'with air that moves'],
+  ['WALK_IN', 'with rails'],
+  ['SHED', 'cold, for game'],
 ];
 
-interface Draft {
+interface Text {
   pieceId: string;
   chamberId: string;
   kind: Kind;
   cutCode: string;
   boneIn: boolean;
   weight: string;
-  method: Schema['FirstForm']['method'];
+  method: Method;
   days: string;
   price: string;
 }
 
-const nothing = (): Draft => ({
-  pieceId: newId(),
-  chamberId: newId(),
-  kind: 'REFRIGERATOR',
-  cutCode: 'ribeye',
-  boneIn: false,
-  weight: '',
-  method: 'MEMBRANE',
-  days: '35',
-  price: '',
-});
+const First = fieldsOf<Text>();
 
 /** An empty house: where, what, how heavy, and it hangs. All else has usual values that can be changed later. */
 export function FirstPiece() {
-  const cuts = useCuts();
   const methods = useMethods();
-  if (!cuts.data || !methods.data) {
-    return <Waiting failure={cuts.error ?? methods.error} />;
+  if (!methods.data) {
+    return <Waiting failure={methods.error} />;
   }
-  return <Asked cuts={cuts.data} methods={methods.data} />;
+  return <Asked methods={methods.data} />;
 }
 
-function Asked({ cuts, methods }: { cuts: Schema['CutView'][]; methods: Schema['MethodView'][] }) {
+function Asked({ methods }: { methods: Schema['MethodView'][] }) {
   const units = useUnits();
   const navigate = useNavigate();
-  const [draft, setDraft, clear] = useDraft<Draft>('first', nothing);
-  const [touched, setTouched] = useState(false);
-  const [typing, setTyping] = useState(false);
-  const change = (part: Partial<Draft>) => {
-    setDraft((before) => ({ ...before, ...part }));
-    hang.reset();
+  const usual = (kind: Kind) => {
+    const method = methods.find(({ usualIn }) => usualIn.includes(kind));
+    return method && { method: method.method, days: String(method.usualDays) };
   };
+  const form = useKeptForm<Text>('first', () => ({
+    pieceId: newId(),
+    chamberId: newId(),
+    kind: 'REFRIGERATOR',
+    cutCode: 'ribeye',
+    boneIn: false,
+    weight: '',
+    method: 'MEMBRANE',
+    days: '',
+    price: '',
+    ...usual('REFRIGERATOR'),
+  }));
+  const text = form.values;
+  const [typing, setTyping] = useState(false);
   const shown = useScale(useScales().scale?.id);
   const live = shown && !typing ? shown : null;
-  const grams = live ? (isKeepable(live, 0) ? live.grams : null) : units.readWeight(draft.weight);
-  const days = readNumber(draft.days);
+  const grams = live ? (isKeepable(live, 0) ? live.grams : null) : units.readWeight(text.weight);
   const hang = useMutation({
     mutationFn: (answers: Answers) =>
       answer(
         api.PUT('/api/first/{pieceId}', {
-          params: { path: { pieceId: draft.pieceId } },
+          params: { path: { pieceId: text.pieceId } },
           body: {
-            chamberId: draft.chamberId,
-            kind: draft.kind,
-            cutCode: draft.cutCode,
-            boneIn: draft.boneIn,
+            chamberId: text.chamberId,
+            kind: text.kind,
+            cutCode: text.cutCode,
+            boneIn: text.boneIn,
             grams: grams ?? 0,
-            method: draft.method,
-            days: Math.round(days ?? 0),
-            priceMinorPerKg: units.readPrice(draft.price) ?? 0,
+            method: text.method,
+            days: Math.round(readNumber(text.days) ?? 0),
+            priceMinorPerKg: units.readPrice(text.price) ?? 0,
             answers,
           },
         }),
       ),
     onSuccess: async () => {
-      clear();
+      form.clear();
       await refresh();
-      await navigate(`/pieces/${draft.pieceId}`);
+      await navigate(`/pieces/${text.pieceId}`);
     },
   });
-  const pick = (method: Draft['method']) =>
-    change({ method, days: String(methods.find((each) => each.method === method)?.usualDays ?? draft.days) });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    setTouched(true);
-    if (grams && days) {
-      hang.mutate({});
-    }
-  };
-  const surface = methods.find(({ method }) => method === draft.method)?.surface;
+  const surface = methods.find(({ method }) => method === text.method)?.surface;
   return (
-    <Box
-      component="form"
-      noValidate
-      onSubmit={submit}
-      aria-label="The first piece"
+    <Form
+      form={form}
+      failure={hang.error}
+      names={{ grams: 'weight', priceMinorPerKg: 'price' }}
+      onChange={hang.reset}
+      onSubmit={() => (grams || !live) && hang.mutate({})}
+      label="The first piece"
       sx={{ display: 'grid', gap: 3, maxWidth: 760, gridTemplateColumns: 'minmax(0, 1fr)' }}
     >
       <Typography sx={{ fontSize: '1.15rem' }}>
@@ -127,30 +121,21 @@ function Asked({ cuts, methods }: { cuts: Schema['CutView'][]; methods: Schema['
       </Typography>
       <RadioButtons<Kind>
         label="Where it hangs"
-        value={draft.kind}
+        value={text.kind}
         minHeight={72}
-        choices={places.map((place) => [
-          place.kind,
-          <Fragment key={place.kind}>
-            <span>{chamberWords[place.kind]}</span>
+        choices={places.map(([kind, what]) => [
+          kind,
+          <Fragment key={kind}>
+            <span>{chamberWords[kind]}</span>
             <Typography component="span" variant="caption">
-              {place.what}
+              {what}
             </Typography>
           </Fragment>,
         ])}
-        onChange={(kind) => {
-          change({ kind });
-          pick(places.find((place) => place.kind === kind)?.method ?? draft.method);
-        }}
+        onChange={(kind) => form.change({ kind, ...usual(kind) })}
       />
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' }, gap: 2 }}>
-        <Autocomplete
-          options={cuts}
-          {...asCuts}
-          value={cuts.find(({ code }) => code === draft.cutCode) ?? null}
-          onChange={(_, cut) => cut && change({ cutCode: cut.code })}
-          renderInput={(params) => <TextField {...params} label="Cut" />}
-        />
+        <CutField name="cutCode" required="Choose the cut." />
         {live ? (
           <LiveWeight
             shown={live}
@@ -160,48 +145,30 @@ function Asked({ cuts, methods }: { cuts: Schema['CutView'][]; methods: Schema['
             onType={() => setTyping(true)}
           />
         ) : (
-          <WeightField
+          <First.Weight
+            name="weight"
             label="Weight"
-            text={draft.weight}
-            onText={(weight) => change({ weight })}
+            required="Weigh it: a kitchen scale will do."
             autoFocus
-            error={touched && !grams ? 'Weigh it: a kitchen scale will do.' : undefined}
           />
         )}
-        <TextField
-          select
+        <First.Choice
+          name="method"
           label="How"
-          value={draft.method}
-          onChange={(event) => pick(event.target.value as Draft['method'])}
+          onChanged={(next) =>
+            form.change({ days: String(methods.find(({ method }) => method === next)?.usualDays ?? '') })
+          }
         >
           {methodChoices(methods)}
-        </TextField>
-        <TextField
-          label="Days"
-          value={draft.days}
-          onChange={(event) => change({ days: event.target.value })}
-          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-        />
-        <TextField
-          label={`Price a ${units.perWeightUnit} (optional)`}
-          value={draft.price}
-          onChange={(event) => change({ price: event.target.value })}
-          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-        />
+        </First.Choice>
+        <First.Measure name="days" label="Days" of="number" required="Say for how many days." />
+        <First.Measure name="price" label={`Price a ${units.perWeightUnit} (optional)`} of="price" />
       </Box>
       {surface && <Typography>{surface}</Typography>}
-      {draft.kind === 'REFRIGERATOR' && <Caution of="HOUSEHOLD_REFRIGERATOR" />}
-      <ProblemNotice failure={hang.error} />
-      <Questions failure={hang.error} busy={hang.isPending} onAnswer={(answers) => hang.mutate(answers)} />
-      <Button
-        type="submit"
-        variant="contained"
-        size="large"
-        disabled={hang.isPending || !days}
-        sx={{ minHeight: 56 }}
-      >
+      {text.kind === 'REFRIGERATOR' && <Caution of="HOUSEHOLD_REFRIGERATOR" />}
+      <Save busy={hang.isPending} failure={hang.error} onAnswer={(answers) => hang.mutate(answers)}>
         Hang it
-      </Button>
+      </Save>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         Air, limit and rails of the place are usual ones; they are changed under Settings, and a scale is
         added there. To set up rooms of your own before anything hangs, or for an animal:{' '}
@@ -209,6 +176,6 @@ function Asked({ cuts, methods }: { cuts: Schema['CutView'][]; methods: Schema['
           Add a chamber
         </MuiLink>
       </Typography>
-    </Box>
+    </Form>
   );
 }

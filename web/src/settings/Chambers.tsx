@@ -1,18 +1,19 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { useChambers } from '../api/chambers';
 import { refresh } from '../api/house';
 import { usePeople } from '../api/settings';
 import { newId } from '../kit/drafts';
-import { ProblemNotice } from '../kit/Notices';
-import { readNumber, useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
+import { readNumber, useUnits, type Units } from '../kit/units';
 import { chamberWords } from '../kit/words';
 import { columns, Part } from './Part';
 
@@ -73,133 +74,138 @@ export function Chambers({ mayChange }: { mayChange: boolean }) {
           Add a chamber
         </Button>
       )}
-      {editing && <Form key={editing.id} chamber={editing} onDone={() => setEditing(null)} />}
+      {editing && <ChamberForm key={editing.id} chamber={editing} onDone={() => setEditing(null)} />}
     </Part>
   );
 }
 
-function Form({ chamber, onDone }: { chamber: Chamber; onDone: () => void }) {
+interface ChamberText {
+  name: string;
+  kind: Chamber['kind'];
+  limit: string;
+  rails: string;
+  places: string;
+  temperature: string;
+  humidity: string;
+  speed: string;
+  shelf: string;
+  purchase: string;
+  years: string;
+  watts: string;
+  keeperId: string;
+}
+
+const textOf = (chamber: Chamber, units: Units): ChamberText => ({
+  name: chamber.name,
+  kind: chamber.kind,
+  limit: units.weightForField(chamber.limitGrams),
+  rails: String(chamber.rails),
+  places: String(chamber.placesPerRail),
+  temperature: units.temperatureForField(chamber.setCelsius),
+  humidity: chamber.setHumidityPercent == null ? '' : String(chamber.setHumidityPercent),
+  speed: String(chamber.setMetresPerSecond),
+  shelf: chamber.shelfSquareCentimetres == null ? '' : String(chamber.shelfSquareCentimetres),
+  purchase: units.moneyForField(chamber.purchaseMinor),
+  years: String(chamber.lifeYears),
+  watts: String(chamber.powerWatts),
+  keeperId: chamber.keeperId ?? '',
+});
+
+const bodyOf = (text: ChamberText, { id, version }: Chamber, units: Units): Chamber => {
+  const number = (part: string) => Math.round(readNumber(part) ?? 0);
+  return {
+    id,
+    version,
+    name: text.name,
+    kind: text.kind,
+    rails: number(text.rails),
+    placesPerRail: number(text.places),
+    limitGrams: units.readWeight(text.limit) ?? 0,
+    setCelsius: units.readTemperature(text.temperature) ?? 0,
+    setHumidityPercent: text.humidity.trim() === '' ? undefined : number(text.humidity),
+    setMetresPerSecond: readNumber(text.speed) ?? 0,
+    shelfSquareCentimetres: text.shelf.trim() === '' ? undefined : number(text.shelf),
+    purchaseMinor: units.readMoney(text.purchase) ?? 0,
+    lifeYears: number(text.years),
+    powerWatts: number(text.watts),
+    keeperId: text.keeperId || undefined,
+  };
+};
+
+/** What the server calls these. */
+const names = {
+  limitGrams: 'limit',
+  placesPerRail: 'places',
+  setCelsius: 'temperature',
+  setHumidityPercent: 'humidity',
+  setMetresPerSecond: 'speed',
+  shelfSquareCentimetres: 'shelf',
+  purchaseMinor: 'purchase',
+  lifeYears: 'years',
+  powerWatts: 'watts',
+};
+
+const Of = fieldsOf<ChamberText>();
+
+function ChamberForm({ chamber, onDone }: { chamber: Chamber; onDone: () => void }) {
   const units = useUnits();
-  const [name, setName] = useState(chamber.name);
-  const [kind, setKind] = useState(chamber.kind);
-  const [keeperId, setKeeperId] = useState(chamber.keeperId ?? '');
   const people = usePeople(true);
-  const [text, setText] = useState({
-    limit: units.weightForField(chamber.limitGrams),
-    rails: String(chamber.rails),
-    places: String(chamber.placesPerRail),
-    temperature: units.temperatureForField(chamber.setCelsius),
-    speed: String(chamber.setMetresPerSecond),
-    shelf: chamber.shelfSquareCentimetres == null ? '' : String(chamber.shelfSquareCentimetres),
-    humidity: chamber.setHumidityPercent == null ? '' : String(chamber.setHumidityPercent),
-    purchase: units.moneyForField(chamber.purchaseMinor),
-    years: String(chamber.lifeYears),
-    watts: String(chamber.powerWatts),
-  });
+  const form = useKeptForm(
+    chamber.version === 0 ? 'chamber' : `chamber ${chamber.id} ${chamber.version}`,
+    () => textOf(chamber, units),
+  );
   const save = useMutation({
     mutationFn: (body: Chamber) =>
       answer(api.PUT('/api/chambers/{id}', { params: { path: { id: chamber.id } }, body })),
     onSuccess: async () => {
+      form.clear();
       await refresh();
       onDone();
     },
   });
-  const number = (part: string) => Math.round(readNumber(part) ?? 0);
-  const field = (key: keyof typeof text, label: string) => (
-    <TextField
-      label={label}
-      value={text[key]}
-      onChange={(event) => {
-        setText({ ...text, [key]: event.target.value });
-        save.reset();
-      }}
-      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-    />
-  );
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    save.mutate({
-      id: chamber.id,
-      version: chamber.version,
-      name,
-      kind,
-      rails: number(text.rails),
-      placesPerRail: number(text.places),
-      limitGrams: units.readWeight(text.limit) ?? 0,
-      setCelsius: units.readTemperature(text.temperature) ?? 0,
-      setHumidityPercent: text.humidity.trim() === '' ? undefined : number(text.humidity),
-      setMetresPerSecond: readNumber(text.speed) ?? 0,
-      shelfSquareCentimetres: text.shelf.trim() === '' ? undefined : number(text.shelf),
-      purchaseMinor: units.readMoney(text.purchase) ?? 0,
-      lifeYears: number(text.years),
-      powerWatts: number(text.watts),
-      keeperId: keeperId || undefined,
-    });
+  const leave = () => {
+    form.clear();
+    onDone();
   };
   return (
-    <Box
-      component="form"
-      onSubmit={submit}
-      noValidate
+    <Form
+      form={form}
+      failure={save.error}
+      names={names}
+      onChange={save.reset}
+      onSubmit={() => save.mutate(bodyOf(form.hook.getValues(), chamber, units))}
       sx={{ ...columns, p: 2.5, bgcolor: 'background.paper', border: '1px solid', borderColor: 'divider' }}
     >
-      <TextField
-        label="Name of the chamber"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        autoFocus
-      />
-      <TextField
-        select
-        label="Kind"
-        value={kind}
-        onChange={(event) => setKind(event.target.value as Chamber['kind'])}
-      >
-        {(Object.keys(chamberWords) as Chamber['kind'][]).map((each) => (
-          <MenuItem key={each} value={each}>
-            {chamberWords[each]}
-          </MenuItem>
-        ))}
-      </TextField>
-      <WeightField
-        label="Carries at most"
-        text={text.limit}
-        onText={(limit) => setText({ ...text, limit })}
-      />
-      {field('rails', 'Rails or shelves')}
-      {field('places', 'Places on each')}
-      {field('temperature', `Set to, ${units.temperatureUnit}`)}
-      {field('humidity', 'Humidity set to, %')}
-      {field('speed', 'Air moves at, m/s')}
-      {field('shelf', 'Shelf area, cm² (if shelves)')}
-      {field('purchase', `Bought for, ${units.currency}`)}
-      {field('years', 'Lasts, years')}
-      {field('watts', 'Draws on average, W')}
-      <TextField
-        select
-        label="Whose work it is"
-        value={keeperId}
-        onChange={(event) => setKeeperId(event.target.value)}
-        slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-      >
-        <MenuItem value="">everybody’s</MenuItem>
+      <Of.Text name="name" label="Name of the chamber" required autoFocus />
+      <Of.Choice name="kind" label="Kind" choices={chamberWords} />
+      <Of.Weight name="limit" label="Carries at most" required />
+      <Of.Measure name="rails" label="Rails or shelves" of="number" required />
+      <Of.Measure name="places" label="Places on each" of="number" required />
+      <Of.Measure name="temperature" label="Set to" of="temperature" required />
+      <Of.Measure name="humidity" label="Humidity set to" of="percent" />
+      <Of.Measure name="speed" label="Air moves at, m/s" of="number" required />
+      <Of.Measure name="shelf" label="Shelf area, cm² (if shelves)" of="number" />
+      <Of.Measure name="purchase" label="Bought for" of="money" />
+      <Of.Measure name="years" label="Lasts, years" of="number" required />
+      <Of.Measure name="watts" label="Draws on average, W" of="number" required />
+      <Of.Choice name="keeperId" label="Whose work it is" empty="everybody’s">
         {people.data?.map((person) => (
           <MenuItem key={person.id} value={person.id}>
             {person.name}
           </MenuItem>
         ))}
-      </TextField>
-      <Box sx={{ gridColumn: '1 / -1', display: 'grid', gap: 2 }}>
-        <ProblemNotice failure={save.error} />
-        <Box>
-          <Button type="submit" variant="contained" disabled={save.isPending}>
-            Save chamber
-          </Button>
-          <Button color="inherit" onClick={onDone} sx={{ ml: 1 }}>
+      </Of.Choice>
+      <Save
+        busy={save.isPending}
+        failure={save.error}
+        beside={
+          <Button color="inherit" onClick={leave}>
             Leave it
           </Button>
-        </Box>
-      </Box>
-    </Box>
+        }
+      >
+        Save chamber
+      </Save>
+    </Form>
   );
 }

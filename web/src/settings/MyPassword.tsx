@@ -1,41 +1,49 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
-import { useForm } from 'react-hook-form';
 import { api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
-import { ProblemNotice } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { columns, Part } from './Part';
 
+type Change = Schema['PasswordChange'];
+
+const Password = fieldsOf<Change>();
+
 export function MyPassword() {
-  const form = useForm<Schema['PasswordChange']>({ defaultValues: { oldPassword: '', password: '' } });
+  const form = useKeptForm<Change>(null, () => ({ oldPassword: '', password: '' }));
   const change = useMutation({
-    mutationFn: (body: Schema['PasswordChange']) => api.PUT('/api/me/password', { body }),
+    mutationFn: (body: Change) => api.PUT('/api/me/password', { body }),
     onSuccess: refresh,
   });
   return (
     <Part title="Your password" about="Changing it ends your sessions everywhere; you sign in afresh.">
-      <Box component="form" sx={columns} onSubmit={form.handleSubmit((values) => change.mutate(values))}>
-        <TextField
+      <Form
+        form={form}
+        failure={change.error}
+        onChange={change.reset}
+        onSubmit={() => change.mutate(form.hook.getValues())}
+        sx={columns}
+      >
+        <Password.Text
+          name="oldPassword"
           label="Present password"
           type="password"
           autoComplete="current-password"
           required
-          {...form.register('oldPassword')}
         />
-        <TextField
+        <Password.Text
+          name="password"
           label="New password"
           type="password"
           autoComplete="new-password"
           required
-          {...form.register('password')}
         />
-        <Button type="submit" variant="outlined" disabled={change.isPending} sx={{ minHeight: 56 }}>
+        <Save busy={change.isPending} failure={change.error}>
           Change password
-        </Button>
-      </Box>
-      <ProblemNotice failure={change.error} />
+        </Save>
+      </Form>
     </Part>
   );
 }

@@ -24,4 +24,5 @@ export const columns = {
   gridTemplateColumns: 'repeat(auto-fill, minmax(200px, 1fr))',
   gap: 2,
   alignItems: 'start',
+  '& .whole': { gridColumn: '1 / -1' },
 } as const;

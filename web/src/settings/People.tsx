@@ -1,15 +1,16 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { usePeople } from '../api/settings';
 import { newId } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { ProblemNotice } from '../kit/Notices';
 import { columns, Part } from './Part';
 
@@ -83,10 +84,16 @@ export function People({ me }: { me: string }) {
   );
 }
 
+const New = fieldsOf<Schema['NewPerson']>();
+
 function Add({ onDone }: { onDone: () => void }) {
-  const form = useForm<Schema['NewPerson']>({
-    defaultValues: { id: newId(), signInName: '', name: '', role: 'BENCH_HAND', password: '' },
-  });
+  const form = useKeptForm<Schema['NewPerson']>(null, () => ({
+    id: newId(),
+    signInName: '',
+    name: '',
+    role: 'BENCH_HAND',
+    password: '',
+  }));
   const add = useMutation({
     mutationFn: (body: Schema['NewPerson']) => answer(api.POST('/api/people', { body })),
     onSuccess: async () => {
@@ -95,43 +102,20 @@ function Add({ onDone }: { onDone: () => void }) {
     },
   });
   return (
-    <Box
-      component="form"
-      noValidate
+    <Form
+      form={form}
+      failure={add.error}
+      onChange={add.reset}
+      onSubmit={() => add.mutate(form.hook.getValues())}
       sx={columns}
-      onSubmit={form.handleSubmit((values) => add.mutate(values))}
     >
-      <TextField label="Their name" {...form.register('name')} />
-      <TextField
-        label="Their sign-in name"
-        type="email"
-        autoComplete="off"
-        {...form.register('signInName')}
-      />
-      <TextField
-        select
-        label="Role"
-        defaultValue="BENCH_HAND"
-        slotProps={{ htmlInput: form.register('role') }}
-      >
-        {(Object.keys(roles) as Role[]).map((role) => (
-          <MenuItem key={role} value={role}>
-            {roles[role]}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        label="First password"
-        type="password"
-        autoComplete="new-password"
-        {...form.register('password')}
-      />
-      <Button type="submit" variant="contained" disabled={add.isPending} sx={{ minHeight: 56 }}>
+      <New.Text name="name" label="Their name" required />
+      <New.Text name="signInName" label="Their sign-in name" type="email" autoComplete="off" required />
+      <New.Choice name="role" label="Role" choices={roles} />
+      <New.Text name="password" label="First password" type="password" autoComplete="new-password" required />
+      <Save busy={add.isPending} failure={add.error}>
         Add them
-      </Button>
-      <Box sx={{ gridColumn: '1 / -1' }}>
-        <ProblemNotice failure={add.error} />
-      </Box>
-    </Box>
+      </Save>
+    </Form>
   );
 }

@@ -1,12 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { useWorkshop } from '../api/settings';
-import { ProblemNotice } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { readNumber, useUnits } from '../kit/units';
 import { Part } from './Part';
 
@@ -17,91 +18,93 @@ export function PriceList() {
   return workshop.data ? <Steps key={workshop.data.version} settings={workshop.data} /> : null;
 }
 
+interface Text {
+  steps: { day: string; price: string }[];
+}
+
+const Age = fieldsOf<Text>();
+
+/** How many steps a price may have. */
+const MOST = 12;
+
 /** What steaks sell for by the days they hung; the best day to pull follows from it. */
 function Steps({ settings }: { settings: Settings }) {
   const units = useUnits();
-  const [rows, setRows] = useState(() =>
-    settings.priceByAge.map((step) => ({
+  const form = useKeptForm<Text>(`prices ${settings.version}`, () => ({
+    steps: settings.priceByAge.map((step) => ({
       day: String(step.fromDay),
       price: units.priceForField(step.minorPerKg),
     })),
-  );
+  }));
+  const { steps } = form.values;
   const save = useMutation({
     mutationFn: (body: Settings) => answer(api.PUT('/api/workshop', { body })),
     onSuccess: refresh,
   });
-  const change = (next: typeof rows) => {
-    setRows(next);
-    save.reset();
-  };
-  const steps = rows.map((row) => ({ fromDay: readNumber(row.day), minorPerKg: units.readPrice(row.price) }));
-  const ready = steps.every((step) => step.fromDay !== null && step.minorPerKg !== null);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () =>
     save.mutate({
       ...settings,
       priceByAge: steps.map((step) => ({
-        fromDay: Math.round(step.fromDay ?? 0),
-        minorPerKg: step.minorPerKg ?? 0,
+        fromDay: Math.round(readNumber(step.day) ?? 0),
+        minorPerKg: units.readPrice(step.price) ?? 0,
       })),
     });
-  };
   return (
     <Part
       title="Prices by age"
       about="What steak sells for from a day on. Plan and pieces then show the day on which most is left over. Leave it empty for one price at every age."
     >
-      <Box
-        component="form"
+      <Form
+        form={form}
+        failure={save.error}
+        names={{ 'priceByAge.*.fromDay': 'steps.*.day', 'priceByAge.*.minorPerKg': 'steps.*.price' }}
+        onChange={save.reset}
         onSubmit={submit}
-        noValidate
         sx={{ display: 'grid', gap: 1.5, justifyItems: 'start' }}
       >
-        {rows.map((row, index) => (
-          <Box key={index} sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
-            <TextField
+        {steps.map((step, index) => (
+          <Box key={index} sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start' }}>
+            <Age.Measure
+              name={`steps.${index}.day`}
               size="small"
               label="From day"
-              value={row.day}
-              onChange={(event) =>
-                change(rows.map((each, at) => (at === index ? { ...each, day: event.target.value } : each)))
-              }
-              slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+              of="number"
+              required
               sx={{ width: 110 }}
             />
-            <TextField
+            <Age.Measure
+              name={`steps.${index}.price`}
               size="small"
               label={`Price, per ${units.perWeightUnit}`}
-              value={row.price}
-              onChange={(event) =>
-                change(rows.map((each, at) => (at === index ? { ...each, price: event.target.value } : each)))
-              }
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+              of="price"
+              required
               sx={{ width: 150 }}
             />
             <Button
               color="inherit"
-              onClick={() => change(rows.filter((_, at) => at !== index))}
-              aria-label={`Remove the price from day ${row.day}`}
+              onClick={() => form.change({ steps: steps.filter((_, at) => at !== index) })}
+              aria-label={`Remove the price from day ${step.day}`}
             >
               Remove
             </Button>
           </Box>
         ))}
-        <Box sx={{ display: 'flex', gap: 1 }}>
-          <Button
-            variant="outlined"
-            onClick={() => change([...rows, { day: '', price: '' }])}
-            disabled={rows.length >= 12}
-          >
-            One step more
-          </Button>
-          <Button type="submit" variant="contained" disabled={!ready || save.isPending}>
-            Save prices
-          </Button>
-        </Box>
-        <ProblemNotice failure={save.error} />
-      </Box>
+        <Save
+          busy={save.isPending}
+          failure={save.error}
+          beside={
+            <Button
+              variant="outlined"
+              onClick={() => form.change({ steps: [...steps, { day: '', price: '' }] })}
+              disabled={steps.length >= MOST}
+            >
+              One step more
+            </Button>
+          }
+        >
+          Save prices
+        </Save>
+      </Form>
     </Part>
   );
 }

@@ -1,14 +1,17 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { useChambers, useDevices } from '../api/chambers';
 import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { ProblemNotice } from '../kit/Notices';
 import { columns, Part } from './Part';
 
@@ -81,12 +84,19 @@ function Row({ probe, onToken }: { probe: Probe; onToken: (probe: Probe) => Prom
   );
 }
 
+interface Text {
+  id: string;
+  name: string;
+  chamberId: string;
+}
+
+const New = fieldsOf<Text>();
+
 function Add({ onAdded }: { onAdded: (probe: Probe) => Promise<void> }) {
   const chambers = useChambers();
-  const fresh = () => ({ id: newId(), name: '', chamberId: '' });
-  const [form, setForm] = useState(fresh);
+  const form = useKeptForm<Text>('device', () => ({ id: newId(), name: '', chamberId: '' }));
   const add = useMutation({
-    mutationFn: ({ id, name, chamberId }: typeof form) =>
+    mutationFn: ({ id, name, chamberId }: Text) =>
       answer(
         api.PUT('/api/devices/{id}', {
           params: { path: { id } },
@@ -94,48 +104,30 @@ function Add({ onAdded }: { onAdded: (probe: Probe) => Promise<void> }) {
         }),
       ),
     onSuccess: async (probe) => {
-      setForm(fresh());
+      form.clear();
       await onAdded(probe);
     },
   });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    add.mutate(form);
-  };
   return (
-    <Box component="form" onSubmit={submit} noValidate sx={columns}>
-      <TextField
-        label="Name of the device"
-        value={form.name}
-        onChange={(event) => {
-          setForm({ ...form, name: event.target.value });
-          add.reset();
-        }}
-      />
-      <TextField
-        select
-        label="What it measures"
-        value={form.chamberId}
-        onChange={(event) => {
-          setForm({ ...form, chamberId: event.target.value });
-          add.reset();
-        }}
-      >
+    <Form
+      form={form}
+      failure={add.error}
+      onChange={add.reset}
+      onSubmit={() => add.mutate(form.hook.getValues())}
+      sx={columns}
+    >
+      <New.Text name="name" label="Name of the device" required />
+      <New.Choice name="chamberId" label="What it measures" required="Say what it measures.">
         <MenuItem value={SCALE}>weight: a scale</MenuItem>
         {chambers.data?.map((chamber) => (
           <MenuItem key={chamber.id} value={chamber.id}>
             air of {chamber.name}
           </MenuItem>
         ))}
-      </TextField>
-      <Button
-        type="submit"
-        variant="outlined"
-        disabled={add.isPending || form.name.trim() === '' || form.chamberId === ''}
-      >
+      </New.Choice>
+      <Save busy={add.isPending} failure={add.error}>
         Add the device
-      </Button>
-      <ProblemNotice failure={add.error} />
-    </Box>
+      </Save>
+    </Form>
   );
 }

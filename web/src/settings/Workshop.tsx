@@ -1,121 +1,118 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { useWorkshop } from '../api/settings';
-import { ProblemNotice } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { Waiting } from '../kit/Page';
 import { readNumber, useUnits, type Units } from '../kit/units';
 import { columns, Part } from './Part';
 
 type Settings = Schema['WorkshopSettings'];
 
-interface Field {
-  key: keyof Settings;
-  label: (units: Units) => string;
-  show: (value: number, units: Units) => string;
-  read: (text: string, units: Units) => number | null;
+type Price =
+  'steakPriceMinorPerKg' | 'usableTrimPriceMinorPerKg' | 'fatPriceMinorPerKg' | 'bonePriceMinorPerKg';
+type Money = 'labourMinorPerHour' | 'tariffMinorPerKwh';
+type Whole = 'divisionGrams' | 'targetMarginPercent' | 'benchMinutesPerPiece';
+type Text = Record<'name' | 'currency' | 'zone' | Price | Money | Whole, string>;
+
+const prices: [Price, string][] = [
+  ['steakPriceMinorPerKg', 'List price of steak'],
+  ['usableTrimPriceMinorPerKg', 'Worth of usable trim'],
+  ['fatPriceMinorPerKg', 'Worth of fat'],
+  ['bonePriceMinorPerKg', 'Worth of bone'],
+];
+const sums: [Money, string][] = [
+  ['labourMinorPerHour', 'Labour, per hour'],
+  ['tariffMinorPerKwh', 'Electricity, per kWh'],
+];
+const wholes: [Whole, string][] = [
+  ['divisionGrams', 'Scale division, g'],
+  ['targetMarginPercent', 'Target margin, %'],
+  ['benchMinutesPerPiece', 'Minutes at the bench, a piece'],
+];
+
+function textOf(settings: Settings, units: Units): Text {
+  const shown = <K extends Price | Money | Whole>(fields: [K, string][], show: (value: number) => string) =>
+    Object.fromEntries(fields.map(([key]) => [key, show(settings[key])])) as Record<K, string>;
+  return {
+    name: settings.name,
+    currency: settings.currency,
+    zone: settings.zone,
+    ...shown(prices, units.priceForField),
+    ...shown(sums, units.moneyForField),
+    ...shown(wholes, String),
+  };
 }
 
-const perWeight = (name: string) => (units: Units) => `${name}, per ${units.perWeightUnit}`;
-const price = {
-  show: (value: number, units: Units) => units.priceForField(value),
-  read: (text: string, units: Units) => units.readPrice(text),
-};
-const money = {
-  show: (value: number, units: Units) => units.moneyForField(value),
-  read: (text: string, units: Units) => units.readMoney(text),
-};
-const whole = { show: String, read: (text: string) => readNumber(text) };
+function bodyOf(text: Text, settings: Settings, units: Units): Settings {
+  const read = (fields: [keyof Text, string][], reader: (typed: string) => number | null) =>
+    Object.fromEntries(fields.map(([key]) => [key, Math.round(reader(text[key]) ?? 0)]));
+  return {
+    ...settings,
+    name: text.name,
+    currency: text.currency.toUpperCase(),
+    zone: text.zone,
+    ...read(prices, units.readPrice),
+    ...read(sums, units.readMoney),
+    ...read(wholes, readNumber),
+  };
+}
 
-const fields: Field[] = [
-  { key: 'divisionGrams', label: () => 'Scale division, g', ...whole },
-  { key: 'steakPriceMinorPerKg', label: perWeight('List price of steak'), ...price },
-  { key: 'usableTrimPriceMinorPerKg', label: perWeight('Worth of usable trim'), ...price },
-  { key: 'fatPriceMinorPerKg', label: perWeight('Worth of fat'), ...price },
-  { key: 'bonePriceMinorPerKg', label: perWeight('Worth of bone'), ...price },
-  { key: 'targetMarginPercent', label: () => 'Target margin, %', ...whole },
-  { key: 'labourMinorPerHour', label: () => 'Labour, per hour', ...money },
-  { key: 'benchMinutesPerPiece', label: () => 'Minutes at the bench, a piece', ...whole },
-  { key: 'tariffMinorPerKwh', label: () => 'Electricity, per kWh', ...money },
-];
+const Shop = fieldsOf<Text>();
 
 export function Workshop() {
   const workshop = useWorkshop();
   return workshop.data ? (
-    <Form key={workshop.data.version} settings={workshop.data} />
+    <WorkshopForm key={workshop.data.version} settings={workshop.data} />
   ) : (
     <Waiting failure={workshop.error} />
   );
 }
 
-function Form({ settings }: { settings: Settings }) {
+function WorkshopForm({ settings }: { settings: Settings }) {
   const units = useUnits();
-  const [words, setWords] = useState({
-    name: settings.name,
-    currency: settings.currency,
-    zone: settings.zone,
-  });
-  const [texts, setTexts] = useState(() =>
-    Object.fromEntries(fields.map((field) => [field.key, field.show(Number(settings[field.key]), units)])),
-  );
+  const form = useKeptForm(`workshop ${settings.version}`, () => textOf(settings, units));
   const save = useMutation({
     mutationFn: (body: Settings) => answer(api.PUT('/api/workshop', { body })),
     onSuccess: refresh,
   });
-  const wrong = fields.find((field) => field.read(texts[field.key] ?? '', units) === null);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    const numbers = Object.fromEntries(
-      fields.map((field) => [field.key, Math.round(field.read(texts[field.key] ?? '', units) ?? 0)]),
-    );
-    save.mutate({ ...settings, ...words, ...numbers });
-  };
   return (
     <Part
       title="Workshop"
       about="Its scale, and what things cost and fetch; every cost per kilogram rests on these."
     >
-      <Box component="form" onSubmit={submit} noValidate sx={columns}>
-        <TextField
-          label="Name"
-          value={words.name}
-          onChange={(event) => setWords({ ...words, name: event.target.value })}
-        />
-        <TextField
-          label="Currency"
-          value={words.currency}
-          onChange={(event) => setWords({ ...words, currency: event.target.value.toUpperCase() })}
-        />
-        <TextField
-          label="Time zone"
-          value={words.zone}
-          onChange={(event) => setWords({ ...words, zone: event.target.value })}
-        />
-        {fields.map((field) => (
-          <TextField
-            key={field.key}
-            label={field.label(units)}
-            value={texts[field.key]}
-            error={wrong?.key === field.key}
-            helperText={wrong?.key === field.key ? 'Write a number, 0 or more.' : undefined}
-            onChange={(event) => setTexts({ ...texts, [field.key]: event.target.value })}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      <Form
+        form={form}
+        failure={save.error}
+        onChange={save.reset}
+        onSubmit={() => save.mutate(bodyOf(form.hook.getValues(), settings, units))}
+        sx={columns}
+      >
+        <Shop.Text name="name" label="Name" required />
+        <Shop.Text name="currency" label="Currency" required />
+        <Shop.Text name="zone" label="Time zone" required />
+        {prices.map(([key, label]) => (
+          <Shop.Measure
+            key={key}
+            name={key}
+            label={`${label}, per ${units.perWeightUnit}`}
+            of="price"
+            required
           />
         ))}
-        <Button
-          type="submit"
-          variant="contained"
-          disabled={wrong !== undefined || save.isPending}
-          sx={{ minHeight: 56 }}
-        >
+        {sums.map(([key, label]) => (
+          <Shop.Measure key={key} name={key} label={label} of="money" required />
+        ))}
+        {wholes.map(([key, label]) => (
+          <Shop.Measure key={key} name={key} label={label} of="number" required />
+        ))}
+        <Save busy={save.isPending} failure={save.error}>
           Save workshop
-        </Button>
-      </Box>
-      <ProblemNotice failure={save.error} />
+        </Save>
+      </Form>
     </Part>
   );
 }

@@ -1,62 +1,69 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { useBlend, useStock } from '../api/stock';
-import { useDraft } from '../kit/drafts';
+import { useBlend, useFirstBlend, useStock } from '../api/stock';
 import { DataTable } from '../kit/DataTable';
+import { useDebouncedValue } from '../kit/debounced';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { Group, useGroup } from '../kit/form/group';
+import { useKeptForm } from '../kit/form/keptForm';
 import { Caution, ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
-import { useDebouncedValue } from '../kit/debounced';
 import { useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 import {
   blendBody,
   boughtMeat,
   firstBlend,
-  sourceOf,
   usedOf,
   type BlendText,
-  type SourceText,
+  type BoughtText,
+  type ShareText,
 } from './blend';
 import { MakeIt } from './MakeIt';
 
 /** How long typing pauses before it is worked out again. */
 const SETTLED_MS = 300;
 
+const Batch = fieldsOf<BlendText>();
+const Bought = fieldsOf<BoughtText>();
+const Share = fieldsOf<ShareText>();
+
+/** What the server calls these. */
+const names = {
+  grams: 'weight',
+  leanPercent: 'lean',
+  mostCrustPercent: 'crust',
+  mostAgedFatPercent: 'aged',
+};
+
 /** The cheapest grind of what is packed and what is bought, and how much of each to weigh. */
 export default function BlendPage() {
   const stock = useStock();
-  if (!stock.data) {
-    return <Waiting failure={stock.error} />;
+  const first = useFirstBlend();
+  if (!stock.data || !first.data) {
+    return <Waiting failure={stock.error ?? first.error} />;
   }
   return (
     <Page title="Blend a grind">
-      <Mixing packs={stock.data.packs.filter(({ content }) => content === 'TRIM' || content === 'FAT')} />
+      <Mixing first={first.data} packs={stock.data.packs} />
     </Page>
   );
 }
 
-function Mixing({ packs }: { packs: Schema['PackView'][] }) {
+function Mixing({ first, packs }: { first: Schema['FirstBlend']; packs: Schema['PackView'][] }) {
   const units = useUnits();
-  const [text, setText, clear] = useDraft<BlendText>('blend', firstBlend);
-  const sources = packs.map((pack) => sourceOf(pack, text));
+  const { sources } = first.blend;
+  const form = useKeptForm<BlendText>(
+    'blend',
+    () => firstBlend(first, units),
+    (kept) => ({ ...kept, packs: { ...firstBlend(first, units).packs, ...kept.packs } }),
+  );
+  const { values: text, change } = form;
   const settled = useDebouncedValue(JSON.stringify(blendBody(text, sources, units)), SETTLED_MS);
   const blend = useBlend(JSON.parse(settled) as Schema['BlendForm'] | null);
-  const change = (part: Partial<BlendText>) => setText((before) => ({ ...before, ...part }));
-  const setBought = (id: string, part: Partial<SourceText>) =>
-    change({ bought: text.bought.map((each) => (each.id === id ? { ...each, ...part } : each)) });
-  const percentField = (key: 'lean' | 'crust' | 'aged', label: string) => (
-    <TextField
-      size="small"
-      label={label}
-      value={text[key]}
-      onChange={(event) => change({ [key]: event.target.value })}
-      slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-    />
-  );
   return (
     <Box
       sx={{
@@ -66,89 +73,42 @@ function Mixing({ packs }: { packs: Schema['PackView'][] }) {
         alignItems: 'start',
       }}
     >
-      <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
+      <Form form={form} failure={blend.error} names={names} sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' }, gap: 1.5 }}>
-          <WeightField
-            size="small"
-            label="Batch"
-            text={text.weight}
-            onText={(weight) => change({ weight })}
-          />
-          {percentField('lean', 'Lean, %')}
-          {percentField('crust', 'Crust at most, %')}
-          {percentField('aged', 'Aged fat at most, %')}
+          <Batch.Weight size="small" name="weight" label="Batch" />
+          <Batch.Measure size="small" name="lean" label="Lean" of="percent" />
+          <Batch.Measure size="small" name="crust" label="Crust at most" of="percent" />
+          <Batch.Measure size="small" name="aged" label="Aged fat at most" of="percent" />
         </Box>
-        <Sources
-          title="From the freezer"
-          empty="No trim or fat is packed."
-          sources={sources}
-          name={(source) => {
-            const pack = packs.find(({ id }) => id === source.packId);
-            return `${source.name}, ${pack ? units.weight(pack.leftGrams) : ''}`;
-          }}
-          onChange={(source, part) =>
-            change({
-              packs: {
-                ...text.packs,
-                [source.id]: { lean: source.lean, crust: source.crust, used: source.used, ...part },
-              },
-            })
-          }
-        />
+        <Box component="section" aria-label="From the freezer" sx={{ display: 'grid', gap: 1 }}>
+          <Typography variant="h2">From the freezer</Typography>
+          {sources.length === 0 && (
+            <Typography sx={{ color: 'text.secondary' }}>No trim or fat is packed.</Typography>
+          )}
+          {sources.map(({ packId, name }) => (
+            <Group key={packId} name={`packs.${packId}`}>
+              <PackShare name={name} left={packs.find(({ id }) => id === packId)?.leftGrams} />
+            </Group>
+          ))}
+        </Box>
         <Box component="section" aria-label="Bought for it" sx={{ display: 'grid', gap: 1.5 }}>
           <Typography variant="h2">Bought for it</Typography>
-          {text.bought.map((each, index) => (
-            <Box
-              key={each.id}
-              sx={{
-                display: 'grid',
-                gridTemplateColumns: { xs: '1fr 1fr', sm: '1.4fr 1fr 1fr 90px auto' },
-                gap: 1.5,
-              }}
-            >
-              <TextField
-                size="small"
-                label={`Meat ${index + 1}`}
-                value={each.name}
-                onChange={(event) => setBought(each.id, { name: event.target.value })}
+          {text.bought.map((meat, index) => (
+            <Group key={meat.id} name={`bought.${index}`}>
+              <BoughtMeat
+                number={index + 1}
+                onRemove={() => change({ bought: text.bought.filter(({ id }) => id !== meat.id) })}
               />
-              <WeightField
-                size="small"
-                label={`There is of ${index + 1}`}
-                text={each.weight}
-                onText={(weight) => setBought(each.id, { weight })}
-              />
-              <TextField
-                size="small"
-                label={`Price of ${index + 1}, a ${units.perWeightUnit}`}
-                value={each.price}
-                onChange={(event) => setBought(each.id, { price: event.target.value })}
-                slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-              />
-              <TextField
-                size="small"
-                label={`Lean of ${index + 1}, %`}
-                value={each.lean}
-                onChange={(event) => setBought(each.id, { lean: event.target.value })}
-                slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-              />
-              <Button
-                color="inherit"
-                aria-label={`Remove meat ${index + 1}`}
-                onClick={() => change({ bought: text.bought.filter(({ id }) => id !== each.id) })}
-              >
-                Remove
-              </Button>
-            </Box>
+            </Group>
           ))}
           <Button
             sx={{ justifySelf: 'start' }}
-            onClick={() => change({ bought: [...text.bought, boughtMeat()] })}
+            onClick={() => change({ bought: [...text.bought, boughtMeat(first)] })}
           >
             One meat more
           </Button>
         </Box>
-      </Box>
+      </Form>
       <Box sx={{ display: 'grid', gap: 2, position: { md: 'sticky' }, top: 16 }} role="status">
         <ProblemNotice failure={blend.error} />
         {blend.data ? <Mixed blend={blend.data} /> : <Typography>Say what there is to grind.</Typography>}
@@ -157,7 +117,7 @@ function Mixing({ packs }: { packs: Schema['PackView'][] }) {
             product="GRIND"
             act="Ground: keep the lot"
             sources={usedOf(blend.data.parts, text.bought, units)}
-            onMade={clear}
+            onMade={form.clear}
           />
         )}
       </Box>
@@ -165,51 +125,59 @@ function Mixing({ packs }: { packs: Schema['PackView'][] }) {
   );
 }
 
-interface SourcesProps {
-  title: string;
-  empty: string;
-  sources: SourceText[];
-  name: (source: SourceText) => string;
-  onChange: (source: SourceText, part: Partial<SourceText>) => void;
+/** A pack: whether it goes in, and what it is taken for. */
+function PackShare({ name, left }: { name: string; left?: number }) {
+  const units = useUnits();
+  const { values, change } = useGroup<ShareText>();
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'auto minmax(0, 1fr) 100px 100px',
+        gap: 1.5,
+        alignItems: 'center',
+      }}
+    >
+      <Checkbox
+        checked={Boolean(values.used)}
+        onChange={(_, used) => change({ used })}
+        slotProps={{ input: { 'aria-label': `Use ${name}` } }}
+      />
+      <Typography>
+        {name}
+        {left !== undefined && `, ${units.weight(left)}`}
+      </Typography>
+      <Share.Measure size="small" name="lean" label="Lean" ariaLabel={`Lean of ${name}`} of="percent" />
+      <Share.Measure size="small" name="crust" label="Crust" ariaLabel={`Crust of ${name}`} of="percent" />
+    </Box>
+  );
 }
 
-function Sources({ title, empty, sources, name, onChange }: SourcesProps) {
+/** Meat that is bought for it. */
+function BoughtMeat({ number, onRemove }: { number: number; onRemove: () => void }) {
+  const units = useUnits();
   return (
-    <Box component="section" aria-label={title} sx={{ display: 'grid', gap: 1 }}>
-      <Typography variant="h2">{title}</Typography>
-      {sources.length === 0 && <Typography sx={{ color: 'text.secondary' }}>{empty}</Typography>}
-      {sources.map((source) => (
-        <Box
-          key={source.id}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: 'auto minmax(0, 1fr) 92px 92px',
-            gap: 1.5,
-            alignItems: 'center',
-          }}
-        >
-          <Checkbox
-            checked={source.used}
-            onChange={(_, used) => onChange(source, { used })}
-            slotProps={{ input: { 'aria-label': `Use ${source.name}` } }}
-          />
-          <Typography>{name(source)}</Typography>
-          <TextField
-            size="small"
-            label="Lean, %"
-            value={source.lean}
-            onChange={(event) => onChange(source, { lean: event.target.value })}
-            slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `Lean of ${source.name}` } }}
-          />
-          <TextField
-            size="small"
-            label="Crust, %"
-            value={source.crust}
-            onChange={(event) => onChange(source, { crust: event.target.value })}
-            slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `Crust of ${source.name}` } }}
-          />
-        </Box>
-      ))}
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr 1fr', sm: '1.4fr 1fr 1fr 100px auto' },
+        gap: 1.5,
+        alignItems: 'start',
+      }}
+    >
+      <Bought.Text size="small" name="name" label={`Meat ${number}`} />
+      <Bought.Weight size="small" name="weight" label={`There is of ${number}`} />
+      <Bought.Measure
+        size="small"
+        name="price"
+        label={`Price of ${number}, a ${units.perWeightUnit}`}
+        of="price"
+        bare
+      />
+      <Bought.Measure size="small" name="lean" label={`Lean of ${number}`} of="percent" />
+      <Button color="inherit" aria-label={`Remove meat ${number}`} onClick={onRemove}>
+        Remove
+      </Button>
     </Box>
   );
 }

@@ -3,16 +3,18 @@ import Button from '@mui/material/Button';
 import MuiLink from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { useMaking, useStock } from '../api/stock';
 import { Figure } from '../kit/Figure';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
 import { Caution, ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { moment, percent, useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 import { LabelButton } from './LabelButton';
 import { PackDialog } from './PackDialog';
 import { PackTable } from './PackTable';
@@ -89,8 +91,7 @@ function Made({ making }: { making: Making }) {
           title={`Pack ${making.name.toLowerCase()}`}
           draft={`packs of ${making.id}`}
           choices={[making.product]}
-          found={{ MADE: making.grams }}
-          packed={making.packs}
+          of={{ makingId: making.id }}
           stock={stock.data}
           put={(packs) =>
             answer(
@@ -104,21 +105,31 @@ function Made({ making }: { making: Making }) {
   );
 }
 
+interface Text {
+  weight: string;
+}
+
+const Out = fieldsOf<Text>();
+
 /** A wrong weight is corrected; what nothing was packed of yet is undone. */
 function Mend({ making }: { making: Making }) {
   const units = useUnits();
-  const [weight, setWeight] = useState<string | null>(null);
-  const grams = weight === null ? null : units.readWeight(weight);
+  const [open, setOpen] = useState(false);
+  const form = useKeptForm<Text>(null, () => ({ weight: units.weightForField(making.grams) }));
   const correct = useMutation({
     mutationFn: () =>
       answer(
         api.PUT('/api/makings/{id}/weight', {
           params: { path: { id: making.id } },
-          body: { version: making.version, grams: grams ?? 0, words: making.words },
+          body: {
+            version: making.version,
+            grams: units.readWeight(form.values.weight) ?? 0,
+            words: making.words,
+          },
         }),
       ),
     onSuccess: async () => {
-      setWeight(null);
+      setOpen(false);
       await refresh();
     },
   });
@@ -126,15 +137,11 @@ function Mend({ making }: { making: Making }) {
     mutationFn: () => answer(api.PUT('/api/makings/{id}/undo', { params: { path: { id: making.id } } })),
     onSuccess: refresh,
   });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    correct.mutate();
-  };
   return (
     <Box className="no-print" sx={{ display: 'grid', gap: 1.5, justifyItems: 'start' }}>
-      {weight === null ? (
+      {!open ? (
         <Box sx={{ display: 'flex', gap: 1 }}>
-          <Button color="inherit" onClick={() => setWeight(units.weightForField(making.grams))}>
+          <Button color="inherit" onClick={() => setOpen(true)}>
             Correct the weight
           </Button>
           {making.packs.length === 0 && (
@@ -144,12 +151,19 @@ function Mend({ making }: { making: Making }) {
           )}
         </Box>
       ) : (
-        <Box component="form" noValidate onSubmit={submit} sx={{ display: 'flex', gap: 1.5 }}>
-          <WeightField size="small" autoFocus label="What came out" text={weight} onText={setWeight} />
-          <Button type="submit" variant="outlined" disabled={!grams || correct.isPending} sx={{ height: 44 }}>
+        <Form
+          form={form}
+          failure={correct.error}
+          names={{ grams: 'weight' }}
+          onChange={correct.reset}
+          onSubmit={() => correct.mutate()}
+          sx={{ display: 'flex', gap: 1.5 }}
+        >
+          <Out.Weight size="small" name="weight" autoFocus label="What came out" required="Weigh it." />
+          <Button type="submit" variant="outlined" disabled={correct.isPending} sx={{ height: 44 }}>
             Keep it
           </Button>
-        </Box>
+        </Form>
       )}
       <ProblemNotice failure={correct.error ?? undo.error} />
     </Box>

@@ -1,22 +1,23 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import type { Schema } from '../api/client';
 import { refresh } from '../api/house';
-import { useDraft } from '../kit/drafts';
+import { useLeft, type Packable } from '../api/stock';
+import { useDebouncedValue } from '../kit/debounced';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { FormGrid } from '../kit/FormGrid';
-import { Caution, ProblemNotice } from '../kit/Notices';
+import { Caution } from '../kit/Notices';
 import { days, useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
-import { firstPack, daysByRule, leftThere, packBodies, weightOf, type PackText } from './draft';
-import { Pick } from './Pick';
-import { contents, keepings, wraps, type Content, type Source } from './words';
+import { firstPack, daysByRule, packBodies, weightOf, type PackText } from './draft';
+import { contents, keepings, wraps, type Content } from './words';
 
 interface Props {
   title: string;
@@ -24,9 +25,8 @@ interface Props {
   draft: string;
   /** What may be packed of it; the first is offered. */
   choices: readonly [Content, ...Content[]];
-  /** What lies there, in grams. */
-  found: Partial<Record<Source, number>>;
-  packed: Schema['PackView'][];
+  /** What is packed. */
+  of: Packable;
   stock: Schema['StockView'];
   /** Steaks that were weighed one by one, in grams. */
   weighed?: number[];
@@ -34,130 +34,117 @@ interface Props {
   onClose: () => void;
 }
 
+const Packs = fieldsOf<PackText>();
+
+/** What the server calls these. */
+const names = { 'packs.*.grams': 'weights.*.text', 'packs.*.useBy': 'useBy', 'packs.*.packedOn': 'packedOn' };
+
+const TYPING_MS = 200;
+
 /** Packs what lies there: each weight a pack. */
-export function PackDialog({
-  title,
-  draft,
-  choices,
-  found,
-  packed,
-  stock,
-  weighed = [],
-  put,
-  onClose,
-}: Props) {
+export function PackDialog({ title, draft, choices, of, stock, weighed = [], put, onClose }: Props) {
   const units = useUnits();
-  const [text, setText, clear] = useDraft<PackText>(draft, () => firstPack(stock.today, choices[0]));
+  const form = useKeptForm<PackText>(draft, () => firstPack(stock.today, choices[0]));
+  const { values: text, change } = form;
+  const bodies = packBodies(text, units);
   const save = useMutation({
-    mutationFn: () => put(packBodies(text, units)),
+    mutationFn: () => put(bodies),
     onSuccess: async () => {
-      clear();
+      form.clear();
       await refresh();
       onClose();
     },
   });
-  const change = (part: Partial<PackText>) => {
-    save.reset();
-    setText((before) => ({ ...before, ...part }));
-  };
-  const left = leftThere(text, found, packed, units);
+  const left = useLeft(
+    of,
+    text.content,
+    useDebouncedValue(
+      bodies.map(({ grams }) => grams),
+      TYPING_MS,
+    ),
+  );
   const byRule = daysByRule(text, stock.rules);
   const words = Object.fromEntries(choices.map((each) => [each, contents[each]])) as Record<Content, string>;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="pack">
       <DialogTitle id="pack">{title}</DialogTitle>
-      <DialogContent sx={{ display: 'grid', gap: 2 }}>
-        <FormGrid onSubmit={(event) => event.preventDefault()}>
-          <Pick
-            label="What"
-            value={text.content}
-            choices={words}
-            onChange={(content) => change({ content })}
-          />
-          <Pick label="In" value={text.wrap} choices={wraps} onChange={(wrap) => change({ wrap })} />
-          <Pick
-            label="Kept"
-            value={text.keeping}
-            choices={keepings}
-            onChange={(keeping) => change({ keeping })}
-          />
-          <TextField
-            size="small"
-            label="Where"
-            value={text.place}
-            onChange={(event) => change({ place: event.target.value })}
-            slotProps={{ htmlInput: { maxLength: 80 } }}
-          />
-          <TextField
-            size="small"
-            type="date"
-            label="Packed"
-            value={text.packedOn}
-            onChange={(event) => change({ packedOn: event.target.value })}
-            slotProps={{ inputLabel: { shrink: true } }}
-          />
-          <TextField
-            size="small"
-            type="date"
-            label="Use by"
-            value={text.useBy}
-            onChange={(event) => change({ useBy: event.target.value })}
-            helperText={
-              byRule > 0
-                ? `your own rule says ${days(byRule)} from packing, unless you write a day`
-                : 'you have no rule for this yet'
-            }
-            slotProps={{ inputLabel: { shrink: true } }}
-          />
-        </FormGrid>
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))', gap: 1.5 }}>
-          {text.weights.map((each, index) => (
-            <WeightField
-              key={each.id}
+      <DialogContent>
+        <Form
+          form={form}
+          failure={save.error}
+          names={names}
+          onChange={save.reset}
+          onSubmit={() => bodies.length > 0 && save.mutate()}
+          sx={{ display: 'grid', gap: 2 }}
+        >
+          <FormGrid dialog>
+            <Packs.Choice size="small" name="content" label="What" choices={words} />
+            <Packs.Choice size="small" name="wrap" label="In" choices={wraps} />
+            <Packs.Choice size="small" name="keeping" label="Kept" choices={keepings} />
+            <Packs.Text size="small" name="place" label="Where" most={80} />
+            <Packs.Text size="small" name="packedOn" label="Packed" type="date" required />
+            <Packs.Text
               size="small"
-              autoFocus={index === text.weights.length - 1}
-              label={`Pack ${index + 1}`}
-              text={each.text}
-              onText={(typed) =>
-                change({
-                  weights: text.weights.map((one) => (one.id === each.id ? { ...one, text: typed } : one)),
-                })
+              name="useBy"
+              label="Use by"
+              type="date"
+              helper={
+                byRule > 0
+                  ? `your own rule says ${days(byRule)} from packing, unless you write a day`
+                  : 'you have no rule for this yet'
               }
             />
-          ))}
-          <Button onClick={() => change({ weights: [...text.weights, weightOf()] })}>One pack more</Button>
-          {weighed.length > 0 &&
-            text.content === 'STEAK' &&
-            text.weights.every((each) => each.text === '') && (
-              <Button
-                onClick={() =>
-                  change({ weights: weighed.map((grams) => weightOf(units.weightForField(grams))) })
-                }
-              >
-                Each steak as it was weighed
+          </FormGrid>
+          <Box
+            sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))', gap: 1.5 }}
+          >
+            {text.weights.map((each, index) => (
+              <Packs.Weight
+                key={each.id}
+                size="small"
+                name={`weights.${index}.text`}
+                autoFocus={index === text.weights.length - 1}
+                label={`Pack ${index + 1}`}
+              />
+            ))}
+            <Button onClick={() => change({ weights: [...text.weights, weightOf()] })}>One pack more</Button>
+            {weighed.length > 0 &&
+              text.content === 'STEAK' &&
+              text.weights.every((each) => each.text === '') && (
+                <Button
+                  onClick={() =>
+                    change({ weights: weighed.map((grams) => weightOf(units.weightForField(grams))) })
+                  }
+                >
+                  Each steak as it was weighed
+                </Button>
+              )}
+          </Box>
+          {left !== undefined && (
+            <Typography
+              role="status"
+              sx={{ fontWeight: 620, color: left < 0 ? 'warning.main' : 'text.primary' }}
+            >
+              {left >= 0
+                ? `${units.weight(left)} is left to pack.`
+                : `${units.weight(-left)} more than there was.`}
+            </Typography>
+          )}
+          <Caution of="OWN_PLAN" />
+          <Save
+            busy={save.isPending}
+            disabled={bodies.length === 0}
+            failure={save.error}
+            beside={
+              <Button color="inherit" onClick={onClose}>
+                Later
               </Button>
-            )}
-        </Box>
-        <Typography role="status" sx={{ fontWeight: 620, color: left < 0 ? 'warning.main' : 'text.primary' }}>
-          {left >= 0
-            ? `${units.weight(left)} is left to pack.`
-            : `${units.weight(-left)} more than there was.`}
-        </Typography>
-        <Caution of="OWN_PLAN" />
-        <ProblemNotice failure={save.error} />
+            }
+          >
+            Pack it
+          </Save>
+        </Form>
       </DialogContent>
-      <DialogActions>
-        <Button color="inherit" onClick={onClose}>
-          Later
-        </Button>
-        <Button
-          variant="contained"
-          disabled={save.isPending || packBodies(text, units).length === 0}
-          onClick={() => save.mutate()}
-        >
-          Pack it
-        </Button>
-      </DialogActions>
     </Dialog>
   );
 }

@@ -1,22 +1,23 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MuiLink from '@mui/material/Link';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { usePack } from '../api/stock';
 import { newId } from '../kit/drafts';
 import { Figure } from '../kit/Figure';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { date, moment, useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 import { LabelButton } from './LabelButton';
-import { Pick } from './Pick';
 import { ways, type Way } from './words';
 
 type Story = Schema['PackStory'];
@@ -172,12 +173,23 @@ function Out({ out, packId }: { out: Schema['OutView']; packId: string }) {
   );
 }
 
+interface Text {
+  way: Way;
+  weight: string;
+  words: string;
+}
+
+const Taken = fieldsOf<Text>();
+
 function TakeOut({ pack }: { pack: Schema['PackView'] }) {
   const units = useUnits();
   const [id] = useState(newId);
-  const [way, setWay] = useState<Way>('SALE');
-  const [weight, setWeight] = useState(units.weightForField(pack.leftGrams));
-  const [words, setWords] = useState('');
+  const form = useKeptForm<Text>(null, () => ({
+    way: 'SALE',
+    weight: units.weightForField(pack.leftGrams),
+    words: '',
+  }));
+  const { way, weight, words } = form.values;
   const take = useMutation({
     mutationFn: () =>
       answer(
@@ -188,41 +200,33 @@ function TakeOut({ pack }: { pack: Schema['PackView'] }) {
       ),
     onSuccess: refresh,
   });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    take.mutate();
-  };
   return (
-    <Box
-      component="form"
-      noValidate
-      onSubmit={submit}
-      className="no-print"
-      sx={{ display: 'grid', gap: 1.5 }}
-    >
-      <Typography variant="h2">Take out</Typography>
-      <Box
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: { xs: '1fr', sm: '160px 160px 1fr auto' },
-          gap: 1.5,
-          alignItems: 'start',
-        }}
+    <Box className="no-print">
+      <Form
+        form={form}
+        failure={take.error}
+        names={{ grams: 'weight' }}
+        onChange={take.reset}
+        onSubmit={() => take.mutate()}
+        sx={{ display: 'grid', gap: 1.5 }}
       >
-        <Pick label="What for" value={way} choices={ways} onChange={setWay} />
-        <WeightField size="small" label="How much" text={weight} onText={setWeight} />
-        <TextField
-          size="small"
-          label="To whom, or why"
-          value={words}
-          onChange={(event) => setWords(event.target.value)}
-          slotProps={{ htmlInput: { maxLength: 200 } }}
-        />
-        <Button type="submit" variant="contained" disabled={take.isPending || !units.readWeight(weight)}>
+        <Typography variant="h2">Take out</Typography>
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: '1fr', sm: '160px 160px 1fr' },
+            gap: 1.5,
+            alignItems: 'start',
+          }}
+        >
+          <Taken.Choice size="small" name="way" label="What for" choices={ways} />
+          <Taken.Weight size="small" name="weight" label="How much" required="Say how much." />
+          <Taken.Text size="small" name="words" label="To whom, or why" most={200} />
+        </Box>
+        <Save busy={take.isPending} failure={take.error}>
           Take it out
-        </Button>
-      </Box>
-      <ProblemNotice failure={take.error} />
+        </Save>
+      </Form>
     </Box>
   );
 }

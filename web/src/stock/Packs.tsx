@@ -35,8 +35,7 @@ export function Packs({ bench }: { bench: Schema['BenchView'] }) {
           title={`Pack ${card.tag}`}
           draft={`packs of ${card.id}`}
           choices={ofPieces}
-          found={bench.piece.ledger.piles}
-          packed={packs.data}
+          of={{ pieceId: card.id }}
           stock={stock.data}
           weighed={log
             .filter(({ kind, stands, steaks }) => kind === 'PILE' && stands && steaks === 1)

@@ -1,46 +1,52 @@
 import { expect, test } from 'vitest';
 import type { Schema } from '../api/client';
 import { buildUnits } from '../kit/reader';
-import { blendBody, boughtMeat, firstBlend, sourceOf, usedOf } from './blend';
+import { blendBody, boughtMeat, firstBlend, usedOf } from './blend';
 
 const units = buildUnits('KG', false, false, 'EUR');
-const pack = (content: 'TRIM' | 'FAT') =>
-  ({ id: 'p', content, contentLabel: 'Trim for grinding', tag: '21A' }) as Schema['PackView'];
-
-test('trim of an aged piece is taken for crust and fat for fat, until somebody says otherwise', () => {
-  expect(sourceOf(pack('TRIM'), firstBlend())).toMatchObject({ lean: '80', crust: '100', used: true });
-  expect(sourceOf(pack('FAT'), firstBlend())).toMatchObject({ lean: '10', crust: '0' });
-  const said = { ...firstBlend(), packs: { p: { lean: '70', crust: '40', used: false } } };
-  expect(sourceOf(pack('TRIM'), said)).toMatchObject({ lean: '70', crust: '40', used: false });
-});
+const trim = {
+  packId: 'p',
+  name: 'Trim for grinding of 21A',
+  grams: 0,
+  priceMinorPerKg: 0,
+  leanPercent: 80,
+  crustPercent: 100,
+};
+const first = {
+  blend: { grams: 2000, leanPercent: 80, mostCrustPercent: 5, mostAgedFatPercent: 20, sources: [trim] },
+  boughtLeanPercent: 90,
+} as Schema['FirstBlend'];
 
 test('bought meat without a name or weight, and what is set aside, is not asked about', () => {
   const text = {
-    ...firstBlend(),
+    ...firstBlend(first, units),
+    packs: { p: { lean: '80', crust: '100', used: false } },
     bought: [
-      { ...boughtMeat(), name: 'shank', weight: '3', price: '11.00' },
-      { ...boughtMeat(), name: '', weight: '3' },
-      { ...boughtMeat(), name: 'plate', weight: '' },
+      { ...boughtMeat(first), name: 'shank', weight: '3', price: '11.00' },
+      { ...boughtMeat(first), name: '', weight: '3' },
+      { ...boughtMeat(first), name: 'plate', weight: '' },
     ],
   };
-  const body = blendBody(text, [{ ...sourceOf(pack('TRIM'), text), used: false }], units);
+  const body = blendBody(text, [trim], units);
   expect(body?.sources).toEqual([
-    {
-      packId: undefined,
-      name: 'shank',
-      grams: 3000,
-      priceMinorPerKg: 1100,
-      leanPercent: 90,
-      crustPercent: 0,
-    },
+    { name: 'shank', grams: 3000, priceMinorPerKg: 1100, leanPercent: 90, crustPercent: 0 },
   ]);
   expect(body).toMatchObject({ grams: 2000, leanPercent: 80, mostCrustPercent: 5 });
-  expect(blendBody({ ...text, weight: '' }, [], units)).toBeNull();
-  expect(blendBody(firstBlend(), [], units)).toBeNull();
+  expect(blendBody({ ...text, weight: '' }, [trim], units)).toBeNull();
+  expect(blendBody({ ...text, bought: [] }, [trim], units)).toBeNull();
+});
+
+test('a pack goes in as it was said to be, and one that is gone since the draft was left does not', () => {
+  const text = firstBlend(first, units);
+  const said = { ...text, packs: { ...text.packs, p: { lean: '70', crust: '40', used: true } } };
+  expect(blendBody(said, [trim], units)?.sources).toMatchObject([
+    { packId: 'p', leanPercent: 70, crustPercent: 40 },
+  ]);
+  expect(blendBody(said, [], units)).toBeNull();
 });
 
 test('what goes into the grinder is what was worked out, bought meat at its typed price', () => {
-  const chuck = { ...boughtMeat(), name: ' fresh chuck ', price: '11.80', weight: '5' };
+  const chuck = { ...boughtMeat(first), name: ' fresh chuck ', price: '11.80', weight: '5' };
   const parts = [
     { packId: 'p', name: 'pack 1, trim of 21A', grams: 100, share: 0.05 },
     { name: 'fresh chuck', grams: 1900, share: 0.95 },

@@ -2,79 +2,78 @@ import type { Schema } from '../api/client';
 import { newId } from '../kit/drafts';
 import { readNumber, type Units } from '../kit/units';
 
-/** A stock as it stands in the fields: a pack, or meat that is bought for it. */
-export interface SourceText {
-  id: string;
-  packId?: string;
-  name: string;
-  weight: string;
-  price: string;
+/** How lean something is, how much of it is crust, and whether it goes in. */
+export interface ShareText {
   lean: string;
   crust: string;
   used: boolean;
 }
 
+/** Meat that is bought for it. */
+export interface BoughtText extends ShareText {
+  id: string;
+  name: string;
+  weight: string;
+  price: string;
+}
+
+/** A grind as it stands in the fields. */
 export interface BlendText {
   weight: string;
   lean: string;
   crust: string;
   aged: string;
-  bought: SourceText[];
+  bought: BoughtText[];
   /** What is said of packs, by their ids. */
-  packs: Record<string, Pick<SourceText, 'lean' | 'crust' | 'used'>>;
+  packs: Record<string, ShareText>;
 }
 
-/** Common practice: crust is strong, so a small share only. */
-export const firstBlend = (): BlendText => ({
-  weight: '2',
-  lean: '80',
-  crust: '5',
-  aged: '20',
+export const firstBlend = ({ blend }: Schema['FirstBlend'], units: Units): BlendText => ({
+  weight: units.weightForField(blend.grams),
+  lean: String(blend.leanPercent),
+  crust: String(blend.mostCrustPercent),
+  aged: String(blend.mostAgedFatPercent),
   bought: [],
-  packs: {},
+  packs: Object.fromEntries(
+    blend.sources.map(({ packId, leanPercent, crustPercent }) => [
+      packId ?? '',
+      { lean: String(leanPercent), crust: String(crustPercent), used: true },
+    ]),
+  ),
 });
 
-export const boughtMeat = (): SourceText => ({
+export const boughtMeat = ({ boughtLeanPercent }: Schema['FirstBlend']): BoughtText => ({
   id: newId(),
   name: '',
   weight: '',
   price: '',
-  lean: '90',
+  lean: String(boughtLeanPercent),
   crust: '0',
   used: true,
 });
 
-/** What a pack is taken for until somebody says otherwise: trim from an aged piece is mostly crust, fat mostly fat. */
-export function sourceOf(pack: Schema['PackView'], text: BlendText): SourceText {
-  const fat = pack.content === 'FAT';
-  return {
-    id: pack.id,
-    packId: pack.id,
-    name: `${pack.contentLabel} of ${pack.tag}`,
-    weight: '',
-    price: '',
-    lean: fat ? '10' : '80',
-    crust: fat ? '0' : '100',
-    used: true,
-    ...text.packs[pack.id],
-  };
-}
-
 const whole = (text: string): number => Math.round(readNumber(text) ?? 0);
 
-/** What the server takes; null while there is nothing to mix. */
-export function blendBody(text: BlendText, packs: SourceText[], units: Units): Schema['BlendForm'] | null {
+/** What the server takes, of the packs there are; null while there is nothing to mix. */
+export function blendBody(
+  text: BlendText,
+  packs: Schema['SourceForm'][],
+  units: Units,
+): Schema['BlendForm'] | null {
   const grams = units.readWeight(text.weight) ?? 0;
-  const sources = [...packs, ...text.bought]
-    .filter(({ used, packId, name, weight }) => used && (packId || (name.trim() && units.readWeight(weight))))
-    .map((source) => ({
-      packId: source.packId,
-      name: source.name,
-      grams: source.packId ? 0 : (units.readWeight(source.weight) ?? 0),
-      priceMinorPerKg: source.packId ? 0 : (units.readPrice(source.price) ?? 0),
-      leanPercent: whole(source.lean),
-      crustPercent: whole(source.crust),
+  const own = packs.flatMap(({ packId, name }) => {
+    const share = text.packs[packId ?? ''];
+    return share?.used ? [{ packId, name, grams: 0, priceMinorPerKg: 0, ...sharesOf(share) }] : [];
+  });
+  const bought = text.bought
+    .filter(({ name, weight }) => name.trim() && units.readWeight(weight))
+    .map((meat) => ({
+      name: meat.name,
+      grams: units.readWeight(meat.weight) ?? 0,
+      priceMinorPerKg: units.readPrice(meat.price) ?? 0,
+      ...sharesOf(meat),
     }));
+  const sources = [...own, ...bought];
   return grams === 0 || sources.length === 0
     ? null
     : {
@@ -86,10 +85,12 @@ export function blendBody(text: BlendText, packs: SourceText[], units: Units): S
       };
 }
 
+const sharesOf = ({ lean, crust }: ShareText) => ({ leanPercent: whole(lean), crustPercent: whole(crust) });
+
 /** What goes into the grinder, as it was worked out; bought meat at the price that was typed for it. */
 export const usedOf = (
   parts: Schema['BlendPart'][],
-  bought: SourceText[],
+  bought: BoughtText[],
   units: Units,
 ): Schema['UsedForm'][] =>
   parts.map(({ packId, name, grams }) => ({

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { buildUnits } from '../kit/reader';
-import { daysByRule, firstPack, leftThere, packBodies, weightOf } from './draft';
+import { daysByRule, firstPack, packBodies, weightOf } from './draft';
 
 const units = buildUnits('KG', false, false, 'EUR');
 const rule = { content: 'STEAK', wrap: 'VACUUM', keeping: 'FROZEN', version: 0, days: 90 } as const;
@@ -24,18 +24,4 @@ test('every weight is a pack, a day that was entered goes with it, and empty fie
     [420, undefined],
   ]);
   expect(packBodies({ ...text, useBy: '2026-02-10' }, units)[0]?.useBy).toBe('2026-02-10');
-});
-
-test('steaks and roasts come from one pile', () => {
-  const found = { STEAK: 3000, USABLE_TRIM: 400, FAT: 0, BONE: 0, DISCARD: 600 };
-  expect(leftThere(text, found, [{ content: 'ROAST', grams: 1000 }], units)).toBe(1080);
-  expect(leftThere({ ...text, content: 'TRIM' }, found, [{ content: 'ROAST', grams: 1000 }], units)).toBe(
-    -520,
-  );
-});
-
-test('what was made is packed from what came out of it', () => {
-  const grind = { ...firstPack('2026-01-30', 'GRIND'), weights: [weightOf('1.2')] };
-  expect(leftThere(grind, { MADE: 2000 }, [{ content: 'GRIND', grams: 500 }], units)).toBe(300);
-  expect(leftThere(grind, { STEAK: 2000 }, [], units)).toBe(-1200);
 });

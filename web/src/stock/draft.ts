@@ -1,7 +1,7 @@
 import type { Schema } from '../api/client';
 import { newId } from '../kit/drafts';
 import type { Units } from '../kit/units';
-import { sources, type Content, type Keeping, type Source, type Wrap } from './words';
+import type { Content, Keeping, Wrap } from './words';
 
 /** Packs as they stand in the fields: each weight a pack. */
 export interface PackText {
@@ -32,21 +32,6 @@ export const daysByRule = (text: PackText, rules: Schema['RuleView'][]): number 
     ({ content, wrap, keeping }) =>
       content === text.content && wrap === text.wrap && keeping === text.keeping,
   )?.days ?? 0;
-
-/** What lay there still holds, once what is packed and what stands in the fields is taken off. */
-export function leftThere(
-  text: PackText,
-  found: Partial<Record<Source, number>>,
-  packed: { content: Content; grams: number }[],
-  units: Units,
-): number {
-  const source = sources[text.content];
-  const before = packed
-    .filter(({ content }) => sources[content] === source)
-    .reduce((sum, { grams }) => sum + grams, 0);
-  const now = text.weights.reduce((sum, each) => sum + (units.readWeight(each.text) ?? 0), 0);
-  return (found[source] ?? 0) - before - now;
-}
 
 /** Without a last day that somebody typed, the workshop's own rule counts. */
 export function packBodies(text: PackText, units: Units): Schema['PackForm'][] {

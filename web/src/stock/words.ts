@@ -1,5 +1,4 @@
 import type { Schema } from '../api/client';
-import type { Stream } from '../kit/streams';
 
 export type Content = Schema['PackForm']['content'];
 export type Wrap = Schema['PackForm']['wrap'];
@@ -32,9 +31,6 @@ export const ways: Record<Way, string> = {
   DISCARD: 'thrown away',
 };
 
-/** Where the content of a pack lay before: on a pile of the bench, or in what was made. */
-export type Source = Stream | 'MADE';
-
 /** What comes straight from a piece. */
 export const ofPieces = [
   'STEAK',
@@ -46,16 +42,3 @@ export const ofPieces = [
   'FAT',
   'BONE',
 ] as const satisfies readonly Content[];
-
-export const sources: Record<Content, Source> = {
-  STEAK: 'STEAK',
-  ROAST: 'STEAK',
-  CHOP: 'STEAK',
-  SHANK: 'STEAK',
-  STEW: 'USABLE_TRIM',
-  TRIM: 'USABLE_TRIM',
-  FAT: 'FAT',
-  BONE: 'BONE',
-  GRIND: 'MADE',
-  TALLOW: 'MADE',
-};

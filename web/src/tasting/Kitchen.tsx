@@ -1,14 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
 import { ProblemNotice } from '../kit/Notices';
 import { useUnits } from '../kit/units';
 import { armColour } from '../trial/arms';
@@ -52,12 +51,20 @@ export function Kitchen({ tasting }: { tasting: Tasting }) {
   );
 }
 
+interface Text {
+  core: string;
+  same: boolean;
+}
+
+const Cooked = fieldsOf<Text>();
+
 function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; colour: string }) {
   const units = useUnits();
-  const [core, setCore] = useState(
-    sample.coreCelsius == null ? '' : units.temperatureForField(sample.coreCelsius),
-  );
-  const [same, setSame] = useState(sample.sameSeasoning);
+  const form = useKeptForm<Text>(null, () => ({
+    core: sample.coreCelsius == null ? '' : units.temperatureForField(sample.coreCelsius),
+    same: sample.sameSeasoning,
+  }));
+  const { core, same } = form.values;
   const over = tasting.state === 'REVEALED' || tasting.state === 'DROPPED';
   const save = useMutation({
     mutationFn: () =>
@@ -79,7 +86,14 @@ function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; c
     same !== sample.sameSeasoning || (units.readTemperature(core) ?? undefined) !== sample.coreCelsius;
   return (
     <Box sx={{ borderLeft: '6px solid', borderColor: colour, pl: 2, py: 0.75, mb: 1 }}>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, rowGap: 1 }}>
+      <Form
+        form={form}
+        failure={save.error}
+        names={{ coreCelsius: 'core' }}
+        onChange={save.reset}
+        onSubmit={() => save.mutate()}
+        sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, rowGap: 1 }}
+      >
         <Box sx={{ flex: '1 1 200px', minWidth: 0 }}>
           <Typography
             sx={{ fontWeight: 640, color: 'text.primary' }}
@@ -101,29 +115,25 @@ function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; c
           </Typography>
         ) : (
           <>
-            <TextField
+            <Cooked.Measure
               size="small"
-              label={`Core of ${sample.name}, ${units.temperatureUnit}`}
-              value={core}
-              onChange={(event) => setCore(event.target.value)}
+              name="core"
+              label={`Core of ${sample.name}`}
+              of="temperature"
               sx={{ width: 200 }}
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
             />
-            <FormControlLabel
-              control={<Checkbox checked={same} onChange={(_, checked) => setSame(checked)} />}
-              label="seasoned like the rest"
-            />
+            <Cooked.Check name="same" label="seasoned like the rest" />
             <Button
+              type="submit"
               variant="outlined"
               disabled={!changed || save.isPending}
-              onClick={() => save.mutate()}
               aria-label={`Keep what was measured of ${sample.name}`}
             >
               Keep
             </Button>
           </>
         )}
-      </Box>
+      </Form>
       <ProblemNotice failure={save.error} />
     </Box>
   );

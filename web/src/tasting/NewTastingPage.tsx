@@ -1,6 +1,5 @@
 import { useSearchParams } from 'react-router';
-import { useTasters, useTastingChoices } from '../api/tastings';
-import { useTrial } from '../api/trials';
+import { useFirstTasting, useTasters, useTastingChoices } from '../api/tastings';
 import { Page, Waiting } from '../kit/Page';
 import { TastingForm } from './TastingForm';
 
@@ -10,13 +9,13 @@ export default function NewTastingPage() {
   const trialId = search.get('trial');
   const choices = useTastingChoices();
   const tasters = useTasters();
-  const trial = useTrial(trialId ?? '', trialId !== null);
-  if (!choices.data || !tasters.data || (trialId !== null && !trial.data)) {
-    return <Waiting failure={choices.error ?? tasters.error ?? trial.error} />;
+  const first = useFirstTasting(trialId);
+  if (!choices.data || !tasters.data || !first.data) {
+    return <Waiting failure={choices.error ?? tasters.error ?? first.error} />;
   }
   return (
     <Page title="Set a table">
-      <TastingForm key={trialId} trial={trial.data ?? null} choices={choices.data} known={tasters.data} />
+      <TastingForm key={trialId} first={first.data} choices={choices.data} known={tasters.data} />
     </Page>
   );
 }

@@ -1,27 +1,30 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
 import Chip from '@mui/material/Chip';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import type { Schema } from '../api/client';
+import { fieldsOf } from '../kit/form/fields';
 import { useUnits } from '../kit/units';
 import { PieceFinder } from '../kit/Search';
 import { sample, type SampleText, type TastingText } from './draft';
 
+const Table = fieldsOf<TastingText>();
+
 interface Props {
-  text: TastingText;
+  samples: SampleText[];
+  /** What one more is like. */
+  first: Schema['FirstTasting'];
   fewest: number;
   most: number;
-  onChange: (part: Partial<TastingText>) => void;
+  onChange: (samples: SampleText[]) => void;
 }
 
 /** What is tasted: pieces by their tags, or anything else by its name. */
-export function SampleFields({ text, fewest, most, onChange }: Props) {
+export function SampleFields({ samples, first, fewest, most, onChange }: Props) {
   const units = useUnits();
-  const { samples } = text;
   const set = (id: string, part: Partial<SampleText>) =>
-    onChange({ samples: samples.map((each) => (each.id === id ? { ...each, ...part } : each)) });
+    onChange(samples.map((each) => (each.id === id ? { ...each, ...part } : each)));
+  const more = () => sample({ name: '', thicknessMm: first.samples[0]?.thicknessMm ?? 0 }, units);
   return (
     <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, minWidth: 0 }}>
       <Typography component="legend" variant="h2" sx={{ p: 0, mb: 1 }}>
@@ -34,18 +37,18 @@ export function SampleFields({ text, fewest, most, onChange }: Props) {
             display: 'grid',
             gridTemplateColumns: { xs: '1fr 1fr', sm: 'minmax(0, 1.5fr) minmax(0, 1.2fr) 120px auto auto' },
             gap: 1.5,
-            alignItems: 'center',
+            alignItems: 'start',
             borderTop: '1px solid',
             borderColor: 'divider',
             py: 1.25,
           }}
         >
-          <TextField
+          <Table.Text
             size="small"
+            name={`samples.${index}.name`}
             label={`Sample ${index + 1}`}
-            value={each.name}
-            onChange={(event) => set(each.id, { name: event.target.value })}
-            slotProps={{ htmlInput: { maxLength: 120 } }}
+            required="Give every sample a name."
+            most={120}
           />
           {each.pieceId ? (
             <Box>
@@ -67,22 +70,13 @@ export function SampleFields({ text, fewest, most, onChange }: Props) {
               }
             />
           )}
-          <TextField
-            size="small"
-            label={`Thickness, ${units.lengthUnit}`}
-            value={each.thickness}
-            onChange={(event) => set(each.id, { thickness: event.target.value })}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          />
-          <FormControlLabel
-            control={<Checkbox checked={each.thawed} onChange={(_, thawed) => set(each.id, { thawed })} />}
-            label="thawed"
-          />
+          <Table.Measure size="small" name={`samples.${index}.thickness`} label="Thickness" of="length" />
+          <Table.Check name={`samples.${index}.thawed`} label="thawed" />
           {samples.length > fewest && (
             <Button
               color="inherit"
               aria-label={`Remove sample ${index + 1}`}
-              onClick={() => onChange({ samples: samples.filter(({ id }) => id !== each.id) })}
+              onClick={() => onChange(samples.filter(({ id }) => id !== each.id))}
             >
               Remove
             </Button>
@@ -90,9 +84,7 @@ export function SampleFields({ text, fewest, most, onChange }: Props) {
         </Box>
       ))}
       {samples.length < most && (
-        <Button onClick={() => onChange({ samples: [...samples, sample('', units)] })}>
-          One sample more
-        </Button>
+        <Button onClick={() => onChange([...samples, more()])}>One sample more</Button>
       )}
     </Box>
   );

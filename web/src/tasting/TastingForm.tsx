@@ -1,26 +1,31 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { usePanelCheck } from '../api/tastings';
-import { newId, useDraft } from '../kit/drafts';
-import { ProblemNotice } from '../kit/Notices';
+import { newId } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { useDebouncedValue } from '../kit/debounced';
 import { useUnits } from '../kit/units';
 import { Asked } from './Asked';
-import { firstText, missing, tastingBody, type Kind, type TastingText } from './draft';
+import { firstText, tastingBody, tastingNames, type TastingText } from './draft';
 import { PanelFields } from './PanelFields';
 import { SampleFields } from './SampleFields';
 import { Shows } from './Shows';
 
+const Table = fieldsOf<TastingText>();
+
+const rounds = { 1: 'once', 2: 'twice, new codes', 3: 'three times' };
+
 interface Props {
-  trial: Schema['TrialView'] | null;
+  first: Schema['FirstTasting'];
   choices: Schema['TastingChoices'];
   known: Schema['TasterView'][];
 }
@@ -28,13 +33,14 @@ interface Props {
 /** How long typing pauses before the panel is judged again. */
 const SETTLED_MS = 400;
 
-export function TastingForm({ trial, choices, known }: Props) {
+export function TastingForm({ first, choices, known }: Props) {
   const units = useUnits();
   const navigate = useNavigate();
   const [id] = useState(newId);
-  const [text, setText, clearText] = useDraft<TastingText>(`tasting of ${trial?.id ?? 'anything'}`, () =>
-    firstText(trial, choices.attributes, units),
+  const form = useKeptForm<TastingText>(`tasting of ${first.trialId ?? 'anything'}`, () =>
+    firstText(first, units),
   );
+  const { values: text, change } = form;
   const [wrong, setWrong] = useState<string | null>(null);
   const body = tastingBody(text, units);
   const settled = useDebouncedValue(JSON.stringify(body.tasters.length > 0 ? body : null), SETTLED_MS);
@@ -42,19 +48,13 @@ export function TastingForm({ trial, choices, known }: Props) {
   const create = useMutation({
     mutationFn: () => answer(api.PUT('/api/tastings/{id}', { params: { path: { id } }, body })),
     onSuccess: async () => {
-      clearText();
+      form.clear();
       await refresh();
       navigate(`/tastings/${id}`);
     },
   });
-  const change = (part: Partial<TastingText>) => {
-    setText((before) => ({ ...before, ...part }));
-    setWrong(null);
-    create.reset();
-  };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    const lacking = missing(text);
+  const submit = () => {
+    const lacking = body.tasters.length === 0 ? 'Say who tastes.' : null;
     setWrong(lacking);
     if (lacking === null) {
       create.mutate();
@@ -62,9 +62,14 @@ export function TastingForm({ trial, choices, known }: Props) {
   };
   const kind = choices.kinds.find((each) => each.kind === text.kind);
   return (
-    <Box
-      component="form"
-      noValidate
+    <Form
+      form={form}
+      failure={create.error ?? checked.error}
+      names={tastingNames}
+      onChange={() => {
+        setWrong(null);
+        create.reset();
+      }}
       onSubmit={submit}
       sx={{
         display: 'grid',
@@ -74,41 +79,31 @@ export function TastingForm({ trial, choices, known }: Props) {
       }}
     >
       <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
-        <TextField
+        <Table.Text
+          name="question"
           label="The question, in words"
           placeholder="Is the honey coat liked more?"
-          value={text.question}
-          onChange={(event) => change({ question: event.target.value })}
-          helperText="For you and the kitchen; no taster sees it."
-          slotProps={{ htmlInput: { maxLength: 300 }, inputLabel: { shrink: true } }}
+          required="Put the question in words."
+          helper="For you and the kitchen; no taster sees it."
+          most={300}
         />
         <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 160px' } }}>
-          <TextField
-            select
-            label="What the tasters are asked"
-            value={text.kind}
-            onChange={(event) => change({ kind: event.target.value as Kind })}
-          >
+          <Table.Choice name="kind" label="What the tasters are asked">
             {choices.kinds.map((each) => (
               <MenuItem key={each.kind} value={each.kind}>
                 {each.label}
               </MenuItem>
             ))}
-          </TextField>
-          <TextField
-            select
-            label="Rounds"
-            value={text.rounds}
-            onChange={(event) => change({ rounds: Number(event.target.value) })}
-          >
-            {[1, 2, 3].map((rounds) => (
-              <MenuItem key={rounds} value={rounds}>
-                {rounds === 1 ? 'once' : rounds === 2 ? 'twice, new codes' : 'three times'}
-              </MenuItem>
-            ))}
-          </TextField>
+          </Table.Choice>
+          <Table.Choice name="rounds" label="Rounds" choices={rounds} />
         </Box>
-        <SampleFields text={text} most={kind?.most ?? 6} fewest={kind?.fewest ?? 2} onChange={change} />
+        <SampleFields
+          samples={text.samples}
+          first={first}
+          most={kind?.most ?? 6}
+          fewest={kind?.fewest ?? 2}
+          onChange={(samples) => change({ samples })}
+        />
         {kind?.maySayScores && (
           <Asked
             usual={choices.attributes}
@@ -124,59 +119,39 @@ export function TastingForm({ trial, choices, known }: Props) {
           <Box
             sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr 1fr', sm: '1.4fr 1fr 1fr' } }}
           >
-            <TextField
-              select
-              size="small"
-              label="How"
-              value={text.heat}
-              onChange={(event) => change({ heat: event.target.value as TastingText['heat'] })}
-            >
+            <Table.Choice size="small" name="heat" label="How">
               {choices.heats.map((each) => (
                 <MenuItem key={each.heat} value={each.heat}>
                   {each.label}
                 </MenuItem>
               ))}
-            </TextField>
-            <TextField
+            </Table.Choice>
+            <Table.Measure size="small" name="core" label="Core of every sample" of="temperature" required />
+            <Table.Measure size="small" name="rest" label="Rest" of="minutes" required />
+            <Table.Text
               size="small"
-              label={`Core of every sample, ${units.temperatureUnit}`}
-              value={text.core}
-              onChange={(event) => change({ core: event.target.value })}
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-            />
-            <TextField
-              size="small"
-              label="Rest, minutes"
-              value={text.rest}
-              onChange={(event) => change({ rest: event.target.value })}
-              slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-            />
-            <TextField
-              size="small"
+              name="seasoning"
               label="Seasoning, the same for all"
-              value={text.seasoning}
-              onChange={(event) => change({ seasoning: event.target.value })}
+              most={200}
               sx={{ gridColumn: '1 / -1' }}
-              slotProps={{ htmlInput: { maxLength: 200 } }}
             />
           </Box>
         </Box>
       </Box>
       <Box sx={{ display: 'grid', gap: 2, position: { md: 'sticky' }, top: 16 }}>
         <Shows check={checked.data ?? null} />
-        <ProblemNotice failure={create.error ?? checked.error} />
         {wrong && (
           <Typography role="alert" color="error">
             {wrong}
           </Typography>
         )}
-        <Button type="submit" variant="contained" size="large" disabled={create.isPending}>
+        <Save busy={create.isPending} failure={create.error ?? checked.error}>
           Set the table
-        </Button>
+        </Save>
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           Codes and orders are drawn now and kept. Until the reveal only you see which code is what.
         </Typography>
       </Box>
-    </Box>
+    </Form>
   );
 }

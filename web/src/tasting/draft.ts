@@ -36,49 +36,42 @@ export interface TastingText {
   seasoning: string;
 }
 
-/** Common practice: as thick as a steak is cut, to the core a dry-aged steak is judged at. */
-const USUAL_MM = 30;
-const USUAL_CORE = 55;
+type First = Schema['FirstTasting'];
 
-export const sample = (name: string, units: Units, more: Partial<SampleText> = {}): SampleText => ({
+/** A sample as the first one is, another in its place. */
+export const sample = (like: First['samples'][number], units: Units): SampleText => ({
   id: newId(),
-  name,
-  thickness: units.lengthForField(USUAL_MM),
+  name: like.name,
+  pieceId: like.pieceId,
+  tag: like.tag,
+  armId: like.armId,
+  thickness: units.lengthForField(like.thicknessMm),
   thawed: false,
-  ...more,
 });
 
 export const taster = (name: string, tasterId?: string): TasterText => ({ id: newId(), name, tasterId });
 
-/** What a tasting begins with: of a trial its arms, the first cut piece of each. */
-export function firstText(trial: Schema['TrialView'] | null, usual: Attribute[], units: Units): TastingText {
-  const liking = usual.filter(({ key }) => key === 'liking');
-  const samples =
-    trial?.arms.map((arm) => {
-      const piece = arm.pieces.find(({ card }) => card.state === 'CUT') ?? arm.pieces[0];
-      return sample(arm.name, units, { armId: arm.id, pieceId: piece?.card.id, tag: piece?.card.tag });
-    }) ?? ['', ''].map((name) => sample(name, units));
-  return {
-    question: trial?.question ?? '',
-    kind: samples.length > 2 ? 'RANKING' : 'PAIRED',
-    rounds: 1,
-    attributes: liking,
-    samples,
-    tasters: [taster('')],
-    trialId: trial?.id,
-    heat: 'BATH',
-    core: units.temperatureForField(USUAL_CORE),
-    rest: '5',
-    seasoning: '',
-  };
-}
+/** What a tasting begins with. */
+export const firstText = (first: First, units: Units): TastingText => ({
+  question: first.question,
+  kind: first.kind,
+  rounds: first.rounds,
+  attributes: first.attributes,
+  samples: first.samples.map((each) => sample(each, units)),
+  tasters: [taster('')],
+  trialId: first.trialId,
+  heat: first.heat,
+  core: units.temperatureForField(first.coreCelsius),
+  rest: String(first.restMinutes),
+  seasoning: '',
+});
 
 /** What the server takes, as far as it can be read; names that are missing are stood in for. */
 export function tastingBody(text: TastingText, units: Units): Schema['TastingForm'] {
   return {
     question: text.question.trim() === '' ? 'Not asked yet' : text.question,
     kind: text.kind,
-    rounds: text.rounds,
+    rounds: Number(text.rounds),
     attributes: text.kind === 'TRIANGLE' ? [] : text.attributes,
     samples: text.samples.map((each, index) => ({
       id: each.id,
@@ -99,16 +92,12 @@ export function tastingBody(text: TastingText, units: Units): Schema['TastingFor
   };
 }
 
-/** What is still missing, in a sentence. */
-export function missing(text: TastingText): string | null {
-  if (text.question.trim() === '') {
-    return 'Put the question in words.';
-  }
-  if (text.samples.some(({ name }) => name.trim() === '')) {
-    return 'Give every sample a name.';
-  }
-  return text.tasters.every(({ name }) => name.trim() === '') ? 'Say who tastes.' : null;
-}
+/** What the server calls these. */
+export const tastingNames = {
+  'samples.*.thicknessMm': 'samples.*.thickness',
+  coreCelsius: 'core',
+  restMinutes: 'rest',
+};
 
 /** An attribute of one's own; its key follows from its name. */
 export const ownAttribute = (label: string, low: string, high: string): Attribute => ({

@@ -3,24 +3,26 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import InputAdornment from '@mui/material/InputAdornment';
-import TextField from '@mui/material/TextField';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { answer, api, type Answers, type PieceView, type Schema } from '../api/client';
 import { refresh, useSession } from '../api/house';
 import { useLot } from '../api/lots';
 import { useRecipes, useScaled, useTreatments } from '../api/treatments';
 import { FormGrid } from '../kit/FormGrid';
-import { newId, useDraft } from '../kit/drafts';
-import { Caution, ProblemNotice, Questions } from '../kit/Notices';
+import { newId } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
+import { Caution } from '../kit/Notices';
 import { Waiting } from '../kit/Page';
-import { readNumber, useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
+import { useUnits } from '../kit/units';
 import { Amounts } from './Amounts';
 import { firstOf } from './draft';
-import { doseBody, giveBody, GiveFields, type Give } from './GiveFields';
+import { doseBody, giveBody, type Give } from './give';
+import { GiveFields } from './GiveFields';
 
 interface Props {
   piece: PieceView;
@@ -60,16 +62,25 @@ interface FormProps extends Props {
   first: Schema['TreatmentView'];
 }
 
+type Text = Give & { coat: string; cost: string; beganOn: string };
+
+const Given = fieldsOf<Text>();
+
 function GiveForm({ piece, kinds, recipes, first, onClose }: FormProps) {
   const units = useUnits();
   const { card } = piece;
   const today = useSession().data?.me?.today ?? '';
   const lot = useLot(card.lotId);
   const [id] = useState(newId);
-  const [draft, setDraft, clearDraft] = useDraft<Give & { coat: string; cost: string; beganOn: string }>(
-    `treat ${card.id}`,
-    () => ({ ...firstOf(first), exactly: '', number: '', coat: '', cost: '', beganOn: today }),
-  );
+  const form = useKeptForm<Text>(`treat ${card.id}`, () => ({
+    ...firstOf(first),
+    exactly: '',
+    number: '',
+    coat: '',
+    cost: '',
+    beganOn: today,
+  }));
+  const draft = form.values;
   const scaled = useScaled(
     lot.data && card.method
       ? {
@@ -96,76 +107,58 @@ function GiveForm({ piece, kinds, recipes, first, onClose }: FormProps) {
         }),
       ),
     onSuccess: async () => {
-      clearDraft();
+      form.clear();
       await refresh();
       onClose();
     },
   });
-  const change = (part: Partial<typeof draft>) => {
-    setDraft({ ...draft, ...part });
-    give.reset();
-  };
-  const unreadable = draft.amount.trim() !== '' && readNumber(draft.amount) === null;
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (!unreadable) {
-      give.mutate({});
-    }
-  };
   return (
-    <FormGrid onSubmit={submit}>
-      <GiveFields give={draft} kinds={kinds} recipes={recipes} onChange={change} />
-      {scaled.data && (
+    <Form
+      form={form}
+      failure={give.error}
+      names={{ coatGrams: 'coat', costMinor: 'cost' }}
+      onChange={give.reset}
+      onSubmit={() => give.mutate({})}
+    >
+      <FormGrid dialog>
+        <GiveFields kinds={kinds} recipes={recipes} />
+        {scaled.data && (
+          <Box className="whole">
+            <Amounts scaled={scaled.data} />
+          </Box>
+        )}
+        <Given.Text size="small" name="beganOn" label="Began on" type="date" />
+        <Given.Measure
+          size="small"
+          name="cost"
+          label="It costs"
+          of="money"
+          placeholder={
+            scaled.data && scaled.data.costMinor > 0 ? units.moneyForField(scaled.data.costMinor) : ' '
+          }
+        />
+        {kinds.find((each) => each.kind === draft.kind)?.slows && (
+          <Box className="whole">
+            <Given.Weight
+              size="small"
+              name="coat"
+              label="Coat on it already"
+              helper="Leave it empty if you weigh it on later."
+            />
+          </Box>
+        )}
         <Box className="whole">
-          <Amounts scaled={scaled.data} />
+          <Caution of="TREATED_COLD" />
         </Box>
-      )}
-      <TextField
-        size="small"
-        label="Began on"
-        type="date"
-        value={draft.beganOn}
-        onChange={(event) => change({ beganOn: event.target.value })}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
-      <TextField
-        size="small"
-        label="It costs"
-        value={draft.cost}
-        placeholder={
-          scaled.data && scaled.data.costMinor > 0 ? units.moneyForField(scaled.data.costMinor) : ''
-        }
-        onChange={(event) => change({ cost: event.target.value })}
-        slotProps={{
-          htmlInput: { inputMode: 'decimal' },
-          inputLabel: { shrink: true },
-          input: { endAdornment: <InputAdornment position="end">{units.currency}</InputAdornment> },
-        }}
-      />
-      {kinds.find((each) => each.kind === draft.kind)?.slows && (
-        <Box className="whole">
-          <WeightField
-            size="small"
-            label="Coat on it already"
-            text={draft.coat}
-            onText={(coat) => change({ coat })}
-            helper="Leave it empty if you weigh it on later."
-          />
-        </Box>
-      )}
-      <Box className="whole" sx={{ display: 'grid', gap: 1.5 }}>
-        <Caution of="TREATED_COLD" />
-        <ProblemNotice failure={give.error} />
-        <Questions
-          failure={give.error}
+        <Save
           busy={give.isPending}
+          failure={give.error}
           keep="Treat it so"
           onAnswer={(answers) => give.mutate(answers)}
-        />
-        <Button type="submit" variant="contained" size="large" disabled={give.isPending || unreadable}>
+        >
           Treat it
-        </Button>
-      </Box>
-    </FormGrid>
+        </Save>
+      </FormGrid>
+    </Form>
   );
 }

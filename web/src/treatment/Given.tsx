@@ -8,9 +8,11 @@ import { answer, api, type Answers, type PieceView, type Schema } from '../api/c
 import { refresh } from '../api/house';
 import { useGiven } from '../api/treatments';
 import { newId } from '../kit/drafts';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
 import { ProblemNotice, Questions } from '../kit/Notices';
 import { moment, shortDate, useUnits } from '../kit/units';
-import { MeatTemperature } from './MeatTemperature';
 import { whenWords } from './moments';
 
 type Treatment = Schema['GivenView'];
@@ -102,10 +104,16 @@ function One({ treatment, piece, onCoat }: Props & { treatment: Treatment }) {
   );
 }
 
+interface Text {
+  celsius: string;
+}
+
+const Measured = fieldsOf<Text>();
+
 function StepRow({ pieceId, treatmentId, step }: { pieceId: string; treatmentId: string; step: Step }) {
   const units = useUnits();
   const [id, setId] = useState(newId);
-  const [celsius, setCelsius] = useState('');
+  const form = useKeptForm<Text>(null, () => ({ celsius: '' }));
   const done = useMutation({
     mutationFn: (answers: Answers) =>
       answer(
@@ -113,7 +121,7 @@ function StepRow({ pieceId, treatmentId, step }: { pieceId: string; treatmentId:
           params: { path: { pieceId, treatmentId, entryId: id } },
           body: {
             number: step.number,
-            meatCelsius: celsius.trim() === '' ? undefined : (units.readTemperature(celsius) ?? undefined),
+            meatCelsius: units.readTemperature(form.values.celsius) ?? undefined,
             words: '',
             answers,
           },
@@ -127,7 +135,12 @@ function StepRow({ pieceId, treatmentId, step }: { pieceId: string; treatmentId:
   const when = step.on ? shortDate(step.on) : whenWords[step.moment];
   return (
     <Box component="li" sx={{ py: 0.5, borderTop: '1px dotted', borderColor: 'divider' }}>
-      <Box
+      <Form
+        form={form}
+        failure={done.error}
+        names={{ meatCelsius: 'celsius' }}
+        onChange={done.reset}
+        onSubmit={() => done.mutate({})}
         sx={{
           display: 'grid',
           gridTemplateColumns: { xs: 'minmax(0, 1fr) auto', sm: '7.5rem minmax(0, 1fr) auto' },
@@ -148,26 +161,20 @@ function StepRow({ pieceId, treatmentId, step }: { pieceId: string; treatmentId:
           </Typography>
         ) : (
           <Button
+            type="submit"
             variant="outlined"
             disabled={done.isPending}
-            onClick={() => done.mutate({})}
             aria-label={`Done: ${step.words}`}
           >
             Done
           </Button>
         )}
-      </Box>
-      {!step.done && step.measuresMeat && (
-        <Box sx={{ maxWidth: 200, mt: 0.5, ml: { sm: 'calc(7.5rem + 16px)' } }}>
-          <MeatTemperature
-            text={celsius}
-            onText={(text) => {
-              setCelsius(text);
-              done.reset();
-            }}
-          />
-        </Box>
-      )}
+        {!step.done && step.measuresMeat && (
+          <Box sx={{ maxWidth: 200, mt: 0.5, gridColumn: { xs: '1 / -1', sm: 2 } }}>
+            <Measured.Measure size="small" name="celsius" label="The meat measures" of="temperature" />
+          </Box>
+        )}
+      </Form>
       <ProblemNotice failure={done.error} />
       <Questions
         failure={done.error}

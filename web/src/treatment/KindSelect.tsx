@@ -1,25 +1,28 @@
 import ListSubheader from '@mui/material/ListSubheader';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import type { FieldValues } from 'react-hook-form';
 import type { Schema } from '../api/client';
+import { useGroup } from '../kit/form/group';
 import { firstOf, ofRecipe, type Draft } from './draft';
 
 interface Props {
-  draft: Draft;
   kinds: Schema['TreatmentView'][];
   recipes: Schema['RecipeView'][];
-  onChange: (draft: Draft) => void;
+  /** What else changes with the kind. */
+  also?: FieldValues;
 }
 
 /** The kinds of treatment there are, and the workshop's own recipes. */
-export function KindSelect({ draft, kinds, recipes, onChange }: Props) {
+export function KindSelect({ kinds, recipes, also }: Props) {
+  const { values: draft, change } = useGroup<Draft>();
   const choose = (value: string) => {
     const recipe = recipes.find((each) => each.id === value);
     const kind = kinds.find((each) => each.kind === value);
     if (recipe) {
-      onChange(ofRecipe(recipe));
+      change({ ...ofRecipe(recipe), ...also });
     } else if (kind) {
-      onChange(firstOf(kind));
+      change({ ...firstOf(kind), ...also });
     }
   };
   const own = recipes.find((each) => each.id === draft.recipeId);

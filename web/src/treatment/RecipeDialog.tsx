@@ -4,17 +4,19 @@ import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { FormGrid } from '../kit/FormGrid';
 import { newId } from '../kit/drafts';
-import { ProblemNotice } from '../kit/Notices';
-import { readNumber, useUnits } from '../kit/units';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
+import { readNumber, useUnits, type Units } from '../kit/units';
 import { DoseFields } from './DoseFields';
 import type { Draft } from './draft';
 import { InIt } from './InIt';
@@ -32,75 +34,69 @@ interface Part {
   price: string;
 }
 
+type Text = Draft & { name: string; note: string; parts: Part[] };
+
+const Mix = fieldsOf<Text>();
+
+const onePart = (): Part => ({ key: newId(), name: '', parts: '1', price: '' });
+
+const textOf = (recipe: Schema['RecipeView'] | null, units: Units): Text => ({
+  name: recipe?.name ?? '',
+  note: recipe?.note ?? '',
+  kind: recipe?.kind ?? 'PASTE',
+  recipeId: '',
+  amount: recipe ? String(recipe.amount) : '10',
+  measure: 'GRAM',
+  basis: recipe?.basis ?? 'KILOGRAM',
+  rawGarlicOrHerbs: recipe?.rawGarlicOrHerbs ?? false,
+  oil: recipe?.oil ?? false,
+  spirit: recipe?.spirit ?? false,
+  parts: recipe?.parts.map((part) => ({
+    key: newId(),
+    name: part.name,
+    parts: String(part.parts),
+    price: part.priceMinorPerKg > 0 ? units.priceForField(part.priceMinorPerKg) : '',
+  })) ?? [onePart()],
+});
+
 /** A mixture in parts by weight, what each costs, and how much of the whole a piece gets. */
 export function RecipeDialog({ recipe, kinds, onClose }: Props) {
   const units = useUnits();
   const phone = useMediaQuery('(max-width:600px)');
   const [id] = useState(() => recipe?.id ?? newId());
-  const [name, setName] = useState(recipe?.name ?? '');
-  const [note, setNote] = useState(recipe?.note ?? '');
-  const [draft, setDraft] = useState<Draft>({
-    kind: recipe?.kind ?? 'PASTE',
-    recipeId: '',
-    amount: recipe ? String(recipe.amount) : '10',
-    measure: 'GRAM',
-    basis: recipe?.basis ?? 'KILOGRAM',
-    rawGarlicOrHerbs: recipe?.rawGarlicOrHerbs ?? false,
-    oil: recipe?.oil ?? false,
-    spirit: recipe?.spirit ?? false,
-  });
-  const [parts, setParts] = useState<Part[]>(
-    () =>
-      recipe?.parts.map((part) => ({
-        key: newId(),
-        name: part.name,
-        parts: String(part.parts),
-        price: part.priceMinorPerKg > 0 ? units.priceForField(part.priceMinorPerKg) : '',
-      })) ?? [{ key: newId(), name: '', parts: '1', price: '' }],
+  const form = useKeptForm<Text>(recipe ? `recipe ${id} ${recipe.version}` : 'recipe', () =>
+    textOf(recipe, units),
   );
-  const [wrong, setWrong] = useState<string | null>(null);
+  const { parts } = form.values;
   const save = useMutation({
     mutationFn: (body: Schema['RecipeForm']) =>
       answer(api.PUT('/api/recipes/{id}', { params: { path: { id } }, body })),
     onSuccess: async () => {
+      form.clear();
       await refresh();
       onClose();
     },
   });
-  const changePart = (key: string, part: Partial<Part>) => {
-    setWrong(null);
-    setParts(parts.map((each) => (each.key === key ? { ...each, ...part } : each)));
-  };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    const amount = readNumber(draft.amount);
-    const named = parts.filter((part) => part.name.trim() !== '');
-    if (amount === null) {
-      setWrong('Say how much of it a piece gets.');
-    } else if (named.length === 0) {
-      setWrong('Name what is in it.');
-    } else if (named.some((part) => !readNumber(part.parts))) {
-      setWrong('Say how many parts of each, as a number.');
-    } else if (named.some((part) => part.price !== '' && units.readPrice(part.price) === null)) {
-      setWrong('A price is a number, or left empty.');
-    } else {
-      save.mutate({
-        version: recipe?.version ?? 0,
-        name,
-        kind: draft.kind,
-        amount,
-        basis: draft.basis,
-        parts: named.map((part) => ({
+  const submit = () => {
+    const text = form.values;
+    save.mutate({
+      version: recipe?.version ?? 0,
+      name: text.name,
+      kind: text.kind,
+      amount: readNumber(text.amount) ?? 0,
+      basis: text.basis,
+      parts: text.parts
+        .filter((part) => part.name.trim() !== '')
+        .map((part) => ({
           name: part.name,
           parts: readNumber(part.parts) ?? 0,
-          priceMinorPerKg: part.price === '' ? 0 : (units.readPrice(part.price) ?? 0),
+          priceMinorPerKg: units.readPrice(part.price) ?? 0,
         })),
-        rawGarlicOrHerbs: draft.rawGarlicOrHerbs,
-        oil: draft.oil,
-        spirit: draft.spirit,
-        note,
-      });
-    }
+      rawGarlicOrHerbs: text.rawGarlicOrHerbs,
+      oil: text.oil,
+      spirit: text.spirit,
+      note: text.note,
+    });
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" fullScreen={phone} aria-labelledby="recipe-title">
@@ -108,96 +104,82 @@ export function RecipeDialog({ recipe, kinds, onClose }: Props) {
         {recipe ? `Change ${recipe.name}` : 'Write a recipe'}
       </DialogTitle>
       <DialogContent>
-        <FormGrid onSubmit={submit}>
-          <TextField
-            label="Name"
-            required
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            slotProps={{ htmlInput: { maxLength: 80 } }}
-          />
-          <TextField
-            select
-            label="Kind"
-            value={draft.kind}
-            onChange={(event) => setDraft({ ...draft, kind: event.target.value as Draft['kind'] })}
-          >
-            {kinds
-              .filter((kind) => kind.first)
-              .map((kind) => (
-                <MenuItem key={kind.kind} value={kind.kind}>
-                  {kind.label}
-                </MenuItem>
-              ))}
-          </TextField>
-          <Typography variant="h3" className="whole">
-            In it, by weight
-          </Typography>
-          {parts.map((part, index) => (
-            <Box
-              key={part.key}
-              className="whole"
-              sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 84px 128px', gap: 1 }}
-            >
-              <TextField
-                size="small"
-                label={`Part ${index + 1}`}
-                value={part.name}
-                onChange={(event) => changePart(part.key, { name: event.target.value })}
-              />
-              <TextField
-                size="small"
-                label="Parts"
-                value={part.parts}
-                onChange={(event) => changePart(part.key, { parts: event.target.value })}
-                slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-              />
-              <TextField
-                size="small"
-                label={`Price per ${units.perWeightUnit}`}
-                value={part.price}
-                onChange={(event) => changePart(part.key, { price: event.target.value })}
-                slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-              />
-            </Box>
-          ))}
-          <Button
-            className="whole"
-            variant="outlined"
-            sx={{ justifySelf: 'start' }}
-            onClick={() => setParts([...parts, { key: newId(), name: '', parts: '1', price: '' }])}
-          >
-            One part more
-          </Button>
-          <Typography variant="h3" className="whole">
-            Of the whole, a piece gets
-          </Typography>
-          <DoseFields dose={draft} onlyGrams onChange={(part) => setDraft({ ...draft, ...part })} />
-          <InIt contents={draft} onChange={(part) => setDraft({ ...draft, ...part })} />
-          <TextField
-            className="whole"
-            label="Note"
-            value={note}
-            onChange={(event) => setNote(event.target.value)}
-            slotProps={{ htmlInput: { maxLength: 1000 } }}
-          />
-          {wrong && (
-            <Typography role="alert" color="error" className="whole">
-              {wrong}
+        <Form
+          form={form}
+          failure={save.error}
+          names={{ 'parts.*.priceMinorPerKg': 'parts.*.price' }}
+          onChange={save.reset}
+          onSubmit={submit}
+        >
+          <FormGrid dialog>
+            <Mix.Text name="name" label="Name" required most={80} />
+            <Mix.Choice name="kind" label="Kind">
+              {kinds
+                .filter((kind) => kind.first)
+                .map((kind) => (
+                  <MenuItem key={kind.kind} value={kind.kind}>
+                    {kind.label}
+                  </MenuItem>
+                ))}
+            </Mix.Choice>
+            <Typography variant="h3" className="whole">
+              In it, by weight
             </Typography>
-          )}
-          <Box className="whole">
-            <ProblemNotice failure={save.error} />
-          </Box>
-          <Box className="whole" sx={{ display: 'flex', gap: 1 }}>
-            <Button type="submit" variant="contained" disabled={save.isPending}>
+            {parts.map((part, index) => (
+              <Box
+                key={part.key}
+                className="whole"
+                sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 84px 128px', gap: 1 }}
+              >
+                <Mix.Text
+                  size="small"
+                  name={`parts.${index}.name`}
+                  label={`Part ${index + 1}`}
+                  required={index === 0 && 'Name what is in it.'}
+                />
+                <Mix.Measure
+                  size="small"
+                  name={`parts.${index}.parts`}
+                  label="Parts"
+                  of="number"
+                  required={part.name.trim() !== ''}
+                />
+                <Mix.Measure
+                  size="small"
+                  name={`parts.${index}.price`}
+                  label={`Price per ${units.perWeightUnit}`}
+                  of="price"
+                  bare
+                />
+              </Box>
+            ))}
+            <Button
+              className="whole"
+              variant="outlined"
+              sx={{ justifySelf: 'start' }}
+              onClick={() => form.change({ parts: [...parts, onePart()] })}
+            >
+              One part more
+            </Button>
+            <Typography variant="h3" className="whole">
+              Of the whole, a piece gets
+            </Typography>
+            <DoseFields onlyGrams required="Say how much of it a piece gets." />
+            <InIt />
+            <Mix.Text className="whole" name="note" label="Note" most={1000} />
+            <Save
+              busy={save.isPending}
+              failure={save.error}
+              beside={
+                <Button color="inherit" onClick={onClose}>
+                  Close
+                </Button>
+              }
+            >
               Keep the recipe
-            </Button>
-            <Button color="inherit" onClick={onClose}>
-              Close
-            </Button>
-          </Box>
-        </FormGrid>
+            </Save>
+          </FormGrid>
+        </Form>
       </DialogContent>
     </Dialog>
   );

@@ -3,13 +3,14 @@ import { useCuts } from '../api/lots';
 import { useMethods } from '../api/pieces';
 import { useRecipes, useScaled, useTreatments } from '../api/treatments';
 import type { Schema } from '../api/client';
-import { useDraft } from '../kit/drafts';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
 import { Advice } from './Advice';
 import { firstOf } from './draft';
-import { doseBody } from './GiveFields';
+import { doseBody } from './give';
 import { Recipes } from './Recipes';
 import { TreatmentFields, type OnAPiece } from './TreatmentFields';
 
@@ -24,36 +25,29 @@ export default function TreatmentsPage() {
   if (!kinds.data || !kind || !cuts.data || !cut || !methods.data || !recipes.data) {
     return <Waiting failure={kinds.error ?? cuts.error ?? methods.error ?? recipes.error} />;
   }
-  return (
-    <Chooser
-      kinds={kinds.data}
-      recipes={recipes.data}
-      cuts={cuts.data}
-      methods={methods.data}
-      first={{ kind, cut }}
-    />
-  );
+  return <Chooser kinds={kinds.data} recipes={recipes.data} cut={cut} methods={methods.data} kind={kind} />;
 }
 
 interface Props {
   kinds: Schema['TreatmentView'][];
   recipes: Schema['RecipeView'][];
-  cuts: Schema['CutView'][];
+  cut: Schema['CutView'];
   methods: Schema['MethodView'][];
-  first: { kind: Schema['TreatmentView']; cut: Schema['CutView'] };
+  kind: Schema['TreatmentView'];
 }
 
-function Chooser({ kinds, recipes, cuts, methods, first }: Props) {
+function Chooser({ kinds, recipes, cut, methods, kind: first }: Props) {
   const units = useUnits();
-  const [draft, setDraft] = useDraft<OnAPiece>('treatment on a piece', () => ({
-    ...firstOf(first.kind),
-    cutCode: first.cut.code,
+  const form = useKeptForm<OnAPiece>('treatment on a piece', () => ({
+    ...firstOf(first),
+    cutCode: cut.code,
     weight: units.weightForField(3400),
     method: 'OPEN_AIR',
     sharedChamber: false,
     celsius: '',
   }));
-  const kind = kinds.find((each) => each.kind === draft.kind) ?? first.kind;
+  const draft = form.values;
+  const kind = kinds.find((each) => each.kind === draft.kind) ?? first;
   const own = recipes.find((each) => each.id === draft.recipeId);
   const grams = units.readWeight(draft.weight);
   const scaled = useScaled(
@@ -72,7 +66,10 @@ function Chooser({ kinds, recipes, cuts, methods, first }: Props) {
   );
   return (
     <Page title="Treatments">
-      <Box
+      <Form
+        form={form}
+        failure={scaled.error}
+        names={{ grams: 'weight', meatCelsius: 'celsius' }}
         sx={{
           display: 'grid',
           gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '400px minmax(0, 1fr)' },
@@ -80,19 +77,12 @@ function Chooser({ kinds, recipes, cuts, methods, first }: Props) {
           alignItems: 'start',
         }}
       >
-        <TreatmentFields
-          draft={draft}
-          kinds={kinds}
-          recipes={recipes}
-          cuts={cuts}
-          methods={methods}
-          onChange={(part) => setDraft((before) => ({ ...before, ...part }))}
-        />
+        <TreatmentFields kinds={kinds} recipes={recipes} methods={methods} />
         <Box sx={{ display: 'grid', gap: 3 }}>
           <ProblemNotice failure={scaled.error} />
           <Advice kind={kind} own={own !== undefined} scaled={grams === null ? undefined : scaled.data} />
         </Box>
-      </Box>
+      </Form>
       <Recipes recipes={recipes} kinds={kinds} />
     </Page>
   );

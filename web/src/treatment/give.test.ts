@@ -3,7 +3,7 @@ import type { Schema } from '../api/client';
 import { buildUnits } from '../kit/reader';
 import { armOf } from '../trial/draft';
 import { firstOf, ofRecipe } from './draft';
-import { doseBody, giveBody } from './GiveFields';
+import { doseBody, giveBody } from './give';
 
 const honey: Schema['TreatmentView'] = {
   kind: 'SUGAR_COAT',

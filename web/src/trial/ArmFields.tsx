@@ -3,30 +3,31 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import Chip from '@mui/material/Chip';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { FormGrid } from '../kit/FormGrid';
-import { methodChoices } from '../kit/choices';
+import { chamberChoices, methodChoices } from '../kit/choices';
+import { fieldsOf } from '../kit/form/fields';
+import { Group, useGroup } from '../kit/form/group';
 import { PieceFinder } from '../kit/Search';
 import { GiveFields } from '../treatment/GiveFields';
 import { armColour } from './arms';
 import { firstGive, type ArmText, type Known, type TrialText } from './draft';
-import { ChamberSelect, DaysField, MaterialsField } from './fields';
-import { apart } from './Shared';
+import { apart, DAYS } from './Shared';
 
 interface Props {
   index: number;
-  arm: ArmText;
   text: TrialText;
   known: Known;
-  onChange: (part: Partial<ArmText>) => void;
+  /** What follows when it is made the control. */
+  onControl: () => void;
   onRemove?: () => void;
 }
 
+const Arm = fieldsOf<ArmText>();
+
 /** One arm: its name, whether it is the control, and what is done with it that is compared. */
-export function ArmFields({ index, arm, text, known, onChange, onRemove }: Props) {
+export function ArmFields({ index, text, known, onControl, onRemove }: Props) {
+  const { values: arm, change } = useGroup<ArmText>();
   const ofLot = text.lotId !== '';
-  const own = apart(text);
   const treated = ofLot && (text.factor === 'TREATMENT' || arm.give !== null);
   const name = arm.name || `Arm ${index + 1}`;
   return (
@@ -45,31 +46,27 @@ export function ArmFields({ index, arm, text, known, onChange, onRemove }: Props
       <Box component="legend" sx={{ position: 'absolute', left: -9999 }}>
         {name}
       </Box>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mb: 1.5 }}>
-        <TextField
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start', mb: 1.5 }}>
+        <Arm.Text
           size="small"
+          name="name"
           label={`Name of arm ${index + 1}`}
-          value={arm.name}
-          onChange={(event) => onChange({ name: event.target.value })}
+          required="Every arm has a name."
+          most={80}
           sx={{ width: 180 }}
-          slotProps={{ htmlInput: { maxLength: 80 } }}
         />
-        <FormControlLabel
-          control={
-            <Checkbox
-              checked={arm.control}
-              onChange={(_, control) => onChange({ control })}
-              slotProps={{ input: { 'aria-label': `${name} is the control` } }}
-            />
-          }
+        <Arm.Check
+          name="control"
           label="the control"
+          ariaLabel={`${name} is the control`}
+          onChecked={(checked) => checked && onControl()}
         />
         {treated && (
           <FormControlLabel
             control={
               <Checkbox
                 checked={arm.give !== null}
-                onChange={(_, checked) => onChange({ give: checked ? firstGive(known.kinds) : null })}
+                onChange={(_, checked) => change({ give: checked ? firstGive(known.kinds) : null })}
                 slotProps={{ input: { 'aria-label': `${name} is treated` } }}
               />
             }
@@ -82,87 +79,80 @@ export function ArmFields({ index, arm, text, known, onChange, onRemove }: Props
           </Button>
         )}
       </Box>
-      {ofLot && (
-        <Box
-          sx={{
-            display: 'flex',
-            flexWrap: 'wrap',
-            gap: 1.5,
-            '& > .MuiTextField-root': { width: 156 },
-            '&:empty': { display: 'none' },
-          }}
-        >
-          {own.method && (
-            <TextField
-              select
-              size="small"
-              label="Method"
-              value={arm.method}
-              onChange={(event) => onChange({ method: event.target.value as ArmText['method'] })}
-            >
-              {methodChoices(known.methods)}
-            </TextField>
-          )}
-          {own.chamber && (
-            <ChamberSelect
-              chambers={known.chambers}
-              value={arm.chamberId}
-              onChange={(chamberId) => onChange({ chamberId })}
-            />
-          )}
-          {own.days && <DaysField value={arm.days} onChange={(days) => onChange({ days })} />}
-          {own.materials && (
-            <MaterialsField value={arm.consumables} onChange={(consumables) => onChange({ consumables })} />
-          )}
-          {text.factor === 'BENCH_ORDER' && (
-            <TextField
-              select
-              size="small"
-              label="At the bench"
-              value={arm.order}
-              onChange={(event) => onChange({ order: event.target.value as ArmText['order'] })}
-            >
-              <MenuItem value="SLICE_FIRST">slice first</MenuItem>
-              <MenuItem value="TRIM_FIRST">trim first</MenuItem>
-            </TextField>
-          )}
-        </Box>
-      )}
+      {ofLot && <Apart text={text} known={known} />}
       {ofLot && arm.give && (
         <FormGrid maxWidth={560}>
-          <GiveFields
-            give={arm.give}
-            kinds={known.kinds}
-            recipes={known.recipes}
-            onChange={(part) => arm.give && onChange({ give: { ...arm.give, ...part } })}
-          />
+          <Group name="give">
+            <GiveFields kinds={known.kinds} recipes={known.recipes} />
+          </Group>
         </FormGrid>
       )}
-      {!ofLot && (
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
-          {arm.pieces.map((piece) => (
-            <Chip
-              key={piece.id}
-              label={piece.tag}
-              onDelete={() => onChange({ pieces: arm.pieces.filter((each) => each.id !== piece.id) })}
-            />
-          ))}
-          <Box sx={{ width: 220 }}>
-            <PieceFinder
-              size="small"
-              label={`A piece of ${name}, by its tag`}
-              onPick={(card) =>
-                onChange({
-                  pieces: [
-                    ...arm.pieces.filter((each) => each.id !== card.id),
-                    { id: card.id, tag: card.tag },
-                  ],
-                })
-              }
-            />
-          </Box>
-        </Box>
+      {!ofLot && <Pieces name={name} pieces={arm.pieces} onChange={(pieces) => change({ pieces })} />}
+    </Box>
+  );
+}
+
+/** What this arm does otherwise than the others. */
+function Apart({ text, known }: { text: TrialText; known: Known }) {
+  const own = apart(text);
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        gap: 1.5,
+        '& > .MuiTextField-root': { width: 156 },
+        '&:empty': { display: 'none' },
+      }}
+    >
+      {own.method && (
+        <Arm.Choice size="small" name="method" label="Method">
+          {methodChoices(known.methods)}
+        </Arm.Choice>
       )}
+      {own.chamber && (
+        <Arm.Choice size="small" name="chamberId" label="Chamber">
+          {chamberChoices(known.chambers)}
+        </Arm.Choice>
+      )}
+      {own.days && <Arm.Measure size="small" name="days" label="Target days" of="number" required={DAYS} />}
+      {own.materials && <Arm.Measure size="small" name="consumables" label="Materials, a piece" of="money" />}
+      {text.factor === 'BENCH_ORDER' && (
+        <Arm.Choice
+          size="small"
+          name="order"
+          label="At the bench"
+          choices={{ SLICE_FIRST: 'slice first', TRIM_FIRST: 'trim first' }}
+        />
+      )}
+    </Box>
+  );
+}
+
+interface PiecesProps {
+  name: string;
+  pieces: ArmText['pieces'];
+  onChange: (pieces: ArmText['pieces']) => void;
+}
+
+/** Pieces that hang or hung already, found by their tags. */
+function Pieces({ name, pieces, onChange }: PiecesProps) {
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+      {pieces.map((piece) => (
+        <Chip
+          key={piece.id}
+          label={piece.tag}
+          onDelete={() => onChange(pieces.filter((each) => each.id !== piece.id))}
+        />
+      ))}
+      <Box sx={{ width: 220 }}>
+        <PieceFinder
+          size="small"
+          label={`A piece of ${name}, by its tag`}
+          onPick={({ id, tag }) => onChange([...pieces.filter((each) => each.id !== id), { id, tag }])}
+        />
+      </Box>
     </Box>
   );
 }

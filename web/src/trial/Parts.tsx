@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { fieldsOf } from '../kit/form/fields';
 import { useUnits } from '../kit/units';
-import { WeightField } from '../kit/WeightField';
 import { CuttingLoss } from '../receive/CuttingLoss';
 import type { TrialText } from './draft';
 
@@ -10,6 +10,8 @@ interface Props {
   text: TrialText;
   onChange: (part: Partial<TrialText>) => void;
 }
+
+const Trial = fieldsOf<TrialText>();
 
 const MOST_PARTS = 26;
 
@@ -28,15 +30,13 @@ export function Parts({ text, onChange }: Props) {
         pieces, and a verdict that is more than an anecdote.
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
-        {text.parts.map((part, index) => (
+        {text.parts.map((_, index) => (
           <Box key={index} sx={{ width: 132 }}>
-            <WeightField
+            <Trial.Weight
               size="small"
+              name={`parts.${index}`}
               label={`Part ${index + 1}`}
-              text={part}
-              onText={(next) =>
-                onChange({ parts: text.parts.map((each, at) => (at === index ? next : each)) })
-              }
+              required="Each part of the lot needs its weight."
             />
           </Box>
         ))}

@@ -1,14 +1,16 @@
 import Box from '@mui/material/Box';
-import TextField from '@mui/material/TextField';
-import { methodChoices } from '../kit/choices';
+import { chamberChoices, methodChoices } from '../kit/choices';
+import { fieldsOf } from '../kit/form/fields';
 import { differ, type ArmText, type Known, type TrialText } from './draft';
-import { ChamberSelect, DaysField, MaterialsField } from './fields';
 
 interface Props {
   text: TrialText;
   known: Known;
-  onChange: (part: Partial<TrialText>) => void;
+  /** Puts the same into every arm. */
+  onAll: (part: Partial<ArmText>) => void;
 }
+
+const Trial = fieldsOf<TrialText>();
 
 /** Which fields every arm shows by itself: what is compared, and what differs anyway. */
 export const apart = (text: TrialText) => ({
@@ -23,49 +25,56 @@ export const apart = (text: TrialText) => ({
 });
 
 /** What all arms have alike, so that only what is compared differs. */
-export function Shared({ text, known, onChange }: Props) {
+export function Shared({ text, known, onAll }: Props) {
   const own = apart(text);
-  const [first] = text.arms;
-  if (!first) {
-    return null;
-  }
-  const all = (part: Partial<ArmText>) => onChange({ arms: text.arms.map((arm) => ({ ...arm, ...part })) });
   return (
     <Box
       role="group"
       aria-label="The same in all arms"
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, '& .MuiTextField-root': { width: 156 } }}
     >
-      <TextField
-        size="small"
-        label="Hung on"
-        type="date"
-        value={text.hungOn}
-        onChange={(event) => onChange({ hungOn: event.target.value })}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
+      <Trial.Text size="small" name="hungOn" label="Hung on" type="date" />
       {!own.method && (
-        <TextField
-          select
+        <Trial.Choice
           size="small"
+          name="arms.0.method"
           label="Method"
-          value={first.method}
-          onChange={(event) => all({ method: event.target.value as ArmText['method'] })}
+          onChanged={(method) => onAll({ method: method as ArmText['method'] })}
         >
           {methodChoices(known.methods)}
-        </TextField>
+        </Trial.Choice>
       )}
       {!own.chamber && (
-        <ChamberSelect
-          chambers={known.chambers}
-          value={first.chamberId}
-          onChange={(chamberId) => all({ chamberId })}
+        <Trial.Choice
+          size="small"
+          name="arms.0.chamberId"
+          label="Chamber"
+          onChanged={(chamberId) => onAll({ chamberId })}
+        >
+          {chamberChoices(known.chambers)}
+        </Trial.Choice>
+      )}
+      {!own.days && (
+        <Trial.Measure
+          size="small"
+          name="arms.0.days"
+          label="Target days"
+          of="number"
+          required={DAYS}
+          onChanged={(days) => onAll({ days })}
         />
       )}
-      {!own.days && <DaysField value={first.days} onChange={(days) => all({ days })} />}
       {!own.materials && (
-        <MaterialsField value={first.consumables} onChange={(consumables) => all({ consumables })} />
+        <Trial.Measure
+          size="small"
+          name="arms.0.consumables"
+          label="Materials, a piece"
+          of="money"
+          onChanged={(consumables) => onAll({ consumables })}
+        />
       )}
     </Box>
   );
 }
+
+export const DAYS = 'Say for how many days.';

@@ -1,13 +1,13 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
-import { useDraft } from '../kit/drafts';
-import { ProblemNotice } from '../kit/Notices';
+import { fieldsOf } from '../kit/form/fields';
+import { Form } from '../kit/form/Form';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
 import { date } from '../kit/units';
 
 type Trial = Schema['TrialView'];
@@ -76,9 +76,16 @@ export function Thread({ trial }: { trial: Trial }) {
   );
 }
 
+interface Text {
+  words: string;
+}
+
+const Lesson = fieldsOf<Text>();
+
 /** What somebody learnt from it, in their own words; of one version of the trial. */
 export function Learnt({ trial }: { trial: Trial }) {
-  const [words, setWords, clear] = useDraft(`learnt ${trial.id} ${trial.version}`, () => trial.learnt);
+  const form = useKeptForm<Text>(`learnt ${trial.id} ${trial.version}`, () => ({ words: trial.learnt }));
+  const { words } = form.values;
   const save = useMutation({
     mutationFn: () =>
       answer(
@@ -88,35 +95,26 @@ export function Learnt({ trial }: { trial: Trial }) {
         }),
       ),
     onSuccess: async () => {
-      clear();
+      form.clear();
       await refresh();
     },
   });
   return (
-    <Box component="section" aria-label="Learnt" sx={{ maxWidth: 720, display: 'grid', gap: 1 }}>
-      <TextField
-        label="What you learnt from it"
-        value={words}
-        multiline
-        minRows={2}
-        onChange={(event) => {
-          setWords(event.target.value);
-          save.reset();
-        }}
-        slotProps={{ htmlInput: { maxLength: 2000 } }}
-      />
-      <ProblemNotice failure={save.error} />
-      {words !== trial.learnt && (
-        <Button
-          className="no-print"
-          variant="contained"
-          sx={{ justifySelf: 'start' }}
-          disabled={save.isPending}
-          onClick={() => save.mutate()}
-        >
-          Keep it
-        </Button>
-      )}
+    <Box component="section" aria-label="Learnt" sx={{ maxWidth: 720 }}>
+      <Form
+        form={form}
+        failure={save.error}
+        onChange={save.reset}
+        onSubmit={() => save.mutate()}
+        sx={{ display: 'grid', gap: 1 }}
+      >
+        <Lesson.Text name="words" label="What you learnt from it" lines={2} most={2000} />
+        {words !== trial.learnt && (
+          <Save busy={save.isPending} failure={save.error}>
+            Keep it
+          </Save>
+        )}
+      </Form>
     </Box>
   );
 }

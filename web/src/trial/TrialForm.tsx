@@ -1,16 +1,18 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { useDesignCheck } from '../api/trials';
-import { newId, useDraft } from '../kit/drafts';
-import { Caution, ProblemNotice, Questions } from '../kit/Notices';
+import { newId } from '../kit/drafts';
+import { Form } from '../kit/form/Form';
+import { Group } from '../kit/form/group';
+import { useKeptForm } from '../kit/form/keptForm';
+import { Save } from '../kit/form/Save';
+import { Caution } from '../kit/Notices';
 import { useDebouncedValue } from '../kit/debounced';
 import { useUnits } from '../kit/units';
 import { ArmFields } from './ArmFields';
@@ -22,18 +24,30 @@ import {
   missing,
   plainArm,
   trialBody,
-  type Factor,
   type Known,
   type TrialText,
 } from './draft';
 import { Flaws } from './Flaws';
 import { Parts } from './Parts';
+import { QuestionFields } from './QuestionFields';
 import { Shared } from './Shared';
 
 interface Props {
   next: Schema['NextForm'] | null;
   known: Known;
 }
+
+/** What the server calls these. */
+const names = {
+  'arms.*.setUp.method': 'arms.*.method',
+  'arms.*.setUp.chamberId': 'arms.*.chamberId',
+  'arms.*.setUp.targetDays': 'arms.*.days',
+  'arms.*.setUp.consumablesMinor': 'arms.*.consumables',
+  'arms.*.setUp.benchOrder': 'arms.*.order',
+  'arms.*.setUp.treatment.amount': 'arms.*.give.amount',
+  'arms.*.setUp.treatment.number': 'arms.*.give.number',
+  'arms.*.setUp.treatment.exactly': 'arms.*.give.exactly',
+};
 
 const MOST_ARMS = 6;
 
@@ -45,23 +59,20 @@ export function TrialForm({ next, known }: Props) {
   const navigate = useNavigate();
   const [id] = useState(newId);
   const firstChamber = known.chambers[0]?.id ?? '';
-  const [draft, setDraft, clearText] = useDraft<TrialText>(
-    next ? `trial after ${next.fromId} ${next.changed}` : 'trial',
-    () => ({
-      question: next?.question ?? '',
-      factor: next?.factor ?? 'TREATMENT',
-      lotId: LATER,
-      hungOn: known.today,
-      parts: next ? next.arms.map(() => '') : ['', ''],
-      arms: next
-        ? next.arms.map((arm) => armOf(arm, known.kinds, firstChamber, units))
-        : [
-            plainArm('Plain', true, firstChamber, null),
-            plainArm('Treated', false, firstChamber, firstGive(known.kinds)),
-          ],
-    }),
-  );
-  const text = { ...draft, lotId: lotNow(draft.lotId, known.uncut) };
+  const form = useKeptForm<TrialText>(next ? `trial after ${next.fromId} ${next.changed}` : 'trial', () => ({
+    question: next?.question ?? '',
+    factor: next?.factor ?? 'TREATMENT',
+    lotId: LATER,
+    hungOn: known.today,
+    parts: next ? next.arms.map(() => '') : ['', ''],
+    arms: next
+      ? next.arms.map((arm) => armOf(arm, known.kinds, firstChamber, units))
+      : [
+          plainArm('Plain', true, firstChamber, null),
+          plainArm('Treated', false, firstChamber, firstGive(known.kinds)),
+        ],
+  }));
+  const text = { ...form.values, lotId: lotNow(form.values.lotId, known.uncut) };
   const [answers, setAnswers] = useState<Answers>({});
   const [wrong, setWrong] = useState<string | null>(null);
   const body = trialBody(text, units);
@@ -80,22 +91,14 @@ export function TrialForm({ next, known }: Props) {
         }),
       ),
     onSuccess: async () => {
-      clearText();
+      form.clear();
       await refresh();
       navigate(`/trials/${id}`);
     },
   });
-  /** What all of a lot is alike in, so that no lot can be split for it. */
-  const ofTheLot = (factor: Factor) => known.factors.some((each) => each.factor === factor && each.ofTheLot);
-  const change = (part: Partial<TrialText>) => {
-    setDraft((before) => ({ ...before, ...part }));
-    setWrong(null);
-    setAnswers({}); // they were about other values
-    create.reset();
-  };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    const lacking = missing(text, units);
+  const { change } = form;
+  const submit = () => {
+    const lacking = missing(text);
     setWrong(lacking);
     if (lacking === null) {
       create.mutate(answers);
@@ -114,9 +117,15 @@ export function TrialForm({ next, known }: Props) {
     );
   }
   return (
-    <Box
-      component="form"
-      noValidate
+    <Form
+      form={form}
+      failure={create.error ?? checked.error}
+      names={names}
+      onChange={() => {
+        setWrong(null);
+        setAnswers({}); // they were about other values
+        create.reset();
+      }}
       onSubmit={submit}
       sx={{
         display: 'grid',
@@ -126,76 +135,30 @@ export function TrialForm({ next, known }: Props) {
       }}
     >
       <Box sx={{ display: 'grid', gap: 2.5 }}>
-        <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 220px' } }}>
-          <TextField
-            label="The question, in words"
-            placeholder="Does a honey coat change the shrink or the taste?"
-            value={text.question}
-            onChange={(event) => change({ question: event.target.value })}
-            slotProps={{ htmlInput: { maxLength: 300 }, inputLabel: { shrink: true } }}
-          />
-          <TextField
-            select
-            label="What is compared"
-            value={text.factor}
-            onChange={(event) => {
-              const factor = event.target.value as Factor;
-              change({ factor, ...(ofTheLot(factor) && { lotId: '' }) });
-            }}
-          >
-            {known.factors.map(({ factor, label }) => (
-              <MenuItem key={factor} value={factor}>
-                {label}
-              </MenuItem>
-            ))}
-          </TextField>
-        </Box>
-        <TextField
-          select
-          label="Of which pieces"
-          value={text.lotId}
-          onChange={(event) => change({ lotId: event.target.value })}
-          slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-          helperText={
-            ofTheLot(text.factor)
-              ? 'One animal has one of it: choose pieces of several.'
-              : 'A lot that is split into all the arms answers best: the animal is the same.'
-          }
-        >
-          {!ofTheLot(text.factor) &&
-            known.uncut.map(({ subject }) => (
-              <MenuItem key={subject.id} value={subject.id}>
-                split lot {subject.tag}, {subject.name}
-              </MenuItem>
-            ))}
-          {text.lotId === LATER && <MenuItem value={LATER}>a lot that is still to come</MenuItem>}
-          <MenuItem value="">pieces that hang or hung already</MenuItem>
-        </TextField>
-        {text.lotId !== '' && <Shared text={text} known={known} onChange={change} />}
-        {text.arms.map((arm, index) => (
-          <ArmFields
-            key={arm.id}
-            index={index}
-            arm={arm}
+        <QuestionFields text={text} known={known} onChange={change} />
+        {text.lotId !== '' && (
+          <Shared
             text={text}
             known={known}
-            onChange={(part) =>
-              change({
-                arms: text.arms.map((each) =>
-                  each.id === arm.id
-                    ? { ...each, ...part }
-                    : part.control
-                      ? { ...each, control: false }
-                      : each,
-                ),
-              })
-            }
-            onRemove={
-              text.arms.length > 2
-                ? () => change({ arms: text.arms.filter((each) => each.id !== arm.id) })
-                : undefined
-            }
+            onAll={(part) => change({ arms: text.arms.map((arm) => ({ ...arm, ...part })) })}
           />
+        )}
+        {text.arms.map((arm, index) => (
+          <Group key={arm.id} name={`arms.${index}`}>
+            <ArmFields
+              index={index}
+              text={text}
+              known={known}
+              onControl={() =>
+                change({ arms: text.arms.map((each) => ({ ...each, control: each.id === arm.id })) })
+              }
+              onRemove={
+                text.arms.length > 2
+                  ? () => change({ arms: text.arms.filter((each) => each.id !== arm.id) })
+                  : undefined
+              }
+            />
+          </Group>
         ))}
         {text.arms.length < MOST_ARMS && (
           <Button
@@ -226,22 +189,20 @@ export function TrialForm({ next, known }: Props) {
             The design is fair: one thing is changed, and the rest is the same.
           </Typography>
         )}
-        <ProblemNotice failure={create.error ?? checked.error} />
         {wrong && (
           <Typography role="alert" color="error">
             {wrong}
           </Typography>
         )}
-        <Questions
-          failure={create.error}
+        <Save
           busy={create.isPending}
+          failure={create.error ?? checked.error}
           keep="Do it so"
           or="or change it"
           onAnswer={answered}
-        />
-        <Button type="submit" variant="contained" size="large" disabled={create.isPending}>
+        >
           {text.lotId === '' ? 'Begin the trial' : 'Draw, split and hang it'}
-        </Button>
+        </Save>
         {checked.data && checked.data.length > 0 && (
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>
             It may go on as it is; what weakens it stands beside the verdict.
@@ -255,6 +216,6 @@ export function TrialForm({ next, known }: Props) {
         )}
         <Caution of="TREATED_COLD" />
       </Box>
-    </Box>
+    </Form>
   );
 }

@@ -2,7 +2,7 @@ import type { Schema } from '../api/client';
 import { newId } from '../kit/drafts';
 import { readNumber, type Units } from '../kit/units';
 import { firstOf } from '../treatment/draft';
-import { giveBody, type Give } from '../treatment/GiveFields';
+import { giveBody, type Give } from '../treatment/give';
 
 export type Factor = Schema['TrialForm']['factor'];
 type SetUp = Schema['SetUp'];
@@ -149,28 +149,13 @@ export function trialBody(text: TrialText, units: Units): Schema['TrialForm'] {
   };
 }
 
-/** What is missing before it can be set up; null where nothing is. */
-export function missing(text: TrialText, units: Units): string | null {
-  if (text.question.trim() === '') {
-    return 'Put the question in words.';
-  }
-  if (text.arms.some((arm) => arm.name.trim() === '')) {
-    return 'Every arm has a name.';
-  }
+/** What is missing before it can be set up that no single field shows; null where nothing is. */
+export function missing(text: TrialText): string | null {
   if (text.lotId === '') {
     return text.arms.some((arm) => arm.pieces.length === 0) ? 'Give every arm a piece at least.' : null;
   }
   if (text.lotId === LATER) {
     return 'There is no lot to split. Receive one; what you set up waits here.';
   }
-  if (text.parts.some((part) => !units.readWeight(part))) {
-    return 'Each part of the lot needs its weight.';
-  }
-  if (text.parts.length < text.arms.length) {
-    return 'Cut the lot into a part for every arm at least.';
-  }
-  if (text.arms.some((arm) => !readNumber(arm.days))) {
-    return 'Say for how many days.';
-  }
-  return null;
+  return text.parts.length < text.arms.length ? 'Cut the lot into a part for every arm at least.' : null;
 }

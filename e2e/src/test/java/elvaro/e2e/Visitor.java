@@ -150,8 +150,10 @@ final class Visitor implements AutoCloseable {
         assertThat(page.getByText(text)).hasCount(0);
     }
 
+    /** A field by its label, whether it is marked as required or not. */
     Locator field(String label) {
-        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+        return page.getByLabel(
+                Pattern.compile("^" + label.replaceAll("[.*+?^${}()|\\[\\]\\\\]", "\\\\$0") + "(\\s*\\*)?$"));
     }
 
     void fill(String label, String text) {

@@ -1,5 +1,7 @@
 package elvaro.core.drying;
 
+import elvaro.core.air.ChamberKind;
+
 /**
  * The ways of ageing, each with what the surface wants before it starts and how long it is usual for. Days and bought
  * cost: common practice, no source.
@@ -31,6 +33,15 @@ public enum Method {
     /** What to do with the surface, and why. */
     public String surface() {
         return surface;
+    }
+
+    /** How most people age in such a place the first time. */
+    public static Method usualIn(ChamberKind kind) {
+        return switch (kind) {
+            case REFRIGERATOR -> MEMBRANE;
+            case ICE_CHEST -> ON_ICE;
+            case CABINET, WALK_IN, SHED -> OPEN_AIR;
+        };
     }
 
     /** Days to offer as a target. */

@@ -12,6 +12,9 @@ import elvaro.core.estimate.Estimates;
  */
 public record Surface(double squareMetres, double fatShare, double boneShare) {
 
+    /** Density of fat, kg/m³ (common handbook value, from memory). */
+    private static final double FAT_DENSITY = 920;
+
     public Surface {
         if (!(squareMetres > 0) || !(fatShare >= 0) || !(boneShare >= 0) || fatShare + boneShare > 1) {
             throw new IllegalArgumentException("A surface is above 0 m², and its covered shares at most all of it");
@@ -62,6 +65,15 @@ public record Surface(double squareMetres, double fatShare, double boneShare) {
     /** What dries, in m² of bare meat. */
     public double drying() {
         return squareMetres * (1 - fatShare * (1 - Estimates.UNDER_FAT) - boneShare * (1 - Estimates.UNDER_BONE));
+    }
+
+    /**
+     * What the fat cap weighs, g: it lies on one face.
+     *
+     * @param depthMm how deep it is, 0 or more
+     */
+    public double fatGrams(int depthMm) {
+        return depthMm / 1000.0 * Estimates.FAT_FACE_SHARE * squareMetres * FAT_DENSITY * 1000;
     }
 
     /** Bare lean, m²: where a crust forms that has to be cut off. */

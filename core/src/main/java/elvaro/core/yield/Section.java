@@ -1,6 +1,8 @@
 package elvaro.core.yield;
 
+import elvaro.core.cut.Cut;
 import elvaro.core.drying.Method;
+import elvaro.core.drying.Surface;
 import elvaro.core.estimate.Estimates;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.Piles;
@@ -20,6 +22,14 @@ public record Section(double now, double fat, double bone, double crust, double 
     /** Share of the crust and lean trim that is fit for grinding: none of what lay under a seal (EST). */
     public static double usableShareOfCrust(Method method) {
         return method == Method.FAT_SEAL ? 0 : Estimates.USABLE_SHARE_OF_CRUST;
+    }
+
+    /** A cut as it came: whole, its fat still on it, nothing dried. */
+    public static Section asItCame(Cut cut, int grams, int fatCoverMm, boolean boneIn) {
+        double bone = boneIn ? cut.boneShare() : 0;
+        double fat = Math.min(
+                1 - bone, Surface.of(cut.surface(), grams, fatCoverMm, boneIn).fatGrams(fatCoverMm) / grams);
+        return new Section(1, fat, bone, 0, 1 - bone - fat);
     }
 
     /** The piles to be expected of it, whole grams that add up to what it weighs. */

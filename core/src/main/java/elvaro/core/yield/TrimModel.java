@@ -28,9 +28,6 @@ public record TrimModel(
         double crustFactor,
         double steakShift) {
 
-    /** Density of fat, kg/m³ (common handbook value, from memory). */
-    private static final double FAT_DENSITY = 920;
-
     /** As the law says, before the shop has taught it anything. */
     public static TrimModel of(Cut cut, Hanging hanging, int fatCoverMm, BenchOrder order) {
         double bone = hanging.boneIn() ? cut.boneShare() : 0;
@@ -80,13 +77,7 @@ public record TrimModel(
     public Section after(double lost) {
         double green = hanging.greenGrams();
         double now = Math.max(0, Math.min(1, 1 - lost));
-        double fat = fatCoverMm
-                / 1000.0
-                * Estimates.FAT_FACE_SHARE
-                * hanging.surface().squareMetres()
-                * FAT_DENSITY
-                * 1000
-                / green;
+        double fat = hanging.surface().fatGrams(fatCoverMm) / green;
         double depth = crustMm(lost);
         double cutDepth = depth == 0 ? 0 : Math.max(0, depth + order.marginMm() + closeness.moreMm());
         double crust = cutDepth * gramsPerMm() / green;

@@ -1,5 +1,6 @@
 package elvaro.server.hanging;
 
+import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Method;
 import elvaro.server.forecast.ReachView;
 import elvaro.server.hanging.StayService.AgeView;
@@ -48,8 +49,18 @@ class PieceController {
         this.hides = hides;
     }
 
-    /** A way of ageing, with what to offer for it. */
-    record MethodView(Method method, String label, String surface, int usualDays, int usualConsumablesMinor) {}
+    /**
+     * A way of ageing, with what to offer for it.
+     *
+     * @param usualIn the chambers most people age so in the first time
+     */
+    record MethodView(
+            Method method,
+            String label,
+            String surface,
+            int usualDays,
+            int usualConsumablesMinor,
+            List<ChamberKind> usualIn) {}
 
     record Target(
             @NotNull Integer version,
@@ -91,7 +102,14 @@ class PieceController {
     List<MethodView> methods() {
         return Arrays.stream(Method.values())
                 .map(method -> new MethodView(
-                        method, method.label(), method.surface(), method.usualDays(), method.usualConsumablesMinor()))
+                        method,
+                        method.label(),
+                        method.surface(),
+                        method.usualDays(),
+                        method.usualConsumablesMinor(),
+                        Arrays.stream(ChamberKind.values())
+                                .filter(kind -> Method.usualIn(kind) == method)
+                                .toList()))
                 .toList();
     }
 

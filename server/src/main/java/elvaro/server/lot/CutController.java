@@ -4,10 +4,16 @@ import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.cut.ShapeClass;
 import elvaro.core.cut.Species;
+import elvaro.core.yield.Section;
 import elvaro.server.shared.CautionView;
+import elvaro.server.shared.Refusal;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The catalogue of cuts, and the suppliers bought from before. */
@@ -53,6 +59,17 @@ class CutController {
     @GetMapping("/api/cuts")
     List<CutView> cuts() {
         return CutCatalogue.all().stream().map(CutView::of).toList();
+    }
+
+    /** A cut as it would look cut through on the day it came. */
+    @GetMapping("/api/cuts/{code}/section")
+    Section section(
+            @PathVariable String code,
+            @RequestParam @Min(1) @Max(1_000_000) int grams,
+            @RequestParam @Min(0) @Max(80) int fatCoverMm,
+            @RequestParam boolean boneIn) {
+        Cut cut = CutCatalogue.find(code).orElseThrow(() -> Refusal.notFound("cut"));
+        return Section.asItCame(cut, grams, fatCoverMm, boneIn);
     }
 
     @GetMapping("/api/suppliers")

@@ -9,8 +9,10 @@ import elvaro.server.shared.Refusal;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -53,6 +55,14 @@ public class LotService {
     @Transactional(readOnly = true)
     public List<Lot> received(LocalDate first, LocalDate last) {
         return lots.received(first, last);
+    }
+
+    /** What was paid for each cut the last time, minor units a kilogram, by the code of the cut. */
+    @Transactional(readOnly = true)
+    public Map<String, Integer> lastPaid() {
+        return lots.newest().stream()
+                .filter(lot -> lot.priceMinorPerKg() > 0)
+                .collect(Collectors.toMap(lot -> lot.cut().code(), Lot::priceMinorPerKg, (newest, older) -> newest));
     }
 
     @Transactional(readOnly = true)

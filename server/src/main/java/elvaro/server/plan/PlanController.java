@@ -41,6 +41,11 @@ class PlanController {
 
     record HungView(UUID lotId) {}
 
+    @GetMapping("/api/plan/first")
+    FirstPlan first() {
+        return scenarios.first();
+    }
+
     @PostMapping("/api/plan/forward")
     ForwardView forward(@RequestBody @Valid ScenarioForm form) {
         return scenarios.forward(form);
@@ -61,6 +66,12 @@ class PlanController {
     @PostMapping("/api/plan/room")
     List<ChamberLoad> room(@RequestBody @Valid RoomForm form) {
         return scenarios.room(form);
+    }
+
+    /** What the question begins with; prices that are not known are 0. */
+    @GetMapping("/api/plan/worth/first")
+    WorthForm firstWorth() {
+        return worth.first();
     }
 
     /** Whether ageing is worth it, way by way. */

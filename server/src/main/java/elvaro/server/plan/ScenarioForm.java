@@ -77,6 +77,26 @@ public record ScenarioForm(
         Integer steakMm) {
     private static final String AIR = "A chamber is between ⟦temperature -5⟧ and ⟦temperature 15⟧.";
 
+    /** The same of another cut. */
+    ScenarioForm of(String code, int price) {
+        return new ScenarioForm(
+                code,
+                boneIn,
+                fatCoverMm,
+                greenGrams,
+                method,
+                coating,
+                contactPercent,
+                chamberId,
+                celsius,
+                humidityPercent,
+                metresPerSecond,
+                targetDays,
+                price,
+                consumablesMinor,
+                steakMm);
+    }
+
     /** The same piece aged in another way, in the air that was asked for and no chamber of the house. */
     ScenarioForm aged(Method way, Coating coat, int days, int consumables) {
         return new ScenarioForm(

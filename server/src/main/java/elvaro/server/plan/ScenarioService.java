@@ -9,7 +9,9 @@ import elvaro.core.cost.DayToStop;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.cut.SurfaceClass;
+import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
+import elvaro.core.drying.Method;
 import elvaro.core.plan.Doubt;
 import elvaro.core.plan.Outlook;
 import elvaro.core.plan.Purchase;
@@ -21,6 +23,7 @@ import elvaro.server.forecast.DayAhead;
 import elvaro.server.forecast.OutlookService;
 import elvaro.server.forecast.OutlookService.Drawing;
 import elvaro.server.forecast.OutlookService.Planned;
+import elvaro.server.lot.LotService;
 import elvaro.server.piece.HangingFactory;
 import elvaro.server.plan.ForwardView.CurveDay;
 import elvaro.server.plan.LoadService.ChamberLoad;
@@ -29,6 +32,7 @@ import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -43,16 +47,53 @@ public class ScenarioService {
 
     private static final int BEYOND_TARGET = 21;
 
+    /** What a plan begins with. Common practice, no source. */
+    private static final String FIRST_CUT = "strip";
+
+    private static final int FIRST_GRAMS = 5000;
+    private static final int FIRST_STEAK_MM = 30;
+
     private final ChamberService chambers;
     private final OutlookService outlooks;
     private final LoadService loads;
     private final WorkshopService workshops;
+    private final LotService lots;
 
-    ScenarioService(ChamberService chambers, OutlookService outlooks, LoadService loads, WorkshopService workshops) {
+    ScenarioService(
+            ChamberService chambers,
+            OutlookService outlooks,
+            LoadService loads,
+            WorkshopService workshops,
+            LotService lots) {
+        this.lots = lots;
         this.chambers = chambers;
         this.outlooks = outlooks;
         this.loads = loads;
         this.workshops = workshops;
+    }
+
+    /** What a plan begins with: in a refrigerator a membrane, as most people do it the first time, else open air. */
+    FirstPlan first() {
+        Optional<Chamber> chamber = chambers.all().stream().findFirst();
+        Method method = Method.usualIn(chamber.map(Chamber::kind).orElse(ChamberKind.REFRIGERATOR));
+        Map<String, Integer> paid = lots.lastPaid();
+        ScenarioForm scenario = new ScenarioForm(
+                FIRST_CUT,
+                false,
+                0,
+                FIRST_GRAMS,
+                method,
+                Coating.NONE,
+                null,
+                chamber.map(Chamber::id).orElse(null),
+                null,
+                null,
+                null,
+                method.usualDays(),
+                paid.getOrDefault(FIRST_CUT, 0),
+                0,
+                FIRST_STEAK_MM);
+        return new FirstPlan(scenario, paid);
     }
 
     /** What would become of a piece. */

@@ -11,6 +11,7 @@ import elvaro.server.plan.WorthForm.WayForm;
 import elvaro.server.plan.WorthView.WayView;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
+import java.util.Currency;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,6 +20,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 class WorthService {
+    private static final String FIRST_CUT = "ribeye";
+    private static final int PIECES_A_YEAR = 6;
+    private static final int YEARS = 10;
+
     private final ScenarioService scenarios;
     private final OutlookService outlooks;
     private final WorkshopService workshops;
@@ -27,6 +32,35 @@ class WorthService {
         this.scenarios = scenarios;
         this.outlooks = outlooks;
         this.workshops = workshops;
+    }
+
+    /**
+     * What the question begins with. Common practice, no source: a bag some 7, a sealer about 100, a tray 5, a cabinet
+     * thousands, in the workshop's currency.
+     */
+    WorthForm first() {
+        ScenarioForm usual = scenarios.first().scenario();
+        ScenarioForm piece = usual.of(FIRST_CUT, scenarios.first().lastPaid().getOrDefault(FIRST_CUT, 0));
+        return new WorthForm(
+                piece,
+                PIECES_A_YEAR,
+                0,
+                List.of(
+                        way(Method.MEMBRANE, 100, 0, 2, 7),
+                        way(Method.SALT_TRAY, 5, 0, 2, 2),
+                        way(Method.OPEN_AIR, 3000, 90, 4, 0),
+                        way(Method.VACUUM, 100, 0, 4, 1)));
+    }
+
+    private WayForm way(Method method, int purchase, int watts, int atOnce, int materials) {
+        int minor = minorUnits();
+        return new WayForm(method, method.usualDays(), purchase * minor, YEARS, watts, atOnce, materials * minor);
+    }
+
+    /** How many minor units the workshop's currency has to its unit (ISO 4217). */
+    private int minorUnits() {
+        int digits = Currency.getInstance(workshops.mine().currency()).getDefaultFractionDigits();
+        return (int) Math.pow(10, Math.max(0, digits));
     }
 
     WorthView worth(WorthForm form) {

@@ -22,6 +22,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 class Blending {
+    private static final int FIRST_GRAMS = 2000;
+    private static final int FIRST_LEAN = 80;
+    private static final int MOST_CRUST = 5;
+    private static final int MOST_AGED_FAT = 20;
+    private static final int BOUGHT_LEAN = 90;
+
     private final StockReading stock;
 
     Blending(StockReading stock) {
@@ -36,7 +42,38 @@ class Blending {
      */
     record BlendView(List<BlendPart> parts, double costMinor, double perKg, List<String> binds) {}
 
+    /** @param boughtLeanPercent what meat that is bought for it is taken for until somebody says otherwise */
+    record FirstBlend(BlendForm blend, int boughtLeanPercent) {}
+
     record BlendPart(@Nullable UUID packId, String name, int grams, double share) {}
+
+    /**
+     * What a grind begins with: all that is packed for it. Common practice, no source: crust is strong, so a small share
+     * only; trim of an aged piece is taken for crust until somebody says otherwise.
+     */
+    FirstBlend first() {
+        BlendForm usual = new BlendForm(
+                FIRST_GRAMS,
+                FIRST_LEAN,
+                MOST_CRUST,
+                MOST_AGED_FAT,
+                stock.stock().packs().stream()
+                        .filter(pack -> pack.content().grinds().isPresent())
+                        .map(Blending::usual)
+                        .toList());
+        return new FirstBlend(usual, BOUGHT_LEAN);
+    }
+
+    private static SourceForm usual(PackView pack) {
+        Content.Grinds grinds = pack.content().grinds().orElseThrow();
+        return new SourceForm(
+                pack.id(),
+                "%s of %s".formatted(pack.contentLabel(), pack.tag()),
+                0,
+                0,
+                grinds.leanPercent(),
+                grinds.crustPercent());
+    }
 
     BlendView of(BlendForm form) {
         List<UUID> ids = form.sources().stream()

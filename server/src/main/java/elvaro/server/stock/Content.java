@@ -12,19 +12,32 @@ public enum Content {
     CHOP("Chops", Stream.STEAK),
     SHANK("Cross-cut shanks", Stream.STEAK),
     STEW("Stew meat", Stream.USABLE_TRIM),
-    TRIM("Trim for grinding", Stream.USABLE_TRIM),
-    FAT("Fat for rendering", Stream.FAT),
+    TRIM("Trim for grinding", Stream.USABLE_TRIM, new Grinds(80, 100)),
+    FAT("Fat for rendering", Stream.FAT, new Grinds(10, 0)),
     BONE("Bones", Stream.BONE),
     GRIND("Grind", Product.GRIND),
     TALLOW("Tallow", Product.TALLOW);
 
+    /**
+     * What goes into a grind, and what it is taken for until somebody says otherwise (common practice, no source).
+     *
+     * @param crustPercent how much of it is crust
+     */
+    record Grinds(int leanPercent, int crustPercent) {}
+
     private final String label;
     private final @Nullable Stream pile;
     private final @Nullable Product product;
+    private final @Nullable Grinds grinds;
 
     Content(String label, Stream pile) {
+        this(label, pile, null);
+    }
+
+    Content(String label, Stream pile, @Nullable Grinds grinds) {
         this.label = label;
         this.pile = pile;
+        this.grinds = grinds;
         product = null;
     }
 
@@ -32,6 +45,7 @@ public enum Content {
         this.label = label;
         this.product = product;
         pile = null;
+        grinds = null;
     }
 
     public String label() {
@@ -46,6 +60,11 @@ public enum Content {
     /** Empty for what comes straight from a piece. */
     Optional<Product> product() {
         return Optional.ofNullable(product);
+    }
+
+    /** Empty for what does not go into a grind. */
+    Optional<Grinds> grinds() {
+        return Optional.ofNullable(grinds);
     }
 
     boolean isGround() {

@@ -2,6 +2,7 @@ package elvaro.server.stock;
 
 import elvaro.core.blend.Made;
 import elvaro.core.blend.Made.Product;
+import elvaro.server.stock.StockController.LeftView;
 import elvaro.server.stock.StockView.MakingView;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -51,6 +52,15 @@ class MakingController {
                     @Max(value = 1_000_000, message = "That is more than ⟦limit 1000000⟧.")
                     int grams) {
         return new TallowView(Made.expected(Product.TALLOW, grams));
+    }
+
+    /** What would be left of it to pack. */
+    @GetMapping("/api/makings/{id}/packs/left")
+    LeftView left(
+            @PathVariable UUID id,
+            @RequestParam Content content,
+            @RequestParam(defaultValue = "") @Size(max = 200) List<@Min(0) @Max(100_000) Integer> grams) {
+        return new LeftView(packing.leftOfMaking(id, content, grams));
     }
 
     /** Grind and tallow, the newest first. */

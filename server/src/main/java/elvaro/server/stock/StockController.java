@@ -1,6 +1,7 @@
 package elvaro.server.stock;
 
 import elvaro.server.stock.Blending.BlendView;
+import elvaro.server.stock.Blending.FirstBlend;
 import elvaro.server.stock.StockView.PackStory;
 import elvaro.server.stock.StockView.PackView;
 import elvaro.server.stock.StockView.RecallView;
@@ -70,6 +71,9 @@ class StockController {
             @Max(value = 1000, message = "At most 1000 days.")
             Integer days) {}
 
+    /** @param grams below 0 where it is more than there was */
+    record LeftView(int grams) {}
+
     record LabelChoice(LabelSize size, String label) {}
 
     @GetMapping("/api/stock")
@@ -82,6 +86,12 @@ class StockController {
     StockView rule(@RequestBody @Valid PackRuleForm form) {
         service.rule(form.content(), form.wrap(), form.keeping(), form.version(), form.days());
         return reading.stock();
+    }
+
+    /** What a grind begins with: all that is packed for it. */
+    @GetMapping("/api/stock/blend")
+    FirstBlend blend() {
+        return blending.first();
     }
 
     /** The cheapest grind of these; nothing is kept. */
@@ -100,6 +110,15 @@ class StockController {
     List<PackView> pack(@PathVariable UUID pieceId, @RequestBody @Valid PacksForm form) {
         service.pack(pieceId, form.packs());
         return reading.ofPiece(pieceId);
+    }
+
+    /** What would be left to pack of a piece. */
+    @GetMapping("/api/pieces/{pieceId}/packs/left")
+    LeftView left(
+            @PathVariable UUID pieceId,
+            @RequestParam Content content,
+            @RequestParam(defaultValue = "") @Size(max = 200) List<@Min(0) @Max(100_000) Integer> grams) {
+        return new LeftView(service.left(pieceId, content, grams));
     }
 
     @GetMapping("/api/packs/{id}")

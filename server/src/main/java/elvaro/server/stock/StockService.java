@@ -62,17 +62,9 @@ class StockService {
      */
     void pack(UUID pieceId, List<PackForm> forms) {
         workshops.lock(); // Numbers go up one by one, and piles are counted.
-        Figures figures = pieces.figures(List.of(pieces.find(pieceId).id())).get(0);
-        if (figures.piece().state() != PieceState.CUT) {
-            throw Refusal.conflict("wrong-state", "Close the bench first: what is packed must be weighed.");
-        }
+        Figures figures = closed(pieceId);
         figures.piece().lot().mustNotBeHeld();
-        Piles piles = figures.ledger().piles();
-        pack(
-                Origin.piece(pieceId),
-                forms,
-                packs.ofPieces(List.of(pieceId)),
-                content -> content.pile().map(pile -> new Source("the pile of " + pile.label(), piles.of(pile))));
+        pack(Origin.piece(pieceId), forms, packs.ofPieces(List.of(pieceId)), content -> source(figures, content));
     }
 
     /**
@@ -82,21 +74,68 @@ class StockService {
      */
     void packMade(UUID makingId, List<PackForm> forms) {
         workshops.lock();
+        Making making = made(makingId);
+        pack(Origin.making(makingId), forms, packs.ofMakings(List.of(makingId)), content -> source(making, content));
+    }
+
+    /**
+     * What would be left of a pile, or of what was made, once these were packed too.
+     *
+     * @param grams of packs that are only thought of
+     * @return below 0 where it is more than there was
+     */
+    @Transactional(readOnly = true)
+    int left(UUID pieceId, Content content, List<Integer> grams) {
+        Figures figures = closed(pieceId);
+        return left(content, grams, packs.ofPieces(List.of(pieceId)), each -> source(figures, each));
+    }
+
+    @Transactional(readOnly = true)
+    int leftOfMaking(UUID makingId, Content content, List<Integer> grams) {
+        Making making = made(makingId);
+        return left(content, grams, packs.ofMakings(List.of(makingId)), each -> source(making, each));
+    }
+
+    private static int left(
+            Content content, List<Integer> grams, List<Pack> before, Function<Content, Optional<Source>> sourceOf) {
+        Optional<Source> source = sourceOf.apply(content);
+        int packed = before.stream()
+                .filter(pack -> sourceOf.apply(pack.content()).equals(source))
+                .mapToInt(Pack::grams)
+                .sum();
+        int more = grams.stream().mapToInt(Integer::intValue).sum();
+        return source.map(Source::grams).orElse(0) - packed - more;
+    }
+
+    private Figures closed(UUID pieceId) {
+        Figures figures = pieces.figures(List.of(pieces.find(pieceId).id())).get(0);
+        if (figures.piece().state() != PieceState.CUT) {
+            throw Refusal.conflict("wrong-state", "Close the bench first: what is packed must be weighed.");
+        }
+        return figures;
+    }
+
+    private Making made(UUID makingId) {
         Making making = packs.making(makingId).orElseThrow(() -> Refusal.notFound("making"));
         if (making.isUndone()) {
             throw Refusal.conflict("undone", "%s was undone; there is nothing to pack.".formatted(making.name()));
         }
-        pack(
-                Origin.making(makingId),
-                forms,
-                packs.ofMakings(List.of(makingId)),
-                content -> content.product()
-                        .filter(product -> product == making.product())
-                        .map(product -> new Source(making.name().toLowerCase(Locale.ROOT), making.grams())));
+        return making;
     }
 
     /** Where a pack's content lay, and how much of it. */
     private record Source(String name, int grams) {}
+
+    private static Optional<Source> source(Figures figures, Content content) {
+        Piles piles = figures.ledger().piles();
+        return content.pile().map(pile -> new Source("the pile of " + pile.label(), piles.of(pile)));
+    }
+
+    private static Optional<Source> source(Making making, Content content) {
+        return content.product()
+                .filter(product -> product == making.product())
+                .map(product -> new Source(making.name().toLowerCase(Locale.ROOT), making.grams()));
+    }
 
     private void pack(
             Origin from, List<PackForm> forms, List<Pack> before, Function<Content, Optional<Source>> sourceOf) {

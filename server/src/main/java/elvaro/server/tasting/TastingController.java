@@ -99,6 +99,12 @@ class TastingController {
                 Attribute.USUAL);
     }
 
+    /** What a tasting begins with that is of no trial. */
+    @GetMapping("/first")
+    FirstTasting first() {
+        return FirstTasting.usual();
+    }
+
     @GetMapping("/tasters")
     List<TasterView> tasters() {
         return panel.tasters();

@@ -3,6 +3,7 @@ package elvaro.server.trial;
 import elvaro.core.trial.Change;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Factor;
+import elvaro.server.tasting.FirstTasting;
 import elvaro.server.trial.NextTrial.NextForm;
 import elvaro.server.trial.TrialLessons.LessonsView;
 import elvaro.server.trial.TrialView.TrialLine;
@@ -36,8 +37,11 @@ class TrialController {
         this.lessons = lessons;
     }
 
-    /** What a trial may change. */
-    /** @param ofTheLot whether all of a lot is alike in it, so that no lot can be split for it */
+    /**
+     * What a trial may change.
+     *
+     * @param ofTheLot whether all of a lot is alike in it, so that no lot can be split for it
+     */
     record FactorView(Factor factor, String label, boolean ofTheLot) {}
 
     record LearntForm(
@@ -49,6 +53,12 @@ class TrialController {
     @GetMapping
     List<TrialLine> trials() {
         return reading.all();
+    }
+
+    /** What a tasting begins with that is to answer a trial. */
+    @GetMapping("/{id}/tasting")
+    FirstTasting tasting(@PathVariable UUID id) {
+        return reading.firstTasting(id);
     }
 
     @GetMapping("/factors")

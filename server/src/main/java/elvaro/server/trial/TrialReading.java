@@ -9,9 +9,12 @@ import elvaro.server.hanging.LedgerView;
 import elvaro.server.hanging.PieceQueries;
 import elvaro.server.look.LookService;
 import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.Refusal;
+import elvaro.server.tasting.FirstTasting;
+import elvaro.server.tasting.FirstTasting.FirstSample;
 import elvaro.server.tasting.TrialTastings;
 import elvaro.server.tasting.TrialTastings.TastedView;
 import elvaro.server.treatment.TreatmentQueries;
@@ -38,6 +41,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -154,6 +158,29 @@ class TrialReading {
                     return new TrialWithPieces(trial, arms.getOrDefault(trial.id(), List.of()), byArm, blocks);
                 })
                 .toList();
+    }
+
+    /** What a tasting begins with that is to answer it: of each arm a piece that was cut, else any of it. */
+    FirstTasting firstTasting(UUID id) {
+        Trial asked = trials.findById(id).orElseThrow(() -> Refusal.notFound("trial"));
+        TrialWithPieces trial = gather(List.of(asked)).get(0);
+        return FirstTasting.of(
+                asked.question(),
+                id,
+                trial.arms().stream().map(arm -> sample(arm, trial.of(arm))).toList());
+    }
+
+    private static FirstSample sample(TrialArm arm, List<Figures> figures) {
+        List<Piece> there = figures.stream().map(Figures::piece).toList();
+        Optional<Piece> piece = there.stream()
+                .filter(each -> each.state() == PieceState.CUT)
+                .findFirst()
+                .or(() -> there.stream().findFirst());
+        return FirstSample.ofArm(
+                arm.name(),
+                arm.id(),
+                piece.map(Piece::id).orElse(null),
+                piece.map(Piece::tag).orElse(null));
     }
 
     TrialView view(UUID id) {

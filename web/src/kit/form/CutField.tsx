@@ -1,0 +1,76 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import type { SxProps, Theme } from '@mui/material/styles';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useController } from 'react-hook-form';
+import type { Schema } from '../../api/client';
+import { useCuts } from '../../api/lots';
+import { useName, useShared } from './group';
+import { useRefusal } from './refused';
+
+type Cut = Schema['CutView'];
+
+interface Props {
+  name: string;
+  label?: string;
+  required?: string;
+  size?: 'small' | 'medium';
+  sx?: SxProps<Theme>;
+  className?: string;
+  onPicked?: (cut: Cut | null) => void;
+}
+
+/** The cut, found by any name it goes by. */
+export function CutField({ name: own, label = 'Cut', required, size, sx, className, onPicked }: Props) {
+  const cuts = useCuts().data ?? [];
+  const { control } = useShared();
+  const name = useName(own);
+  const { field, fieldState } = useController({
+    name,
+    control,
+    rules: { validate: (code: string) => !required || code !== '' || required },
+  });
+  const wrong = useRefusal(name) ?? fieldState.error?.message;
+  return (
+    <Autocomplete
+      options={cuts}
+      size={size}
+      sx={sx}
+      className={className}
+      groupBy={(cut) => cut.speciesLabel}
+      getOptionLabel={(cut) => cut.name}
+      isOptionEqualToValue={(one, other) => one.code === other.code}
+      value={cuts.find(({ code }) => code === field.value) ?? null}
+      filterOptions={(options, { inputValue }) => {
+        const asked = inputValue.toLowerCase();
+        return options.filter((cut) =>
+          `${cut.name} ${cut.otherNames} ${cut.speciesLabel} ${cut.imps ?? ''}`.toLowerCase().includes(asked),
+        );
+      }}
+      onChange={(_, cut) => {
+        field.onChange(cut?.code ?? '');
+        onPicked?.(cut);
+      }}
+      renderOption={(props, cut) => (
+        <Box component="li" {...props} key={cut.code} sx={{ gap: 1 }}>
+          <span>{cut.name}</span>
+          <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>
+            {cut.otherNames}
+            {cut.imps && `, IMPS ${cut.imps}`}
+          </Typography>
+        </Box>
+      )}
+      renderInput={(params) => (
+        <TextField
+          {...params}
+          label={label}
+          required={Boolean(required)}
+          inputRef={field.ref}
+          error={Boolean(wrong)}
+          helperText={wrong}
+        />
+      )}
+    />
+  );
+}

@@ -1,0 +1,59 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ReactNode, Ref } from 'react';
+import type { Answers } from '../../api/client';
+import { ProblemNotice, Questions } from '../Notices';
+
+interface Props {
+  /** What the button says. */
+  children: ReactNode;
+  busy: boolean;
+  failure: unknown;
+  /** What sends it again once it is answered what the server asked. */
+  onAnswer?: (answers: Answers) => void;
+  /** The word on the button that keeps a doubtful value. */
+  keep?: string;
+  /** What else can be done than keeping it. */
+  or?: string;
+  disabled?: boolean;
+  /** For what throws meat away. */
+  grave?: boolean;
+  button?: Ref<HTMLButtonElement>;
+  /** What else can be done, beside the button. */
+  beside?: ReactNode;
+}
+
+/** The end of a form: what the server said or asks, and the button that sends it. */
+export function Save({
+  children,
+  busy,
+  failure,
+  onAnswer,
+  keep,
+  or,
+  disabled,
+  grave,
+  button,
+  beside,
+}: Props) {
+  return (
+    <Box className="whole" sx={{ display: 'grid', gap: 2 }}>
+      <ProblemNotice failure={failure} />
+      {onAnswer && <Questions failure={failure} busy={busy} keep={keep} or={or} onAnswer={onAnswer} />}
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button
+          ref={button}
+          type="submit"
+          variant="contained"
+          size="large"
+          color={grave ? 'error' : 'primary'}
+          disabled={busy || disabled}
+          sx={{ px: 5, minHeight: 52 }}
+        >
+          {children}
+        </Button>
+        {beside}
+      </Box>
+    </Box>
+  );
+}
