@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /** A person at a browser, who finds things by what they are called. */
 final class Visitor implements AutoCloseable {
@@ -194,9 +195,7 @@ final class Visitor implements AutoCloseable {
     /** Keeps a value that was asked about. */
     void keep() {
         page.getByRole(AriaRole.ALERTDIALOG)
-                .getByRole(
-                        AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^Keep")))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Keep")))
                 .click();
     }
 

@@ -32,7 +32,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
 
     private final JdbcTemplate database;
     private final UUID workshop;
-    private final IdRemapping settling;
+    private final IdRemapping remapping;
     private final AccountService people;
     private final AirHistory air;
     private final ArchiveSource source;
@@ -57,14 +57,14 @@ final class ArchiveImport implements ArchiveSource.Taker {
     ArchiveImport(
             JdbcTemplate database,
             UUID workshop,
-            IdRemapping settling,
+            IdRemapping remapping,
             AccountService people,
             AirHistory air,
             ArchiveSource source,
             LongConsumer progress) {
         this.database = database;
         this.workshop = workshop;
-        this.settling = settling;
+        this.remapping = remapping;
         this.people = people;
         this.air = air;
         this.source = source;
@@ -117,7 +117,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
     private void person(@Nullable Object[] row) {
         String there = (String) row[0];
         String name = String.valueOf(row[1]);
-        UUID here = UUID.fromString(settling.id(there));
+        UUID here = UUID.fromString(remapping.id(there));
         Map<UUID, String> names = people.names();
         UUID person = names.containsKey(here)
                 ? here
@@ -160,7 +160,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
     private void keepReadings() {
         if (!readings.isEmpty()) {
             int stored = fitting(
-                    ArchiveFormat.AIR, () -> air.keep(UUID.fromString(settling.id(chamber)), List.copyOf(readings)));
+                    ArchiveFormat.AIR, () -> air.keep(UUID.fromString(remapping.id(chamber)), List.copyOf(readings)));
             fresh += stored;
             known += readings.size() - stored;
             readings.clear();
@@ -192,17 +192,17 @@ final class ArchiveImport implements ArchiveSource.Taker {
         if (table.name().equals("treatment")) {
             rows.forEach(row -> treatments.add((String) row[table.indexOf("id")]));
         }
-        rows.forEach(row -> settleIds(table, row));
+        rows.forEach(row -> remapIds(table, row));
         Set<String> here = occupied ? here(table, rows) : Set.of();
         int id = table.indexOf("id");
         List<Object[]> news = new ArrayList<>(rows.size());
         for (Object[] row : rows) {
             if (!here.contains((String) row[id])) {
-                if (settling.settle(table, row)) {
+                if (remapping.remap(table, row)) {
                     news.add(row);
                 }
             } else if (table.name().equals("lot")) {
-                settling.knownLot(table, row);
+                remapping.knownLot(table, row);
             }
         }
         fresh += news.size();
@@ -220,7 +220,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
         }
     }
 
-    private void settleIds(ArchiveTable table, Object[] row) {
+    private void remapIds(ArchiveTable table, Object[] row) {
         for (int index = 0; index < row.length; index++) {
             ArchiveColumn column = table.columns().get(index);
             if (column.kind() == ColumnType.ID && row[index] != null) {
@@ -231,7 +231,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
                         throw new IllegalArgumentException("%s names nobody of the archive.".formatted(column.name()));
                     }
                 } else {
-                    row[index] = settling.id(there);
+                    row[index] = remapping.id(there);
                 }
             }
         }
@@ -322,9 +322,9 @@ final class ArchiveImport implements ArchiveSource.Taker {
 
     /** What follows from the rows: numbers to come, ids made from others, figures that were kept of a piece. */
     void finish(boolean same) {
-        settling.raiseLotNumber();
+        remapping.raiseLotNumber();
         if (!same) {
-            settling.coats(treatments);
+            remapping.coats(treatments);
         }
         written.stream()
                 .filter(piece -> !freshPieces.contains(UUID.fromString(piece)))
@@ -345,7 +345,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
 
     List<String> changes() {
         List<String> all = new ArrayList<>(changes);
-        all.addAll(settling.changes());
+        all.addAll(remapping.changes());
         return all;
     }
 }

@@ -95,8 +95,8 @@ class ArchiveReader {
         if (!same) {
             settings(there, told);
         }
-        IdRemapping settling = new IdRemapping(database, workshop, same);
-        ArchiveImport rows = new ArchiveImport(database, workshop, settling, people, air, source, progress);
+        IdRemapping remapping = new IdRemapping(database, workshop, same);
+        ArchiveImport rows = new ArchiveImport(database, workshop, remapping, people, air, source, progress);
         source.rows(rows);
         rows.finish(same);
         // What was read before the rows were written is outdated.

@@ -13,7 +13,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 
 /**
  * What rows are called here that were made elsewhere: ids that are this workshop's own, numbers and names that are not
- * taken. Rows of this very workshop keep what they are called. The same archive settles the same way however often it comes.
+ * taken. Rows of this very workshop keep what they are called. The same archive is remapped the same way however often it comes.
  */
 final class IdRemapping {
     private static final Set<String> NUMBERED = Set.of("lot", "making", "pack");
@@ -86,8 +86,8 @@ final class IdRemapping {
                 there.getLeastSignificantBits() ^ mask.getLeastSignificantBits() & ~VARIANT);
     }
 
-    /** Changes a new row, its ids settled already, to what it is called here; false leaves it out. */
-    boolean settle(ArchiveTable table, Object[] row) {
+    /** Changes a new row, its ids remapped already, to what it is called here; false leaves it out. */
+    boolean remap(ArchiveTable table, Object[] row) {
         if (NUMBERED.contains(table.name())) {
             renumber(table, row);
         }

@@ -1,6 +1,7 @@
 package elvaro.server.stock;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
@@ -57,6 +58,41 @@ class StockIT {
                         .body()
                         .at("/cost/perKgSteak")
                         .asDouble());
+    }
+
+    /** Steaks and roasts come from one pile, trim from another. */
+    @Test
+    void what_is_left_to_pack_counts_the_pile_the_packs_there_are_and_those_thought_of(Someone owner) {
+        Client client = owner.client();
+        String piece = client.cut();
+        client.must(packs(client, piece, List.of(Bodies.packBody("ROAST", 1000))));
+        String left = "/api/pieces/%s/packs/left?content=".formatted(piece);
+        assertThat(client.get(left + "STEAK").body().path("grams").asInt()).isEqualTo(2000);
+        assertThat(client.get(left + "STEAK&grams=500&grams=420")
+                        .body()
+                        .path("grams")
+                        .asInt())
+                .isEqualTo(1080);
+        assertThat(client.get(left + "ROAST&grams=2100").body().path("grams").asInt())
+                .isEqualTo(-100);
+        assertThat(client.get(left + "TRIM").body().path("grams").asInt()).isEqualTo(400);
+    }
+
+    @Test
+    void a_grind_begins_with_what_is_packed_for_it_as_it_is_usually_taken(Someone owner) {
+        Client client = owner.client();
+        String piece = client.cut();
+        client.must(packs(
+                client,
+                piece,
+                List.of(Bodies.packBody("STEAK", 900), Bodies.packBody("TRIM", 300), Bodies.packBody("FAT", 100))));
+        JsonNode first = client.get("/api/stock/blend").body();
+        assertThat(first.at("/blend/grams").asInt()).isEqualTo(2000);
+        assertThat(first.at("/blend/sources"))
+                .extracting(
+                        each -> each.path("leanPercent").asInt(),
+                        each -> each.path("crustPercent").asInt())
+                .containsExactlyInAnyOrder(tuple(80, 100), tuple(10, 0));
     }
 
     @Test
