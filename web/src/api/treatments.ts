@@ -9,11 +9,11 @@ export const useTreatments = () =>
   });
 
 /** How much of a treatment a piece gets; the answer before stays on screen until the next is there. */
-export const useScaled = (body: Schema['TreatmentPlan'] | null) =>
+export const useScaled = (body: Schema['TreatmentScenario'] | null) =>
   useQuery({
     queryKey: ['treatments', 'scaled', body],
     queryFn: ({ signal }) =>
-      answer(api.POST('/api/treatments/scaled', { body: body as Schema['TreatmentPlan'], signal })),
+      answer(api.POST('/api/treatments/scaled', { body: body as Schema['TreatmentScenario'], signal })),
     enabled: body !== null,
     networkMode: 'always', // without a network it fails and says so; a dose of something else must not stay on screen
     placeholderData: (before) => before,

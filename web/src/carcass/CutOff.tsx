@@ -153,7 +153,7 @@ export function CutOff({ carcassId, part, later, onOff }: Props) {
       )}
       <Save
         busy={cut.isPending}
-        disabled={Boolean(live) && !grams}
+        disabled={!grams || (further && !text.chamberId)}
         failure={cut.error}
         onAnswer={(answers) => asked && cut.mutate({ weight: asked, answers })}
       >

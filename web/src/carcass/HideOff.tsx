@@ -49,7 +49,7 @@ export function HideOff({ pieceId }: { pieceId: string }) {
       sx={{ display: 'grid', gap: 1, maxWidth: 360 }}
     >
       <Hide.Weight name="weight" label="Weight of the hide" required="Weigh the hide." autoFocus />
-      <Save busy={off.isPending} failure={off.error}>
+      <Save busy={off.isPending} disabled={!units.readWeight(form.values.weight)} failure={off.error}>
         The hide is off
       </Save>
     </Form>

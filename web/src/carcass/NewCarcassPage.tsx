@@ -17,7 +17,7 @@ import { CautionText } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
 import { Pick } from '../stock/Pick';
-import { carcassBody, carcassNames, noAnimal, type CarcassText } from './draft';
+import { carcassBody, carcassNames, missingOf, noAnimal, type CarcassText } from './draft';
 import { testWords } from './words';
 
 const Came = fieldsOf<CarcassText>();
@@ -57,6 +57,7 @@ function Coming({
     },
   });
   const there = chambers.filter(({ kind }) => (kind === 'ICE_CHEST') === text.iced);
+  const missing = missingOf(text, units);
   const choose = (next: Schema['AnimalView'] | undefined) =>
     change({
       days: String(next?.mostDays ?? 10),
@@ -143,8 +144,13 @@ function Coming({
             {sentence}
           </CautionText>
         ))}
-        <Save busy={take.isPending} failure={take.error} onAnswer={(answers) => take.mutate(answers)}>
-          {text.iced ? 'Lay it on ice' : 'Hang it'}
+        <Save
+          busy={take.isPending}
+          disabled={missing.length > 0}
+          failure={take.error}
+          onAnswer={(answers) => take.mutate(answers)}
+        >
+          {missing.length > 0 ? `Say ${missing.join(', ')}` : text.iced ? 'Lay it on ice' : 'Hang it'}
         </Save>
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           Gloves for a dead animal. Local law and a licensed practitioner decide what may be eaten and sold.

@@ -74,6 +74,8 @@ function Weather({ piece, onSaid }: { piece: PieceView; onSaid: () => void }) {
     outside: shown(piece.ice?.outsideCelsius),
     meat: shown(piece.ice?.meatCelsius),
   }));
+  const meatCelsius = units.readTemperature(form.values.meat);
+  const outsideCelsius = units.readTemperature(form.values.outside);
   const say = useMutation({
     mutationFn: () =>
       answer(
@@ -81,8 +83,8 @@ function Weather({ piece, onSaid }: { piece: PieceView; onSaid: () => void }) {
           params: { path: { id: piece.card.id } },
           body: {
             version: piece.version,
-            meatCelsius: units.readTemperature(form.values.meat) ?? 0,
-            outsideCelsius: units.readTemperature(form.values.outside) ?? 0,
+            meatCelsius: meatCelsius ?? 0,
+            outsideCelsius: outsideCelsius ?? 0,
           },
         }),
       ),
@@ -102,7 +104,11 @@ function Weather({ piece, onSaid }: { piece: PieceView; onSaid: () => void }) {
     >
       <Warmth.Measure size="small" name="outside" label="Air round the chest" of="temperature" required />
       <Warmth.Measure size="small" name="meat" label="Meat as it was laid in" of="temperature" required />
-      <Save busy={say.isPending} failure={say.error}>
+      <Save
+        busy={say.isPending}
+        disabled={meatCelsius === null || outsideCelsius === null}
+        failure={say.error}
+      >
         Work out the ice
       </Save>
     </Form>

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { buildUnits } from '../kit/reader';
-import { carcassBody, noAnimal } from './draft';
+import { carcassBody, missingOf, noAnimal } from './draft';
 
 const units = buildUnits('KG', false, false, 'EUR');
 const pounds = buildUnits('LB', true, true, 'EUR');
@@ -13,6 +13,12 @@ const deer = {
   chamberId: 'larder',
   price: '6.50',
 };
+
+test('an animal says what is missing before it is taken in', () => {
+  expect(missingOf(noAnimal, units)).toEqual(['when it was killed', 'its weight', 'where it goes']);
+  expect(missingOf({ ...deer, weight: 'heavy' }, units)).toEqual(['its weight']);
+  expect(missingOf(deer, units)).toEqual([]);
+});
 
 test('weights, prices and times are sent as the server takes them', () => {
   const body = carcassBody(deer, units, {});

@@ -74,6 +74,13 @@ export function carcassBody(text: CarcassText, units: Units, answers: Answers): 
   };
 }
 
+/** What is to be said before it can be taken in. */
+export const missingOf = (text: CarcassText, units: Units): string[] => [
+  ...(text.killedAt ? [] : ['when it was killed']),
+  ...(units.readWeight(text.weight) ? [] : ['its weight']),
+  ...(text.chamberId ? [] : ['where it goes']),
+];
+
 /** What the server calls these. */
 export const carcassNames = {
   grams: 'weight',

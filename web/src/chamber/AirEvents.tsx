@@ -100,7 +100,7 @@ function Decide({ chamberId, event }: { chamberId: string; event: AirEvent }) {
         required="Say what was decided."
         sx={{ flex: '1 1 220px' }}
       />
-      <Button type="submit" variant="outlined" disabled={decide.isPending}>
+      <Button type="submit" variant="outlined" disabled={decide.isPending || form.values.words.trim() === ''}>
         Record it
       </Button>
       <ProblemNotice failure={decide.error} />

@@ -8,6 +8,7 @@ import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { useLot } from '../api/lots';
 import { useKeptForm } from '../kit/form/keptForm';
+import { LinkedRow } from '../kit/LinkedRow';
 import { Page, Waiting } from '../kit/Page';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { date, days, percent, useUnits } from '../kit/units';
@@ -108,19 +109,7 @@ function Pieces({ lot }: { lot: Lot }) {
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3 }}>
         {lot.pieces.map((piece) => (
-          <Box
-            key={piece.id}
-            component={Link}
-            to={`/pieces/${piece.id}`}
-            sx={{
-              display: 'flex',
-              gap: 2,
-              color: 'text.primary',
-              textDecoration: 'none',
-              p: 1,
-              '&:hover': { bgcolor: 'background.paper' },
-            }}
-          >
+          <LinkedRow key={piece.id} to={`/pieces/${piece.id}`} sx={{ display: 'flex', gap: 2, p: 1 }}>
             <SectionGlyph shape={piece.shape} section={piece.section} size={92} />
             <Box>
               <Typography variant="h2" component="h3">
@@ -137,7 +126,7 @@ function Pieces({ lot }: { lot: Lot }) {
                   `, ${days(piece.dayNumber)}, ${percent(piece.shrinkFraction)} gone`}
               </Typography>
             </Box>
-          </Box>
+          </LinkedRow>
         ))}
       </Box>
     </Box>

@@ -9,6 +9,7 @@ import { refresh, useSession } from '../api/house';
 import { useLots } from '../api/lots';
 import { stateWords } from '../carcass/words';
 import { useKeptForm } from '../kit/form/keptForm';
+import { LinkedRow, ruled } from '../kit/LinkedRow';
 import { Page } from '../kit/Page';
 import { date, useUnits } from '../kit/units';
 import { lotBody, noLot } from './draft';
@@ -63,26 +64,15 @@ function Game() {
         Game
       </Typography>
       {carcasses.data.map((carcass) => (
-        <Box
+        <LinkedRow
           key={carcass.id}
-          component={Link}
           to={`/carcass/${carcass.id}`}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: '4.5rem 1fr auto',
-            gap: 1,
-            py: 1,
-            borderTop: '1px solid',
-            borderColor: 'divider',
-            color: 'text.primary',
-            textDecoration: 'none',
-            '&:hover': { bgcolor: 'background.paper' },
-          }}
+          sx={{ ...ruled, gridTemplateColumns: '4.5rem 1fr auto' }}
         >
           <strong>{carcass.tag || carcass.card.tag}</strong>
           <span>{carcass.label}</span>
           <span>{carcass.held ?? stateWords[carcass.card.state]}</span>
-        </Box>
+        </LinkedRow>
       ))}
     </Box>
   );
@@ -100,20 +90,12 @@ function Lots() {
         Lots so far
       </Typography>
       {lots.data.slice(0, 30).map((lot) => (
-        <Box
+        <LinkedRow
           key={lot.id}
-          component={Link}
           to={`/lots/${lot.id}`}
           sx={{
-            display: 'grid',
+            ...ruled,
             gridTemplateColumns: { xs: '2.5rem 1fr 6rem', sm: '3rem 1fr 9rem 7rem 8rem' },
-            gap: 1,
-            py: 1,
-            borderTop: '1px solid',
-            borderColor: 'divider',
-            color: 'text.primary',
-            textDecoration: 'none',
-            '&:hover': { bgcolor: 'background.paper' },
           }}
         >
           <strong>{lot.number}</strong>
@@ -125,7 +107,7 @@ function Lots() {
           <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' }, color: 'text.secondary' }}>
             {date(lot.receivedOn)}
           </Box>
-        </Box>
+        </LinkedRow>
       ))}
     </Box>
   );

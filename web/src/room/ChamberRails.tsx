@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import type { PieceCard, Schema } from '../api/client';
+import { LinkedRow } from '../kit/LinkedRow';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { percent, useUnits, type Units } from '../kit/units';
 
@@ -142,20 +143,10 @@ function HungPiece({ piece, units }: { piece: PieceCard; units: Units }) {
   const name = `${piece.tag}, ${piece.cutName}, ${words}, ${units.weight(piece.nowGrams)} now, ${percent(piece.shrinkFraction)} gone`;
   return (
     <Box component="li" sx={{ width: PLACE_WIDTH, height: PLACE_HEIGHT }}>
-      <Box
-        component={Link}
+      <LinkedRow
         to={`/pieces/${piece.id}`}
-        aria-label={name}
-        sx={{
-          display: 'flex',
-          flexDirection: 'column',
-          alignItems: 'center',
-          color: 'text.primary',
-          textDecoration: 'none',
-          pb: 0.5,
-          borderRadius: 1,
-          '&:hover': { bgcolor: 'background.paper' },
-        }}
+        label={name}
+        sx={{ display: 'flex', flexDirection: 'column', alignItems: 'center', pb: 0.5, borderRadius: 1 }}
       >
         <Box sx={{ width: 2, height: 14, bgcolor: act ? 'warning.main' : 'rail' }} />
         <SectionGlyph shape={piece.shape} section={piece.section} size={62} />
@@ -178,7 +169,7 @@ function HungPiece({ piece, units }: { piece: PieceCard; units: Units }) {
           {units.weight(piece.nowGrams)}
         </Typography>
         <Ahead piece={piece} units={units} />
-      </Box>
+      </LinkedRow>
     </Box>
   );
 }

@@ -13,7 +13,7 @@ import { KindSelect } from './KindSelect';
 export interface OnAPiece extends Draft {
   cutCode: string;
   weight: string;
-  method: Schema['TreatmentPlan']['method'];
+  method: Schema['TreatmentScenario']['method'];
   sharedChamber: boolean;
   celsius: string;
 }

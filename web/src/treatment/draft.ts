@@ -1,6 +1,6 @@
 import type { Schema } from '../api/client';
 
-type Plan = Schema['TreatmentPlan'];
+type Plan = Schema['TreatmentScenario'];
 
 /** A treatment as it stands in the fields. */
 export interface Draft {

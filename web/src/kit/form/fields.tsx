@@ -46,9 +46,13 @@ function useField<N extends string>(
       },
     },
   });
-  const wrong = useRefusal(name) ?? fieldState.error?.message;
+  const refusal = useRefusal(name);
+  const typed = String(field.value ?? '');
+  // What cannot be read is said at once: nobody shall learn at the end that a figure did not count.
+  const unread = typed.trim() !== '' && read?.(typed) === null ? unreadable : undefined;
+  const wrong = unread ?? refusal ?? fieldState.error?.message;
   return {
-    text: String(field.value ?? ''),
+    text: typed,
     put: (text: string) => {
       field.onChange(text);
       onChanged?.(text);
@@ -92,9 +96,9 @@ function Text<N extends string>({ type = 'text', lines, most, autoComplete, ...c
 
 /** How a figure of each kind is read, and what it is given in. */
 const measures = {
-  number: { read: () => readNumber, unit: () => '', like: 'Write a number.' },
-  percent: { read: () => readNumber, unit: () => '%', like: 'Write a number.' },
-  minutes: { read: () => readNumber, unit: () => 'min', like: 'Write a number.' },
+  number: { read: () => readNumber, unit: () => '', like: 'Not a number.' },
+  percent: { read: () => readNumber, unit: () => '%', like: 'Not a number.' },
+  minutes: { read: () => readNumber, unit: () => 'min', like: 'Not a number.' },
   price: {
     read: (units: Units) => units.readPrice,
     unit: (units: Units) => units.currency,
@@ -108,7 +112,7 @@ const measures = {
   length: {
     read: (units: Units) => units.readLength,
     unit: (units: Units) => units.lengthUnit,
-    like: 'Not a length. Write a number.',
+    like: 'Not a number.',
   },
   temperature: {
     read: (units: Units) => units.readTemperature,

@@ -95,12 +95,12 @@ class PackingIT {
                 maren.field("Meat " + meat).fill(bought[meat - 1][0]);
                 maren.field("There is of " + meat).fill(bought[meat - 1][1]);
                 maren.fill("Price of " + meat, bought[meat - 1][2]);
-                maren.field("Lean of %d, %%".formatted(meat)).fill(bought[meat - 1][3]);
+                maren.field("Lean of %d".formatted(meat)).fill(bought[meat - 1][3]);
             }
             maren.reads("1.143 kg"); // (80 − 60)/(95 − 60) of 2 kg
             maren.reads("0.857 kg");
             maren.reads("cooked through");
-            maren.field("Lean, %").first().fill("97");
+            maren.field("Lean").first().fill("97");
             maren.reads("Nothing here is leaner than 95 % lean; 97 % cannot be reached.");
             assertThat(AccessIT.faults(maren.page)).isEmpty();
         }
@@ -121,8 +121,8 @@ class PackingIT {
                 .asString();
         try (Visitor maren = Visitor.at(house).signedIn()) {
             maren.visit("/stock/blend");
-            maren.field("Crust at most, %").fill("100");
-            maren.field("Lean, %").first().fill("80");
+            maren.field("Crust at most").fill("100");
+            maren.field("Lean").first().fill("80");
             maren.field("Batch").fill("0.4");
             maren.page
                     .getByRole(AriaRole.ROWHEADER, new Page.GetByRoleOptions().setName("pack " + trim))

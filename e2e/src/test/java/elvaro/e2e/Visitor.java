@@ -153,8 +153,8 @@ final class Visitor implements AutoCloseable {
 
     /** A field by its label, whether it is marked as required or not. */
     Locator field(String label) {
-        return page.getByLabel(
-                Pattern.compile("^" + label.replaceAll("[.*+?^${}()|\\[\\]\\\\]", "\\\\$0") + "(\\s*\\*)?$"));
+        String words = label.replaceAll(" \\*$", "").replaceAll("[.*+?^${}()|\\[\\]\\\\]", "\\\\$0");
+        return page.getByLabel(Pattern.compile("^" + words + "(\\s*\\*)?$"));
     }
 
     void fill(String label, String text) {

@@ -1,6 +1,6 @@
 package elvaro.core.compare;
 
-import elvaro.core.compare.LinearModel.Column;
+import elvaro.core.compare.LinearModel.ModelTerm;
 import elvaro.core.compare.LinearModel.Term;
 import elvaro.core.trial.Band;
 import java.util.ArrayList;
@@ -68,14 +68,14 @@ public record GroupEffects(String reference, List<Group> groups, Optional<Linear
     private static Optional<LinearModel> model(List<Row> rows, List<String> others) {
         double[] days = rows.stream().mapToDouble(Row::days).toArray();
         double[] sizes = rows.stream().mapToDouble(row -> Math.log(row.grams())).toArray();
-        List<Column> columns = new ArrayList<>();
-        others.forEach(each -> columns.add(new Column(
+        List<ModelTerm> columns = new ArrayList<>();
+        others.forEach(each -> columns.add(new ModelTerm(
                 each,
                 rows.stream()
                         .mapToDouble(row -> row.group().equals(each) ? 1 : 0)
                         .toArray())));
-        columns.add(new Column("days", centred(days)));
-        columns.add(new Column("ln weight", centred(sizes)));
+        columns.add(new ModelTerm("days", centred(days)));
+        columns.add(new ModelTerm("ln weight", centred(sizes)));
         // All columns could turn out to be of use; so many pieces are needed at least.
         return rows.size() <= columns.size() + 1
                 ? Optional.empty()

@@ -24,7 +24,7 @@ public record LinearModel(
     private static final double ALIASED = 1e-7;
 
     /** Something that is put down to it. */
-    public record Column(String name, double[] values) {}
+    public record ModelTerm(String name, double[] values) {}
 
     /**
      * One line of the table.
@@ -44,12 +44,12 @@ public record LinearModel(
      * @param columns by what; each as long as y
      * @throws IllegalArgumentException if nothing is left to judge the terms by
      */
-    public static LinearModel of(double[] y, List<Column> columns) {
-        List<Column> kept = new ArrayList<>();
+    public static LinearModel of(double[] y, List<ModelTerm> columns) {
+        List<ModelTerm> kept = new ArrayList<>();
         List<String> dropped = new ArrayList<>();
         List<RealVector> basis = new ArrayList<>();
         basis.add(new ArrayRealVector(y.length, 1).unitVector());
-        for (Column column : columns) {
+        for (ModelTerm column : columns) {
             RealVector rest = beside(new ArrayRealVector(column.values()), basis);
             if (rest.getNorm() <= ALIASED * Math.max(1e-300, new ArrayRealVector(column.values()).getNorm())) {
                 dropped.add(column.name());
@@ -76,7 +76,7 @@ public record LinearModel(
         return rest;
     }
 
-    private static LinearModel fitted(double[] y, List<Column> kept, List<String> dropped, int freedom) {
+    private static LinearModel fitted(double[] y, List<ModelTerm> kept, List<String> dropped, int freedom) {
         double[][] x = new double[y.length][kept.size() + 1];
         for (int row = 0; row < y.length; row++) {
             x[row][0] = 1;

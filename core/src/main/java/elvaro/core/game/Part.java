@@ -12,10 +12,10 @@ import java.util.List;
  */
 public enum Part {
     NECK(Build.HOOFED, "Neck", "neck", 0.075, true, "Cut out the glands along the windpipe. The spine stays whole."),
-    LEFT_SHOULDER(Build.HOOFED, "Left shoulder", "shoulder", 0.10, true, Words.SHOULDER),
-    RIGHT_SHOULDER(Build.HOOFED, "Right shoulder", "shoulder", 0.10, true, Words.SHOULDER),
-    LEFT_RIBS(Build.HOOFED, "Left ribs and flank", "ribs", 0.07, true, Words.RIBS),
-    RIGHT_RIBS(Build.HOOFED, "Right ribs and flank", "ribs", 0.07, true, Words.RIBS),
+    LEFT_SHOULDER(Build.HOOFED, "Left shoulder", "shoulder", 0.10, true, PartWords.SHOULDER),
+    RIGHT_SHOULDER(Build.HOOFED, "Right shoulder", "shoulder", 0.10, true, PartWords.SHOULDER),
+    LEFT_RIBS(Build.HOOFED, "Left ribs and flank", "ribs", 0.07, true, PartWords.RIBS),
+    RIGHT_RIBS(Build.HOOFED, "Right ribs and flank", "ribs", 0.07, true, PartWords.RIBS),
     SADDLE(
             Build.HOOFED,
             "Saddle",
@@ -24,14 +24,14 @@ public enum Part {
             true,
             "Lift the loins off the spine, from the hip to the ribs; the spine stays whole."),
     TENDERLOINS(Build.HOOFED, "Tenderloins", "loin", 0.015, false, "They lie under the saddle; take them out first."),
-    LEFT_HAUNCH(Build.HOOFED, "Left haunch", "haunch", 0.165, true, Words.HAUNCH),
-    RIGHT_HAUNCH(Build.HOOFED, "Right haunch", "haunch", 0.165, true, Words.HAUNCH),
-    FORE_SHANKS(Build.HOOFED, "Fore shanks", "shank", 0.04, true, Words.SHANKS),
-    HIND_SHANKS(Build.HOOFED, "Hind shanks", "shank", 0.05, true, Words.SHANKS),
-    LEFT_BREAST(Build.BIRD, "Left breast", "bird-breast", 0.19, false, Words.BREAST),
-    RIGHT_BREAST(Build.BIRD, "Right breast", "bird-breast", 0.19, false, Words.BREAST),
-    LEFT_LEG(Build.BIRD, "Left leg", "bird-leg", 0.13, true, Words.LEG),
-    RIGHT_LEG(Build.BIRD, "Right leg", "bird-leg", 0.13, true, Words.LEG),
+    LEFT_HAUNCH(Build.HOOFED, "Left haunch", "haunch", 0.165, true, PartWords.HAUNCH),
+    RIGHT_HAUNCH(Build.HOOFED, "Right haunch", "haunch", 0.165, true, PartWords.HAUNCH),
+    FORE_SHANKS(Build.HOOFED, "Fore shanks", "shank", 0.04, true, PartWords.SHANKS),
+    HIND_SHANKS(Build.HOOFED, "Hind shanks", "shank", 0.05, true, PartWords.SHANKS),
+    LEFT_BREAST(Build.BIRD, "Left breast", "bird-breast", 0.19, false, PartWords.BREAST),
+    RIGHT_BREAST(Build.BIRD, "Right breast", "bird-breast", 0.19, false, PartWords.BREAST),
+    LEFT_LEG(Build.BIRD, "Left leg", "bird-leg", 0.13, true, PartWords.LEG),
+    RIGHT_LEG(Build.BIRD, "Right leg", "bird-leg", 0.13, true, PartWords.LEG),
     FRAME(
             Build.BIRD,
             "Carcass and wings",
@@ -39,10 +39,10 @@ public enum Part {
             0.36,
             true,
             "For stock. Look once more for shot and a green stain."),
-    LEFT_LOIN(Build.FISH, "Left loin", "fish-loin", 0.20, false, Words.LOIN),
-    RIGHT_LOIN(Build.FISH, "Right loin", "fish-loin", 0.20, false, Words.LOIN),
-    LEFT_BELLY(Build.FISH, "Left belly", "fish-belly", 0.11, false, Words.BELLY),
-    RIGHT_BELLY(Build.FISH, "Right belly", "fish-belly", 0.11, false, Words.BELLY),
+    LEFT_LOIN(Build.FISH, "Left loin", "fish-loin", 0.20, false, PartWords.LOIN),
+    RIGHT_LOIN(Build.FISH, "Right loin", "fish-loin", 0.20, false, PartWords.LOIN),
+    LEFT_BELLY(Build.FISH, "Left belly", "fish-belly", 0.11, false, PartWords.BELLY),
+    RIGHT_BELLY(Build.FISH, "Right belly", "fish-belly", 0.11, false, PartWords.BELLY),
     SCRAPED(
             Build.FISH,
             "Scraped meat",
@@ -133,7 +133,7 @@ public enum Part {
         return share * carcassGrams * (boneIn && !boneIn(knife) ? 1 - School.BONE : 1);
     }
 
-    private static final class Words {
+    private static final class PartWords {
         static final String SHOULDER =
                 "No joint holds it: follow the seam. The gland in front of the blade goes out, in its fat. Change knives after"
                         + " bloodshot meat.";

@@ -1,7 +1,7 @@
 package elvaro.core.inspection;
 
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.schedule.Work;
 import java.time.Duration;
@@ -40,7 +40,7 @@ public record FollowUp(Work work, Instant since) {
     /** When a piece that was unwrapped to rest is to be smelled again; empty once it was. */
     public static Optional<Instant> restsUntil(PieceLog log) {
         Optional<Instant> looked = log.lastLook().map(LogFact::at);
-        return log.last(Kind.RESTED)
+        return log.last(LogFactKind.RESTED)
                 .map(LogFact::at)
                 .filter(rested -> looked.isEmpty() || rested.isAfter(looked.get()))
                 .map(rested -> rested.plus(REST));

@@ -19,7 +19,7 @@ public record Balance(int residual, double askAbove, double refuseAbove) {
     private static final double REFUSE_SHARE = 0.03;
 
     /** How far the sums are from closing. */
-    public enum State {
+    public enum BalanceState {
         CLOSES,
         ASKS,
         REFUSES
@@ -39,12 +39,12 @@ public record Balance(int residual, double askAbove, double refuseAbove) {
         return new Balance(ledger.residual(), ask, refuse);
     }
 
-    public State state() {
+    public BalanceState state() {
         int off = Math.abs(residual);
         if (off > refuseAbove && off > 0) {
-            return State.REFUSES;
+            return BalanceState.REFUSES;
         }
-        return off > askAbove ? State.ASKS : State.CLOSES;
+        return off > askAbove ? BalanceState.ASKS : BalanceState.CLOSES;
     }
 
     /** What to ask before the bench is closed; empty when the piles add up. */

@@ -52,7 +52,7 @@ public final class Comparison {
      * @param worst index of the worst
      * @param reason in words: by how much, and what made the difference
      */
-    public record Mark(LedgerMeasure measure, int best, int worst, String reason) {}
+    public record BestAndWorst(LedgerMeasure measure, int best, int worst, String reason) {}
 
     /** A weight that left the green weight by some way other than the steaks. */
     private record Way(@Nullable Stream stream, String label, int grams) {}
@@ -63,7 +63,7 @@ public final class Comparison {
      * @param ledgers two or more, in the order shown
      * @param tags the name of each piece, same order
      */
-    public static List<Mark> marks(List<Ledger> ledgers, List<String> tags) {
+    public static List<BestAndWorst> marks(List<Ledger> ledgers, List<String> tags) {
         if (ledgers.size() < 2 || ledgers.size() != tags.size()) {
             throw new IllegalArgumentException("A comparison needs at least two ledgers, each with its tag");
         }
@@ -73,7 +73,7 @@ public final class Comparison {
                 .toList();
     }
 
-    private static Optional<Mark> mark(LedgerMeasure measure, List<Ledger> ledgers, List<String> tags) {
+    private static Optional<BestAndWorst> mark(LedgerMeasure measure, List<Ledger> ledgers, List<String> tags) {
         Comparator<Integer> byValue = Comparator.comparingDouble(index -> measure.of(ledgers.get(index)));
         int high = IntStream.range(0, ledgers.size()).boxed().max(byValue).orElseThrow();
         int low = IntStream.range(0, ledgers.size()).boxed().min(byValue).orElseThrow();
@@ -91,7 +91,7 @@ public final class Comparison {
                         tags.get(worst),
                         share(measure.of(ledgers.get(worst))),
                         difference(measure, ledgers.get(best), ledgers.get(worst)));
-        return Optional.of(new Mark(measure, best, worst, reason.strip()));
+        return Optional.of(new BestAndWorst(measure, best, worst, reason.strip()));
     }
 
     /** The dearest and the cheapest. */

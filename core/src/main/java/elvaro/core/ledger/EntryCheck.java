@@ -2,7 +2,7 @@ package elvaro.core.ledger;
 
 import static elvaro.core.working.Quantity.mass;
 
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.question.Question;
 import java.time.Duration;
 import java.util.List;
@@ -30,10 +30,10 @@ public final class EntryCheck {
             return Optional.of(
                     "%s cannot come off a piece that weighs %s.".formatted(mass(entry.grams()), mass(log.latest())));
         }
-        if (entry.kind() == Kind.COAT_OFF && log.coatOn() == 0) {
+        if (entry.kind() == LogFactKind.COAT_OFF && log.coatOn() == 0) {
             return Optional.of("No coat or seal is on this piece. Enter it first, or weigh the piece as it is.");
         }
-        if (entry.kind() == Kind.PILE) {
+        if (entry.kind() == LogFactKind.PILE) {
             int left = log.ledger().residual();
             int slack = 2 * divisionGrams * (log.weighingsAtTheBench() + 1);
             if (entry.grams() > left + slack) {
@@ -88,6 +88,8 @@ public final class EntryCheck {
     }
 
     private static boolean weighsThePiece(LogFact entry) {
-        return entry.kind() == Kind.WEIGHED || entry.kind() == Kind.PULLED || entry.kind() == Kind.UNWRAPPED;
+        return entry.kind() == LogFactKind.WEIGHED
+                || entry.kind() == LogFactKind.PULLED
+                || entry.kind() == LogFactKind.UNWRAPPED;
     }
 }

@@ -12,18 +12,18 @@ import org.jspecify.annotations.Nullable;
  * @param kind what happened
  * @param at when it happened
  * @param grams what the scale showed, coat and all; 0 where nothing was weighed
- * @param stream the pile, for {@link Kind#PILE} only
+ * @param stream the pile, for {@link LogFactKind#PILE} only
  */
 public record LogFact(
         UUID id,
         @Nullable UUID corrects,
-        Kind kind,
+        LogFactKind kind,
         Instant at,
         int grams,
         @Nullable Stream stream) {
 
     /** What an entry says. */
-    public enum Kind {
+    public enum LogFactKind {
         /** The piece on the scale while it hangs. */
         WEIGHED,
         /** A coat or seal put on: the weight of the coat. */

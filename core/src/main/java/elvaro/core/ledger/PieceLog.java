@@ -1,6 +1,6 @@
 package elvaro.core.ledger;
 
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -34,7 +34,7 @@ public final class PieceLog {
     public static PieceLog of(int green, List<LogFact> all) {
         Set<UUID> replaced = replaced(all);
         List<LogFact> standing = all.stream()
-                .filter(fact -> !replaced.contains(fact.id()) && fact.kind() != Kind.TAKEN_BACK)
+                .filter(fact -> !replaced.contains(fact.id()) && fact.kind() != LogFactKind.TAKEN_BACK)
                 .sorted(Comparator.comparing(LogFact::at))
                 .toList();
         return new PieceLog(green, standing);
@@ -45,7 +45,7 @@ public final class PieceLog {
      */
     public static Set<UUID> replaced(List<LogFact> all) {
         Set<UUID> takenBack = all.stream()
-                .filter(fact -> fact.kind() == Kind.TAKEN_BACK)
+                .filter(fact -> fact.kind() == LogFactKind.TAKEN_BACK)
                 .map(LogFact::corrects)
                 .collect(Collectors.toSet());
         return all.stream()
@@ -75,7 +75,7 @@ public final class PieceLog {
     private List<NetWeight> netWeights() {
         int coat = 0;
         // What was weighed without its wrap is truer than what was pulled in it.
-        Kind aged = last(Kind.UNWRAPPED).isPresent() ? Kind.UNWRAPPED : Kind.PULLED;
+        Kind aged = last(LogFactKind.UNWRAPPED).isPresent() ? LogFactKind.UNWRAPPED : LogFactKind.PULLED;
         List<NetWeight> net = new ArrayList<>();
         for (LogFact fact : facts) {
             switch (fact.kind()) {
@@ -95,7 +95,8 @@ public final class PieceLog {
     /** A coat that came off after the aged weight was weighed then: that weight is truer than what was put on. */
     private int coatAt(Instant agedAt, int coatOn) {
         return facts.stream()
-                .filter(fact -> fact.kind() == Kind.COAT_OFF && !fact.at().isBefore(agedAt))
+                .filter(fact ->
+                        fact.kind() == LogFactKind.COAT_OFF && !fact.at().isBefore(agedAt))
                 .mapToInt(LogFact::grams)
                 .findFirst()
                 .orElse(coatOn);
@@ -112,17 +113,17 @@ public final class PieceLog {
 
     /** W: all that was taken off before the pull, slices and what was thrown away. */
     public int withdrawn() {
-        return sum(Kind.WITHDRAWN) + cutAway();
+        return sum(LogFactKind.WITHDRAWN) + cutAway();
     }
 
     /** The part of W that was thrown away. */
     public int cutAway() {
-        return sum(Kind.CUT_AWAY);
+        return sum(LogFactKind.CUT_AWAY);
     }
 
     /** The last look that stands, whatever was found. */
     public Optional<LogFact> lastLook() {
-        return List.of(last(Kind.LOOKED), last(Kind.LEAKED)).stream()
+        return List.of(last(LogFactKind.LOOKED), last(LogFactKind.LEAKED)).stream()
                 .flatMap(Optional::stream)
                 .max(Comparator.comparing(LogFact::at));
     }
@@ -139,9 +140,9 @@ public final class PieceLog {
         List<Span> leaks = new ArrayList<>();
         Instant since = null;
         for (LogFact fact : facts) {
-            if (fact.kind() == Kind.LEAKED && since == null) {
+            if (fact.kind() == LogFactKind.LEAKED && since == null) {
                 since = fact.at();
-            } else if (since != null && (fact.kind() == Kind.RESEALED || fact.kind() == Kind.LOOKED)) {
+            } else if (since != null && (fact.kind() == LogFactKind.RESEALED || fact.kind() == LogFactKind.LOOKED)) {
                 leaks.add(new Span(since, Optional.of(fact.at())));
                 since = null;
             }
@@ -153,7 +154,7 @@ public final class PieceLog {
     }
 
     /** The last entry of this kind that stands. */
-    public Optional<LogFact> last(Kind kind) {
+    public Optional<LogFact> last(LogFactKind kind) {
         for (int index = facts.size() - 1; index >= 0; index--) {
             if (facts.get(index).kind() == kind) {
                 return Optional.of(facts.get(index));
@@ -197,12 +198,12 @@ public final class PieceLog {
     }
 
     public Optional<LogFact> pull() {
-        return facts.stream().filter(fact -> fact.kind() == Kind.PULLED).findFirst();
+        return facts.stream().filter(fact -> fact.kind() == LogFactKind.PULLED).findFirst();
     }
 
     /** A: the weight at the pull, or without its wrap where that was weighed, net of coat. */
     public Optional<Integer> aged() {
-        return last(Kind.UNWRAPPED)
+        return last(LogFactKind.UNWRAPPED)
                 .or(this::pull)
                 .flatMap(aged -> weighings().stream()
                         .filter(net -> net.entry().equals(aged.id()))
@@ -212,10 +213,10 @@ public final class PieceLog {
 
     /** What wrap and string weighed; empty while that is not known. */
     public Optional<Integer> wrap() {
-        return last(Kind.UNWRAPPED)
+        return last(LogFactKind.UNWRAPPED)
                 .flatMap(bare -> pull().map(pull -> {
                     boolean coatCameOff = facts.stream()
-                            .anyMatch(fact -> fact.kind() == Kind.COAT_OFF
+                            .anyMatch(fact -> fact.kind() == LogFactKind.COAT_OFF
                                     && fact.at().isAfter(pull.at())
                                     && !fact.at().isAfter(bare.at()));
                     return pull.grams() - bare.grams() - (coatCameOff ? coatAt(pull.at(), 0) : 0);
@@ -225,14 +226,17 @@ public final class PieceLog {
     public Piles piles() {
         Map<Stream, Integer> grams = new EnumMap<>(Stream.class);
         facts.stream()
-                .filter(fact -> fact.kind() == Kind.PILE && fact.stream() != null)
+                .filter(fact -> fact.kind() == LogFactKind.PILE && fact.stream() != null)
                 .forEach(fact -> grams.merge(fact.stream(), fact.grams(), Integer::sum));
         return new Piles(grams);
     }
 
     /** How many weighings the piles rest on, the aged weight included. */
     public int weighingsAtTheBench() {
-        return 1 + (int) facts.stream().filter(fact -> fact.kind() == Kind.PILE).count();
+        return 1
+                + (int) facts.stream()
+                        .filter(fact -> fact.kind() == LogFactKind.PILE)
+                        .count();
     }
 
     /** The ledger as it stands: before the pull, the last weight known takes the place of the aged weight. */
@@ -241,7 +245,7 @@ public final class PieceLog {
         return new Ledger(green, withdrawn(), aged, piles(), cutAway());
     }
 
-    private int sum(Kind kind) {
+    private int sum(LogFactKind kind) {
         return facts.stream()
                 .filter(fact -> fact.kind() == kind)
                 .mapToInt(LogFact::grams)

@@ -37,9 +37,9 @@ public final class PastTable {
 
     private final List<List<String>> rows;
     private final ColumnMapping manner;
-    private final Map<String, Known> known;
+    private final Map<String, HungBefore> known;
     private final LocalDate today;
-    private final List<Fault> faults = new ArrayList<>();
+    private final List<WrongCell> faults = new ArrayList<>();
 
     /**
      * How the table is meant.
@@ -64,7 +64,7 @@ public final class PastTable {
      *
      * @param mostGrams what it can have weighed at most
      */
-    public record Known(LocalDate hungOn, Optional<LocalDate> pulledOn, int mostGrams) {}
+    public record HungBefore(LocalDate hungOn, Optional<LocalDate> pulledOn, int mostGrams) {}
 
     /**
      * A cell that cannot be.
@@ -72,12 +72,12 @@ public final class PastTable {
      * @param row as a spreadsheet counts
      * @param field of the cell, none where the row as a whole is meant
      */
-    public record Fault(int row, Optional<PastField> field, String sentence) {}
+    public record WrongCell(int row, Optional<PastField> field, String sentence) {}
 
     /** What was read; pieces with a fault are left out. */
-    public record Read(List<PastPiece> pieces, List<Fault> faults) {}
+    public record Read(List<PastPiece> pieces, List<WrongCell> faults) {}
 
-    private PastTable(List<List<String>> rows, ColumnMapping manner, Map<String, Known> known, LocalDate today) {
+    private PastTable(List<List<String>> rows, ColumnMapping manner, Map<String, HungBefore> known, LocalDate today) {
         this.rows = rows;
         this.manner = manner;
         this.known = known;
@@ -88,7 +88,8 @@ public final class PastTable {
      * @param rows below the head, all cells as text
      * @param known what is here, by the tag in capitals
      */
-    public static Read read(List<List<String>> rows, ColumnMapping manner, Map<String, Known> known, LocalDate today) {
+    public static Read read(
+            List<List<String>> rows, ColumnMapping manner, Map<String, HungBefore> known, LocalDate today) {
         return new PastTable(rows, manner, known, today).read();
     }
 
@@ -114,7 +115,7 @@ public final class PastTable {
                 pieces.add(piece);
             }
         });
-        faults.sort(Comparator.comparingInt(Fault::row));
+        faults.sort(Comparator.comparingInt(WrongCell::row));
         return new Read(pieces, faults);
     }
 
@@ -125,7 +126,7 @@ public final class PastTable {
         }
         weighings.sort(Comparator.comparing(Weighing::day));
         int row = number(of.get(0));
-        Known here = known.get(tag);
+        HungBefore here = known.get(tag);
         if (here != null) {
             weighings.forEach(each -> check(each, here.hungOn(), here.pulledOn().orElse(today), here.mostGrams()));
             if (weighings.isEmpty()) {
@@ -284,13 +285,13 @@ public final class PastTable {
         return manner.method();
     }
 
-    private interface Reading<T> {
+    private interface CellReader<T> {
         @Nullable
         T read(int index, PastField field);
     }
 
     /** What the rows of one piece say, the same wherever they say it. */
-    private <T> Optional<T> only(List<Integer> of, PastField field, Reading<T> reading) {
+    private <T> Optional<T> only(List<Integer> of, PastField field, CellReader<T> reading) {
         T said = null;
         for (int index : of) {
             T here = cell(index, field).isEmpty() ? null : reading.read(index, field);
@@ -358,7 +359,7 @@ public final class PastTable {
     }
 
     private void fault(int index, PastField field, String sentence) {
-        faults.add(new Fault(number(index), Optional.of(field), sentence));
+        faults.add(new WrongCell(number(index), Optional.of(field), sentence));
     }
 
     private int number(int index) {

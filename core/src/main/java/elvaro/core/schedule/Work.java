@@ -1,16 +1,16 @@
 package elvaro.core.schedule;
 
-import static elvaro.core.ledger.LogFact.Kind.CUT_AWAY;
-import static elvaro.core.ledger.LogFact.Kind.MOVED;
-import static elvaro.core.ledger.LogFact.Kind.RESEALED;
-import static elvaro.core.ledger.LogFact.Kind.RESTED;
-import static elvaro.core.ledger.LogFact.Kind.RETIED;
-import static elvaro.core.ledger.LogFact.Kind.TRIMMED;
-import static elvaro.core.ledger.LogFact.Kind.TURNED;
-import static elvaro.core.ledger.LogFact.Kind.WEIGHED;
-import static elvaro.core.ledger.LogFact.Kind.WITHDRAWN;
+import static elvaro.core.ledger.LogFact.LogFactKind.CUT_AWAY;
+import static elvaro.core.ledger.LogFact.LogFactKind.MOVED;
+import static elvaro.core.ledger.LogFact.LogFactKind.RESEALED;
+import static elvaro.core.ledger.LogFact.LogFactKind.RESTED;
+import static elvaro.core.ledger.LogFact.LogFactKind.RETIED;
+import static elvaro.core.ledger.LogFact.LogFactKind.TRIMMED;
+import static elvaro.core.ledger.LogFact.LogFactKind.TURNED;
+import static elvaro.core.ledger.LogFact.LogFactKind.WEIGHED;
+import static elvaro.core.ledger.LogFact.LogFactKind.WITHDRAWN;
 
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.working.Quantity;
 import java.util.List;
 import java.util.Optional;
@@ -67,9 +67,9 @@ public enum Work {
     private final String label;
     private final String done;
     private final WorkPlace place;
-    private final List<Kind> shownBy;
+    private final List<LogFactKind> shownBy;
 
-    Work(String label, String done, WorkPlace place, Kind... shownBy) {
+    Work(String label, String done, WorkPlace place, LogFactKind... shownBy) {
         this.label = label;
         this.done = done;
         this.place = place;
@@ -91,12 +91,12 @@ public enum Work {
     }
 
     /** What in the log shows that it was done. */
-    public List<Kind> shownBy() {
+    public List<LogFactKind> shownBy() {
         return shownBy;
     }
 
     /** What a touch writes into the log; empty where it writes nothing there. */
-    public Optional<Kind> logs() {
+    public Optional<LogFactKind> logs() {
         return place == WorkPlace.HERE ? shownBy.stream().findFirst() : Optional.empty();
     }
 

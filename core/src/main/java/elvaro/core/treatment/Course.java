@@ -35,7 +35,7 @@ public final class Course {
      * @param number from 0, in the order of the course
      * @param on empty while the day it counts from is not known
      */
-    public record Planned(int number, TreatmentStep step, Optional<LocalDate> on) {}
+    public record PlannedStep(int number, TreatmentStep step, Optional<LocalDate> on) {}
 
     static Course fixed(TreatmentStep... steps) {
         List<TreatmentStep> all = List.copyOf(Arrays.asList(steps));
@@ -103,8 +103,8 @@ public final class Course {
      * @param hungOn day 0 of what is done while it hangs, unless it hung already when it began
      * @param pulledOn day 0 of what is done after, once it was pulled
      */
-    public List<Planned> from(int number, LocalDate beganOn, LocalDate hungOn, Optional<LocalDate> pulledOn) {
-        List<Planned> planned = new ArrayList<>();
+    public List<PlannedStep> from(int number, LocalDate beganOn, LocalDate hungOn, Optional<LocalDate> pulledOn) {
+        List<PlannedStep> planned = new ArrayList<>();
         for (TreatmentStep step : steps(number)) {
             Optional<LocalDate> zero = switch (step.moment()) {
                 case BEFORE_HANGING -> Optional.of(beganOn);
@@ -112,7 +112,7 @@ public final class Course {
                 case AFTER_PULL -> pulledOn;
                 case AT_THE_TABLE -> Optional.empty();
             };
-            planned.add(new Planned(planned.size(), step, zero.map(day -> day.plusDays(step.day()))));
+            planned.add(new PlannedStep(planned.size(), step, zero.map(day -> day.plusDays(step.day()))));
         }
         return List.copyOf(planned);
     }

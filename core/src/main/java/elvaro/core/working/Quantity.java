@@ -15,12 +15,12 @@ import java.util.Optional;
  *
  * @param amounts one, or the two ends of a range; their decimals are the precision that is meant
  */
-public record Quantity(Kind kind, List<String> amounts) {
+public record Quantity(QuantityKind kind, List<String> amounts) {
     private static final char OPEN = '⟦';
     private static final char CLOSE = '⟧';
 
     /** What is measured. */
-    public enum Kind {
+    public enum QuantityKind {
         /** Grams. */
         MASS,
         /** Grams of a bound, of which the first figures matter. */
@@ -51,88 +51,88 @@ public record Quantity(Kind kind, List<String> amounts) {
     }
 
     public static String mass(long grams) {
-        return mark(Kind.MASS, String.valueOf(grams));
+        return mark(QuantityKind.MASS, String.valueOf(grams));
     }
 
     /** @param from and {@code to} g */
     public static String mass(long from, long to) {
-        return mark(Kind.MASS, String.valueOf(from), String.valueOf(to));
+        return mark(QuantityKind.MASS, String.valueOf(from), String.valueOf(to));
     }
 
     /** @param grams of a bound, of which the first figures matter */
     public static String limit(long grams) {
-        return mark(Kind.LIMIT, String.valueOf(grams));
+        return mark(QuantityKind.LIMIT, String.valueOf(grams));
     }
 
     /** A limit or an advice, in whole degrees Celsius. */
     public static String temperature(int celsius) {
-        return mark(Kind.TEMPERATURE, String.valueOf(celsius));
+        return mark(QuantityKind.TEMPERATURE, String.valueOf(celsius));
     }
 
     /** A span of limits, in whole degrees Celsius. */
     public static String temperature(int from, int to) {
-        return mark(Kind.TEMPERATURE, String.valueOf(from), String.valueOf(to));
+        return mark(QuantityKind.TEMPERATURE, String.valueOf(from), String.valueOf(to));
     }
 
     /** As measured or reckoned, °C to a tenth. */
     public static String temperature(double celsius) {
-        return mark(Kind.TEMPERATURE, decimals(celsius, 1));
+        return mark(QuantityKind.TEMPERATURE, decimals(celsius, 1));
     }
 
     /** @param kelvin how much warmer or colder, whole */
     public static String warmth(int kelvin) {
-        return mark(Kind.WARMTH, String.valueOf(kelvin));
+        return mark(QuantityKind.WARMTH, String.valueOf(kelvin));
     }
 
     /** @param mm to a tenth */
     public static String length(double mm) {
-        return mark(Kind.LENGTH, decimals(mm, 1));
+        return mark(QuantityKind.LENGTH, decimals(mm, 1));
     }
 
     public static String length(int mm) {
-        return mark(Kind.LENGTH, String.valueOf(mm));
+        return mark(QuantityKind.LENGTH, String.valueOf(mm));
     }
 
     /** @param metres to a tenth */
     public static String span(double metres) {
-        return mark(Kind.SPAN, decimals(metres, 1));
+        return mark(QuantityKind.SPAN, decimals(metres, 1));
     }
 
     /** @param squareMetres to a hundredth */
     public static String area(double squareMetres) {
-        return mark(Kind.AREA, decimals(squareMetres, 2));
+        return mark(QuantityKind.AREA, decimals(squareMetres, 2));
     }
 
     /** @param cm2PerKg surface for each kilogram, cm² */
     public static String surface(double cm2PerKg) {
-        return mark(Kind.SURFACE, decimals(cm2PerKg, 0));
+        return mark(QuantityKind.SURFACE, decimals(cm2PerKg, 0));
     }
 
     /** @param ml to a tenth */
     public static String volume(double ml) {
-        return mark(Kind.VOLUME, decimals(ml, 1));
+        return mark(QuantityKind.VOLUME, decimals(ml, 1));
     }
 
     /** @param minor units of the workshop's currency */
     public static String money(double minor) {
-        return mark(Kind.MONEY, decimals(minor, 0));
+        return mark(QuantityKind.MONEY, decimals(minor, 0));
     }
 
     /** @param minorPerKg units of the workshop's currency for a kilogram */
     public static String price(double minorPerKg) {
-        return mark(Kind.PRICE, shortest(minorPerKg, 2));
+        return mark(QuantityKind.PRICE, shortest(minorPerKg, 2));
     }
 
     public static String share(double fraction) {
-        return mark(Kind.SHARE, shortest(fraction, 6));
+        return mark(QuantityKind.SHARE, shortest(fraction, 6));
     }
 
     public static String days(long count) {
-        return mark(Kind.DAYS, String.valueOf(count));
+        return mark(QuantityKind.DAYS, String.valueOf(count));
     }
 
     public static String date(LocalDate day) {
-        return mark(Kind.DATE, day.toString());
+        return mark(QuantityKind.DATE, day.toString());
     }
 
     /** What a person typed, or a name, for a sentence of ours: nothing in it is taken for a quantity. */
@@ -140,7 +140,7 @@ public record Quantity(Kind kind, List<String> amounts) {
         return typed.replace(OPEN, '[').replace(CLOSE, ']');
     }
 
-    private static String mark(Kind kind, String... amounts) {
+    private static String mark(QuantityKind kind, String... amounts) {
         return OPEN + kind.name().toLowerCase(Locale.ROOT) + " " + String.join(" ", amounts) + CLOSE;
     }
 
@@ -161,32 +161,32 @@ public record Quantity(Kind kind, List<String> amounts) {
     }
 
     /** A sentence taken apart: what stands between the quantities, and they. */
-    sealed interface Part permits Words, Mark {}
+    sealed interface SentencePart permits WordsPart, QuantityPart {}
 
-    record Words(String words) implements Part {}
+    record WordsPart(String words) implements SentencePart {}
 
-    record Mark(Quantity quantity) implements Part {}
+    record QuantityPart(Quantity quantity) implements SentencePart {}
 
     /** @return the parts in their order; what looks like a mark and is none stays words */
-    static List<Part> parts(String sentence) {
-        List<Part> parts = new ArrayList<>();
+    static List<SentencePart> parts(String sentence) {
+        List<SentencePart> parts = new ArrayList<>();
         int done = 0;
         for (int open = sentence.indexOf(OPEN); open >= 0; open = sentence.indexOf(OPEN, open + 1)) {
             int close = sentence.indexOf(CLOSE, open);
             Optional<Quantity> quantity = close < 0 ? Optional.empty() : read(sentence.substring(open + 1, close));
             if (quantity.isPresent()) {
-                parts.add(new Words(sentence.substring(done, open)));
-                parts.add(new Mark(quantity.get()));
+                parts.add(new WordsPart(sentence.substring(done, open)));
+                parts.add(new QuantityPart(quantity.get()));
                 done = close + 1;
             }
         }
-        parts.add(new Words(sentence.substring(done)));
+        parts.add(new WordsPart(sentence.substring(done)));
         return parts;
     }
 
     private static Optional<Quantity> read(String mark) {
         List<String> words = List.of(mark.split(" ", -1));
-        for (Kind kind : Kind.values()) {
+        for (QuantityKind kind : QuantityKind.values()) {
             if (kind.name().toLowerCase(Locale.ROOT).equals(words.get(0)) && (words.size() == 2 || words.size() == 3)) {
                 List<String> amounts = words.subList(1, words.size());
                 return amounts.stream().allMatch(amount -> suits(kind, amount))
@@ -197,9 +197,9 @@ public record Quantity(Kind kind, List<String> amounts) {
         return Optional.empty();
     }
 
-    private static boolean suits(Kind kind, String amount) {
+    private static boolean suits(QuantityKind kind, String amount) {
         try {
-            if (kind == Kind.DATE) {
+            if (kind == QuantityKind.DATE) {
                 LocalDate.parse(amount);
             } else {
                 new BigDecimal(amount);

@@ -1,7 +1,7 @@
 package elvaro.core.working;
 
-import elvaro.core.working.Quantity.Mark;
-import elvaro.core.working.Quantity.Words;
+import elvaro.core.working.Quantity.QuantityPart;
+import elvaro.core.working.Quantity.WordsPart;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.text.NumberFormat;
@@ -120,7 +120,7 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency curr
             return sentence;
         }
         return Quantity.parts(sentence).stream()
-                .map(part -> part instanceof Mark mark ? write(mark.quantity()) : ((Words) part).words())
+                .map(part -> part instanceof QuantityPart mark ? write(mark.quantity()) : ((WordsPart) part).words())
                 .collect(Collectors.joining());
     }
 

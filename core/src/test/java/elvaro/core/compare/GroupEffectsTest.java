@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.compare.GroupEffects.Group;
 import elvaro.core.compare.GroupEffects.Row;
-import elvaro.core.compare.LinearModel.Column;
+import elvaro.core.compare.LinearModel.ModelTerm;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -108,7 +108,7 @@ class GroupEffectsTest {
         assertThat(effects.model().orElseThrow().dropped()).containsExactly("days", "ln weight");
         assertThat(effects.caveats())
                 .anyMatch(caveat -> caveat.equals("Cannot be told apart from the rest: days, ln weight."));
-        assertThatThrownBy(() -> LinearModel.of(new double[] {1, 2}, List.of(new Column("x", new double[] {1, 2}))))
+        assertThatThrownBy(() -> LinearModel.of(new double[] {1, 2}, List.of(new ModelTerm("x", new double[] {1, 2}))))
                 .hasMessageContaining("more pieces than terms");
     }
 

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.game.CarcassYield.Weighed;
 import elvaro.core.ledger.Balance;
-import elvaro.core.ledger.Balance.State;
+import elvaro.core.ledger.Balance.BalanceState;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.Piles;
 import java.util.ArrayList;
@@ -101,7 +101,7 @@ class GamePropertiesTest {
         int fellOff = aged - weights.stream().mapToInt(Integer::intValue).sum();
         Piles whole = Piles.of(0, 0, 0, 0, onScale(Math.max(0, fellOff)));
         int weighings = weights.size() + 2;
-        assertThat(balance(aged, weights, whole, weighings).state()).isEqualTo(State.CLOSES);
+        assertThat(balance(aged, weights, whole, weighings).state()).isEqualTo(BalanceState.CLOSES);
 
         int heaviest = weights.stream().mapToInt(Integer::intValue).max().orElseThrow();
         List<Integer> forgotten = new ArrayList<>(weights);
@@ -109,7 +109,7 @@ class GamePropertiesTest {
         Balance open = balance(aged, forgotten, whole, weighings);
         assertThat(open.residual()).isCloseTo(heaviest, within(DIVISION * weighings));
         if (heaviest > 0.03 * aged + DIVISION * weighings) {
-            assertThat(open.state()).isEqualTo(State.REFUSES);
+            assertThat(open.state()).isEqualTo(BalanceState.REFUSES);
             assertThat(open.question().orElseThrow().needsReason()).isTrue();
         }
     }

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import elvaro.core.inspection.LookVerdict.Discard;
 import elvaro.core.inspection.Rule.Answer;
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.schedule.Work;
 import java.time.Duration;
@@ -22,16 +22,16 @@ class FollowUpTest {
     private static final Instant LOOKED = Instant.parse("2026-02-10T08:00:00Z");
 
     /** A log of a look and then, an hour apart, of these. */
-    private static PieceLog log(Kind... after) {
+    private static PieceLog log(LogFactKind... after) {
         List<LogFact> facts = new ArrayList<>();
-        facts.add(fact(Kind.LOOKED, LOOKED));
+        facts.add(fact(LogFactKind.LOOKED, LOOKED));
         for (int index = 0; index < after.length; index++) {
             facts.add(fact(after[index], LOOKED.plus(Duration.ofHours(index + 1))));
         }
         return PieceLog.of(4000, facts);
     }
 
-    private static LogFact fact(Kind kind, Instant at) {
+    private static LogFact fact(LogFactKind kind, Instant at) {
         return new LogFact(UUID.randomUUID(), null, kind, at, kind.weighs() ? 200 : 0, null);
     }
 
@@ -51,15 +51,15 @@ class FollowUpTest {
         "FOLDS, TRIM, TRIMMED",
         "SOFT_ROT, STOP, CUT_AWAY",
     })
-    void what_a_look_asks_for_stays_open_until_the_log_shows_it_done(Rule because, Work work, Kind done) {
+    void what_a_look_asks_for_stays_open_until_the_log_shows_it_done(Rule because, Work work, LogFactKind done) {
         assertThat(open(log(), because)).containsExactly(work);
-        assertThat(open(log(Kind.WEIGHED), because)).containsExactly(work);
-        assertThat(open(log(Kind.WEIGHED, done), because)).isEmpty();
+        assertThat(open(log(LogFactKind.WEIGHED), because)).containsExactly(work);
+        assertThat(open(log(LogFactKind.WEIGHED, done), because)).isEmpty();
     }
 
     @Test
     void a_later_look_stands_for_the_earlier() {
-        PieceLog log = log(Kind.LOOKED);
+        PieceLog log = log(LogFactKind.LOOKED);
         assertThat(open(log, Rule.CRUST)).isEmpty();
         assertThat(open(log, Rule.LEAK)).containsExactly(Work.RESEAL);
         assertThat(FollowUp.of(log, Optional.of(new LookVerdict(Answer.ACT, List.of(Rule.LEAK), Discard.NOTHING)))
@@ -71,11 +71,12 @@ class FollowUpTest {
     @Test
     void what_rested_unwrapped_is_smelled_again_a_day_later() {
         assertThat(open(log(), Rule.FAINTLY_ACID)).containsExactly(Work.REST);
-        PieceLog rested = log(Kind.RESTED);
+        PieceLog rested = log(LogFactKind.RESTED);
         assertThat(FollowUp.of(
                         rested, Optional.of(new LookVerdict(Answer.ACT, List.of(Rule.FAINTLY_ACID), Discard.NOTHING))))
                 .containsExactly(new FollowUp(Work.LOOK, LOOKED.plus(Duration.ofHours(25))));
-        assertThat(open(log(Kind.RESTED, Kind.LOOKED), Rule.CRUST)).isEmpty();
+        assertThat(open(log(LogFactKind.RESTED, LogFactKind.LOOKED), Rule.CRUST))
+                .isEmpty();
     }
 
     @Test
@@ -83,27 +84,31 @@ class FollowUpTest {
         Instant hour1 = LOOKED.plus(Duration.ofHours(1));
         Instant hour2 = LOOKED.plus(Duration.ofHours(2));
         Instant hour4 = LOOKED.plus(Duration.ofHours(4));
-        assertThat(log(Kind.WEIGHED).leaks()).isEmpty();
-        assertThat(log(Kind.LEAKED, Kind.RESEALED, Kind.WEIGHED, Kind.LEAKED).leaks())
+        assertThat(log(LogFactKind.WEIGHED).leaks()).isEmpty();
+        assertThat(log(LogFactKind.LEAKED, LogFactKind.RESEALED, LogFactKind.WEIGHED, LogFactKind.LEAKED)
+                        .leaks())
                 .containsExactly(
                         new PieceLog.Span(hour1, Optional.of(hour2)), new PieceLog.Span(hour4, Optional.empty()));
-        assertThat(log(Kind.LEAKED, Kind.LEAKED, Kind.WEIGHED, Kind.LOOKED).leaks())
+        assertThat(log(LogFactKind.LEAKED, LogFactKind.LEAKED, LogFactKind.WEIGHED, LogFactKind.LOOKED)
+                        .leaks())
                 .containsExactly(new PieceLog.Span(hour1, Optional.of(hour4)));
-        assertThat(log(Kind.LEAKED).lastLook().orElseThrow().at()).isEqualTo(hour1);
+        assertThat(log(LogFactKind.LEAKED).lastLook().orElseThrow().at()).isEqualTo(hour1);
     }
 
     /** A day in the cold from the unwrapping on, until somebody smells it again; common practice, no source. */
     @Test
     void what_was_unwrapped_rests_a_day_until_it_is_smelled_again() {
         assertThat(FollowUp.restsUntil(log())).isEmpty();
-        assertThat(FollowUp.restsUntil(log(Kind.RESTED)))
+        assertThat(FollowUp.restsUntil(log(LogFactKind.RESTED)))
                 .contains(LOOKED.plus(Duration.ofHours(1)).plus(Duration.ofDays(1)));
-        assertThat(FollowUp.restsUntil(log(Kind.RESTED, Kind.TURNED)))
+        assertThat(FollowUp.restsUntil(log(LogFactKind.RESTED, LogFactKind.TURNED)))
                 .as("turning is no smelling")
                 .isPresent();
-        assertThat(FollowUp.restsUntil(log(Kind.RESTED, Kind.LOOKED))).isEmpty();
-        assertThat(FollowUp.restsUntil(log(Kind.RESTED, Kind.LEAKED))).isEmpty();
-        assertThat(FollowUp.restsUntil(PieceLog.of(4000, List.of(fact(Kind.RESTED, LOOKED)))))
+        assertThat(FollowUp.restsUntil(log(LogFactKind.RESTED, LogFactKind.LOOKED)))
+                .isEmpty();
+        assertThat(FollowUp.restsUntil(log(LogFactKind.RESTED, LogFactKind.LEAKED)))
+                .isEmpty();
+        assertThat(FollowUp.restsUntil(PieceLog.of(4000, List.of(fact(LogFactKind.RESTED, LOOKED)))))
                 .as("unwrapped without a look before")
                 .contains(LOOKED.plus(Duration.ofDays(1)));
     }

@@ -3,8 +3,8 @@ package elvaro.core.ledger;
 import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.core.ledger.Comparison.BestAndWorst;
 import elvaro.core.ledger.Comparison.LedgerMeasure;
-import elvaro.core.ledger.Comparison.Mark;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -16,9 +16,9 @@ class ComparisonTest {
 
     @Test
     void the_sealed_twin_wins_on_water_and_loses_on_meat_and_the_reason_names_the_discard() {
-        List<Mark> marks = Comparison.marks(List.of(plain, sealed), List.of("7A", "7B"));
+        List<BestAndWorst> marks = Comparison.marks(List.of(plain, sealed), List.of("7A", "7B"));
         assertThat(mark(marks, LedgerMeasure.SHRINK).best()).isEqualTo(1);
-        Mark usable = mark(marks, LedgerMeasure.USABLE_YIELD);
+        BestAndWorst usable = mark(marks, LedgerMeasure.USABLE_YIELD);
         assertThat(usable.best()).isZero();
         assertThat(usable.worst()).isEqualTo(1);
         assertThat(PLAIN.sentence(usable.reason()))
@@ -31,7 +31,7 @@ class ComparisonTest {
         assertThat(Comparison.marks(List.of(plain, plain), List.of("7A", "7B"))).isEmpty();
     }
 
-    private static Mark mark(List<Mark> marks, LedgerMeasure measure) {
+    private static BestAndWorst mark(List<BestAndWorst> marks, LedgerMeasure measure) {
         return marks.stream()
                 .filter(each -> each.measure() == measure)
                 .findFirst()

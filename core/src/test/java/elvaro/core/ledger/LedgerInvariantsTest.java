@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -80,19 +80,20 @@ class LedgerInvariantsTest {
         Random random = new Random(seed);
         int green = 2000 + random.nextInt(10_000);
         List<LogFact> log = randomLog(random, green);
-        LogFact extra = fact(Kind.WITHDRAWN, 40, 25, null);
+        LogFact extra = fact(LogFactKind.WITHDRAWN, 40, 25, null);
         List<LogFact> after = new ArrayList<>(log);
         after.add(extra);
-        after.add(new LogFact(UUID.randomUUID(), extra.id(), Kind.TAKEN_BACK, extra.at(), 0, null));
+        after.add(new LogFact(UUID.randomUUID(), extra.id(), LogFactKind.TAKEN_BACK, extra.at(), 0, null));
         assertThat(PieceLog.of(green, after).ledger())
                 .isEqualTo(PieceLog.of(green, log).ledger());
     }
 
     @Test
     void taking_a_correction_back_brings_back_what_it_corrected() {
-        LogFact weighed = fact(Kind.WEIGHED, 7, 4700, null);
+        LogFact weighed = fact(LogFactKind.WEIGHED, 7, 4700, null);
         LogFact corrected = correction(weighed, 4720);
-        LogFact undone = new LogFact(UUID.randomUUID(), corrected.id(), Kind.TAKEN_BACK, corrected.at(), 0, null);
+        LogFact undone =
+                new LogFact(UUID.randomUUID(), corrected.id(), LogFactKind.TAKEN_BACK, corrected.at(), 0, null);
         assertThat(PieceLog.of(5000, List.of(weighed, corrected)).latest()).isEqualTo(4720);
         assertThat(PieceLog.of(5000, List.of(weighed, corrected, undone)).latest())
                 .isEqualTo(4700);
@@ -104,10 +105,10 @@ class LedgerInvariantsTest {
     @Test
     void a_seal_weighed_off_after_the_pull_is_taken_out_by_what_it_weighs_then() {
         List<LogFact> log = List.of(
-                fact(Kind.COAT_ON, 0, 900, null),
-                fact(Kind.WEIGHED, 7, 5700, null),
-                fact(Kind.PULLED, 35, 5600, null),
-                fact(Kind.COAT_OFF, 35, 880, null));
+                fact(LogFactKind.COAT_ON, 0, 900, null),
+                fact(LogFactKind.WEIGHED, 7, 5700, null),
+                fact(LogFactKind.PULLED, 35, 5600, null),
+                fact(LogFactKind.COAT_OFF, 35, 880, null));
         PieceLog read = PieceLog.of(4900, log);
         assertThat(read.weighings()).extracting(PieceLog.NetWeight::grams).containsExactly(4800, 4720);
         assertThat(read.aged()).contains(4720);
@@ -117,7 +118,8 @@ class LedgerInvariantsTest {
     @Test
     void a_slice_taken_early_is_no_shrink_and_both_bases_are_given() {
         Ledger ledger = PieceLog.of(
-                        1000, List.of(fact(Kind.WITHDRAWN, 10, 200, null), fact(Kind.PULLED, 20, 640, null)))
+                        1000,
+                        List.of(fact(LogFactKind.WITHDRAWN, 10, 200, null), fact(LogFactKind.PULLED, 20, 640, null)))
                 .ledger();
         assertThat(ledger.shrink()).isEqualTo(160);
         assertThat(ledger.shrinkFraction()).isEqualTo(0.16);
@@ -144,11 +146,11 @@ class LedgerInvariantsTest {
         int weight = green;
         for (int day = 1; day < 30; day += 1 + random.nextInt(6)) {
             weight -= random.nextInt(weight / 20);
-            log.add(fact(Kind.WEIGHED, day, weight, null));
+            log.add(fact(LogFactKind.WEIGHED, day, weight, null));
         }
-        log.add(fact(Kind.PULLED, 31, weight - 10, null));
+        log.add(fact(LogFactKind.PULLED, 31, weight - 10, null));
         for (Stream stream : Stream.values()) {
-            log.add(fact(Kind.PILE, 32, random.nextInt(weight / 6), stream));
+            log.add(fact(LogFactKind.PILE, 32, random.nextInt(weight / 6), stream));
         }
         return log;
     }
@@ -156,33 +158,38 @@ class LedgerInvariantsTest {
     /** By hand: 3640 g in wrap and string, 3600 g without; a coat of 280 g that came off later was in both. */
     @Test
     void what_is_weighed_unwrapped_is_the_aged_weight_and_the_rest_was_wrap() {
-        LogFact pull = fact(Kind.PULLED, 28, 3640, null);
-        LogFact bare = fact(Kind.UNWRAPPED, 29, 3600, null);
+        LogFact pull = fact(LogFactKind.PULLED, 28, 3640, null);
+        LogFact bare = fact(LogFactKind.UNWRAPPED, 29, 3600, null);
         PieceLog log = PieceLog.of(4000, List.of(pull, bare));
         assertThat(log.aged()).contains(3600);
         assertThat(log.wrap()).contains(40);
         assertThat(log.weighings())
                 .as("the wrapped weight is no longer one of meat")
                 .hasSize(1);
-        LogFact back = new LogFact(UUID.randomUUID(), bare.id(), Kind.TAKEN_BACK, bare.at(), 0, null);
+        LogFact back = new LogFact(UUID.randomUUID(), bare.id(), LogFactKind.TAKEN_BACK, bare.at(), 0, null);
         assertThat(PieceLog.of(4000, List.of(pull, bare, back)).aged()).contains(3640);
         assertThat(PieceLog.of(4000, List.of(pull, bare, back)).wrap()).isEmpty();
         PieceLog coated = PieceLog.of(
-                4000, List.of(fact(Kind.COAT_ON, 0, 300, null), pull, bare, fact(Kind.COAT_OFF, 30, 280, null)));
+                4000,
+                List.of(
+                        fact(LogFactKind.COAT_ON, 0, 300, null),
+                        pull,
+                        bare,
+                        fact(LogFactKind.COAT_OFF, 30, 280, null)));
         assertThat(coated.aged()).contains(3320);
         assertThat(coated.wrap()).contains(40);
         PieceLog scraped = PieceLog.of(
                 4000,
                 List.of(
-                        fact(Kind.COAT_ON, 0, 300, null),
+                        fact(LogFactKind.COAT_ON, 0, 300, null),
                         pull,
-                        fact(Kind.COAT_OFF, 29, 280, null),
-                        fact(Kind.UNWRAPPED, 30, 3320, null)));
+                        fact(LogFactKind.COAT_OFF, 29, 280, null),
+                        fact(LogFactKind.UNWRAPPED, 30, 3320, null)));
         assertThat(scraped.aged()).contains(3320);
         assertThat(scraped.wrap()).contains(40);
     }
 
-    private static LogFact fact(Kind kind, int day, int grams, Stream stream) {
+    private static LogFact fact(LogFactKind kind, int day, int grams, Stream stream) {
         return new LogFact(UUID.randomUUID(), null, kind, HUNG.plus(Duration.ofDays(day)), grams, stream);
     }
 

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.cut.Arrival;
 import elvaro.core.cut.CutCatalogue;
-import elvaro.core.ledger.Balance.State;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.Balance.BalanceState;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.question.Question;
 import java.time.Duration;
 import java.time.Instant;
@@ -21,8 +21,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class QuestionsTest {
     private static final Instant DAY_0 = Instant.parse("2026-01-05T08:00:00Z");
 
-    private static LogFact fact(Kind kind, int day, int grams) {
-        Stream stream = kind == Kind.PILE ? Stream.STEAK : null;
+    private static LogFact fact(LogFactKind kind, int day, int grams) {
+        Stream stream = kind == LogFactKind.PILE ? Stream.STEAK : null;
         return new LogFact(UUID.randomUUID(), null, kind, DAY_0.plus(Duration.ofDays(day)), grams, stream);
     }
 
@@ -43,19 +43,22 @@ class QuestionsTest {
             "6000, 5, 5, -181, REFUSES",
             "0, 1, 1, 0, CLOSES"
         })
-        void closes_asks_or_refuses(int aged, int weighings, int division, int residual, State state) {
+        void closes_asks_or_refuses(int aged, int weighings, int division, int residual, BalanceState state) {
             int steak = Math.max(0, aged - residual);
             Ledger ledger = new Ledger(8000, 0, aged, Piles.of(steak, 0, 0, 0, 0));
             Balance balance = Balance.of(ledger, division, weighings);
             assertThat(balance.state()).isEqualTo(state);
             assertThat(balance.question().map(Question::needsReason))
-                    .isEqualTo(state == State.CLOSES ? Optional.empty() : Optional.of(state == State.REFUSES));
+                    .isEqualTo(
+                            state == BalanceState.CLOSES
+                                    ? Optional.empty()
+                                    : Optional.of(state == BalanceState.REFUSES));
         }
     }
 
     @Nested
     class A_weighing {
-        private final PieceLog log = PieceLog.of(8000, List.of(fact(Kind.WEIGHED, 7, 7700)));
+        private final PieceLog log = PieceLog.of(8000, List.of(fact(LogFactKind.WEIGHED, 7, 7700)));
 
         @ParameterizedTest(name = "{0} g on day {1}: {2}")
         @CsvSource({
@@ -67,31 +70,32 @@ class QuestionsTest {
             "7900, 3, ''"
         })
         void is_questioned_when_it_is_odd(int grams, int day, String question) {
-            assertThat(EntryCheck.questions(log, 8000, fact(Kind.WEIGHED, day, grams)))
+            assertThat(EntryCheck.questions(log, 8000, fact(LogFactKind.WEIGHED, day, grams)))
                     .extracting(Question::id)
                     .isEqualTo(question.isEmpty() ? List.of() : List.of(question));
         }
 
         @Test
         void of_a_slice_heavier_than_the_piece_is_refused() {
-            assertThat(EntryCheck.refusal(log, 8000, fact(Kind.WITHDRAWN, 8, 7700), 5))
+            assertThat(EntryCheck.refusal(log, 8000, fact(LogFactKind.WITHDRAWN, 8, 7700), 5))
                     .hasValueSatisfying(
                             sentence -> assertThat(PLAIN.sentence(sentence)).contains("7700 g"));
         }
 
         @Test
         void of_a_pile_heavier_than_what_is_left_is_refused() {
-            PieceLog pulled = PieceLog.of(8000, List.of(fact(Kind.PULLED, 30, 6000), fact(Kind.PILE, 30, 4000)));
-            assertThat(EntryCheck.refusal(pulled, 8000, fact(Kind.PILE, 30, 2031), 5))
+            PieceLog pulled =
+                    PieceLog.of(8000, List.of(fact(LogFactKind.PULLED, 30, 6000), fact(LogFactKind.PILE, 30, 4000)));
+            assertThat(EntryCheck.refusal(pulled, 8000, fact(LogFactKind.PILE, 30, 2031), 5))
                     .hasValueSatisfying(
                             sentence -> assertThat(PLAIN.sentence(sentence)).contains("Only 2000 g is left"));
-            assertThat(EntryCheck.refusal(pulled, 8000, fact(Kind.PILE, 30, 2030), 5))
+            assertThat(EntryCheck.refusal(pulled, 8000, fact(LogFactKind.PILE, 30, 2030), 5))
                     .isEmpty();
         }
 
         @Test
         void of_a_coat_that_was_never_put_on_is_refused() {
-            assertThat(EntryCheck.refusal(log, 8000, fact(Kind.COAT_OFF, 30, 400), 5))
+            assertThat(EntryCheck.refusal(log, 8000, fact(LogFactKind.COAT_OFF, 30, 400), 5))
                     .isPresent();
         }
     }

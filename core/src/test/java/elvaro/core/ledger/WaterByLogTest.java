@@ -3,7 +3,7 @@ package elvaro.core.ledger;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog.NetWeight;
 import java.time.Duration;
 import java.time.Instant;
@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class WaterByLogTest {
     private static final Instant HUNG = Instant.parse("2026-01-05T08:00:00Z");
 
-    private static LogFact fact(Kind kind, int day, int grams) {
+    private static LogFact fact(LogFactKind kind, int day, int grams) {
         return new LogFact(UUID.randomUUID(), null, kind, HUNG.plus(Duration.ofDays(day)), grams, null);
     }
 
@@ -31,7 +31,11 @@ class WaterByLogTest {
 
     @Test
     void a_slice_counts_from_the_day_it_was_taken_and_not_before() {
-        assertThat(lost(5000, fact(Kind.WEIGHED, 7, 4800), fact(Kind.WITHDRAWN, 10, 300), fact(Kind.WEIGHED, 14, 4400)))
+        assertThat(lost(
+                        5000,
+                        fact(LogFactKind.WEIGHED, 7, 4800),
+                        fact(LogFactKind.WITHDRAWN, 10, 300),
+                        fact(LogFactKind.WEIGHED, 14, 4400)))
                 .containsExactly(0.04, 0.06);
     }
 
@@ -39,16 +43,16 @@ class WaterByLogTest {
     void a_coat_is_no_meat_and_no_water() {
         assertThat(lost(
                         5000,
-                        fact(Kind.COAT_ON, 0, 400),
-                        fact(Kind.WEIGHED, 7, 5300),
-                        fact(Kind.COAT_OFF, 8, 380),
-                        fact(Kind.WEIGHED, 9, 4850)))
+                        fact(LogFactKind.COAT_ON, 0, 400),
+                        fact(LogFactKind.WEIGHED, 7, 5300),
+                        fact(LogFactKind.COAT_OFF, 8, 380),
+                        fact(LogFactKind.WEIGHED, 9, 4850)))
                 .containsExactly(0.02, 0.03);
     }
 
     @Test
     void a_piece_weighed_too_heavy_has_lost_less_than_nothing() {
-        assertThat(lost(5000, fact(Kind.WEIGHED, 1, 5020))).containsExactly(-0.004);
+        assertThat(lost(5000, fact(LogFactKind.WEIGHED, 1, 5020))).containsExactly(-0.004);
     }
 
     static LongStream seeds() {
@@ -64,14 +68,14 @@ class WaterByLogTest {
         int weight = green;
         for (int day = 1; day < 25; day += 1 + random.nextInt(6)) {
             weight -= random.nextInt(60);
-            facts.add(fact(Kind.WEIGHED, day, weight));
+            facts.add(fact(LogFactKind.WEIGHED, day, weight));
             if (random.nextInt(4) == 0) {
                 int slice = 50 + random.nextInt(200);
-                facts.add(fact(Kind.WITHDRAWN, day + 1, slice));
+                facts.add(fact(LogFactKind.WITHDRAWN, day + 1, slice));
                 weight -= slice;
             }
         }
-        facts.add(fact(Kind.PULLED, 30, weight - 20));
+        facts.add(fact(LogFactKind.PULLED, 30, weight - 20));
         PieceLog log = PieceLog.of(green, facts);
         NetWeight pulled = log.weighings().get(log.weighings().size() - 1);
         assertThat(log.lostBy(pulled)).isCloseTo(log.ledger().shrinkFraction(), within(1e-12));

@@ -8,7 +8,7 @@ import elvaro.core.ledger.Stream;
 import elvaro.core.past.CellParser.Order;
 import elvaro.core.past.CellParser.Unit;
 import elvaro.core.past.PastTable.ColumnMapping;
-import elvaro.core.past.PastTable.Known;
+import elvaro.core.past.PastTable.HungBefore;
 import elvaro.core.past.PastTable.Read;
 import java.time.LocalDate;
 import java.util.List;
@@ -39,7 +39,7 @@ class PastTableTest {
                 Optional.of(CutCatalogue.get("strip")),
                 Method.OPEN_AIR,
                 rest);
-        Known here = new Known(LocalDate.of(2026, 2, 1), Optional.empty(), 5000);
+        HungBefore here = new HungBefore(LocalDate.of(2026, 2, 1), Optional.empty(), 5000);
         return PastTable.read(
                 java.util.Arrays.stream(lines)
                         .map(line -> List.of(line.split(";", -1)))
@@ -73,7 +73,7 @@ class PastTableTest {
                 ";;;;;;;;;",
                 "old;;;;8.1.;4,9;;;;",
                 "old;;;;15.1.2026;4,7;;;;");
-        assertThat(read.faults()).extracting(PastTable.Fault::row).containsExactly(4);
+        assertThat(read.faults()).extracting(PastTable.WrongCell::row).containsExactly(4);
         read = read(
                 Optional.of(Stream.DISCARD),
                 "old;Strip loin;1.1.2026;5;;;1.2.2026;4,4;3;0,9",

@@ -3,7 +3,7 @@ package elvaro.core.treatment;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import elvaro.core.treatment.Course.Planned;
+import elvaro.core.treatment.Course.PlannedStep;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -17,7 +17,7 @@ class CourseTest {
 
     private static List<Optional<LocalDate>> days(TreatmentKind kind, int number, Optional<LocalDate> pulled) {
         return kind.course().from(number, BEGAN, HUNG, pulled).stream()
-                .map(Planned::on)
+                .map(PlannedStep::on)
                 .toList();
     }
 
@@ -43,7 +43,7 @@ class CourseTest {
     @Test
     void what_begins_while_it_hangs_counts_from_its_own_beginning() {
         assertThat(TreatmentKind.COLD_SMOKE.course().from(2, HUNG.plusDays(30), HUNG, Optional.empty()))
-                .extracting(Planned::on)
+                .extracting(PlannedStep::on)
                 .containsExactly(Optional.of(HUNG.plusDays(30)), Optional.of(HUNG.plusDays(37)));
     }
 

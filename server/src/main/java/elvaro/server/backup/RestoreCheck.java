@@ -65,23 +65,24 @@ class RestoreCheck {
     }
 
     /** A foreign key of the schema. */
-    private record Key(String table, String columns, String to, String toColumns) {}
+    private record ForeignKey(String table, String columns, String to, String toColumns) {}
 
     /** Rows that point at nothing, by what the schema says points where. */
     List<String> strays() {
-        List<Key> keys = database.sql("select table_name, group_concat(column_name order by ordinal_position) columns,"
-                        + " referenced_table_name, group_concat(referenced_column_name order by ordinal_position) to_columns"
-                        + " from information_schema.key_column_usage where table_schema = database()"
-                        + " and referenced_table_name is not null"
-                        + " group by table_name, constraint_name, referenced_table_name")
-                .query((row, number) -> new Key(
+        List<ForeignKey> keys = database.sql(
+                        "select table_name, group_concat(column_name order by ordinal_position) columns,"
+                                + " referenced_table_name, group_concat(referenced_column_name order by ordinal_position) to_columns"
+                                + " from information_schema.key_column_usage where table_schema = database()"
+                                + " and referenced_table_name is not null"
+                                + " group by table_name, constraint_name, referenced_table_name")
+                .query((row, number) -> new ForeignKey(
                         row.getString("table_name"),
                         row.getString("columns"),
                         row.getString("referenced_table_name"),
                         row.getString("to_columns")))
                 .list();
         List<String> faults = new ArrayList<>();
-        for (Key key : keys) {
+        for (ForeignKey key : keys) {
             long strays = database.sql(strays(key)).query(Long.class).single();
             if (strays > 0) {
                 faults.add("%d rows of %s point at no %s.".formatted(strays, key.table(), key.to()));
@@ -90,7 +91,7 @@ class RestoreCheck {
         return faults;
     }
 
-    private static String strays(Key key) {
+    private static String strays(ForeignKey key) {
         String[] from = key.columns().split(",");
         String[] to = key.toColumns().split(",");
         StringBuilder same = new StringBuilder();

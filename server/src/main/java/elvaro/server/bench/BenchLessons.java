@@ -3,7 +3,7 @@ package elvaro.server.bench;
 import elvaro.core.estimate.Estimates;
 import elvaro.core.forecast.Learning;
 import elvaro.core.forecast.Learning.Learnt;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.KnifeWork;
 import elvaro.server.forecast.Figures;
@@ -88,7 +88,7 @@ class BenchLessons {
 
     private static String closedBy(List<EntryView> log) {
         return log.stream()
-                .filter(entry -> entry.kind() == Kind.CLOSED)
+                .filter(entry -> entry.kind() == LogFactKind.CLOSED)
                 .max(Comparator.comparing(EntryView::happenedAt))
                 .map(EntryView::by)
                 .orElse("");

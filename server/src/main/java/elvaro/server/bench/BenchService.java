@@ -2,7 +2,7 @@ package elvaro.server.bench;
 
 import elvaro.core.inspection.FollowUp;
 import elvaro.core.ledger.Balance;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
 import elvaro.core.portion.Steaks;
 import elvaro.core.portion.Steaks.Trimmed;
@@ -125,7 +125,7 @@ public class BenchService {
      */
     public void discardRest(UUID pieceId, UUID entryId, String reason) {
         Piece piece = writer.lock(pieceId);
-        if (log.isRetry(pieceId, entryId, Kind.CLOSED, 0, null)) {
+        if (log.isRetry(pieceId, entryId, LogFactKind.CLOSED, 0, null)) {
             return;
         }
         mustBeWhole(piece);
@@ -134,9 +134,9 @@ public class BenchService {
             log.writeFor(
                     pieceId,
                     Ids.after(entryId, "pile"),
-                    new EntryForm(Kind.PILE, left, Stream.DISCARD, reason, null, null, Map.of()));
+                    new EntryForm(LogFactKind.PILE, left, Stream.DISCARD, reason, null, null, Map.of()));
         }
-        log.turn(piece, entryId, Kind.CLOSED, reason);
+        log.turn(piece, entryId, LogFactKind.CLOSED, reason);
     }
 
     /**
@@ -146,7 +146,7 @@ public class BenchService {
      */
     public void close(UUID pieceId, UUID entryId, Map<String, String> answers) {
         Piece piece = writer.lock(pieceId);
-        if (log.isRetry(pieceId, entryId, Kind.CLOSED, 0, null)) {
+        if (log.isRetry(pieceId, entryId, LogFactKind.CLOSED, 0, null)) {
             return;
         }
         mustBeWhole(piece);
@@ -158,7 +158,7 @@ public class BenchService {
         List<Answers.Settled> settled = Answers.of(answers).settle(questions);
         String reason =
                 settled.stream().map(Answers.Settled::reason).findFirst().orElse("");
-        log.turn(piece, entryId, Kind.CLOSED, reason);
+        log.turn(piece, entryId, LogFactKind.CLOSED, reason);
         decisions.keep(piece.lot().id(), pieceId, settled);
     }
 
@@ -171,8 +171,8 @@ public class BenchService {
     /** Opens a closed bench again, so that a pile can be corrected; the reason is kept. */
     public void reopen(UUID pieceId, UUID entryId, String reason) {
         Piece piece = writer.lock(pieceId);
-        if (!log.isRetry(pieceId, entryId, Kind.REOPENED, 0, null)) {
-            log.turn(piece, entryId, Kind.REOPENED, reason);
+        if (!log.isRetry(pieceId, entryId, LogFactKind.REOPENED, 0, null)) {
+            log.turn(piece, entryId, LogFactKind.REOPENED, reason);
         }
     }
 

@@ -29,7 +29,7 @@ public record BenchView(
         PieceView piece,
         Section expected,
         Map<Stream, Integer> expectedPiles,
-        Balance.State balance,
+        Balance.BalanceState balance,
         double askAboveGrams,
         double refuseAboveGrams,
         @Nullable Question question,

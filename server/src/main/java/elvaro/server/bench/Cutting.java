@@ -2,7 +2,7 @@ package elvaro.server.bench;
 
 import elvaro.core.cost.SteakCost;
 import elvaro.core.drying.Method;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Piles;
 import elvaro.core.ledger.Stream;
 import elvaro.core.portion.Steaks;
@@ -67,7 +67,7 @@ final class Cutting {
 
     static SteaksCutView cut(List<EntryView> log) {
         SteaksCut cut = SteaksCut.of(log.stream()
-                .filter(entry -> entry.stands() && entry.kind() == Kind.PILE && entry.stream() == Stream.STEAK)
+                .filter(entry -> entry.stands() && entry.kind() == LogFactKind.PILE && entry.stream() == Stream.STEAK)
                 .map(entry ->
                         new Container(entry.grams(), entry.steaks() == null ? Container.UNCOUNTED : entry.steaks()))
                 .toList());

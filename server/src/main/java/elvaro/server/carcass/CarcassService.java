@@ -8,7 +8,7 @@ import elvaro.core.game.Animal;
 import elvaro.core.game.Animal.Build;
 import elvaro.core.game.Cooling;
 import elvaro.core.game.School;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
 import elvaro.core.question.Question;
 import elvaro.server.hanging.EntryForm;
@@ -285,7 +285,8 @@ class CarcassService {
     }
 
     private static EntryForm asItIs(int grams) {
-        return new EntryForm(Kind.PILE, grams, Stream.STEAK, "Whole, to be trimmed later", null, null, Map.of(), 0);
+        return new EntryForm(
+                LogFactKind.PILE, grams, Stream.STEAK, "Whole, to be trimmed later", null, null, Map.of(), 0);
     }
 
     private static Further further(CutOffForm form) {
@@ -306,7 +307,7 @@ class CarcassService {
     void close(UUID id, UUID entryId, Map<String, String> answers) {
         Carcass carcass = find(id);
         Piece whole = writer.lock(id);
-        if (log.isRetry(id, entryId, Kind.CLOSED, 0, null)) {
+        if (log.isRetry(id, entryId, LogFactKind.CLOSED, 0, null)) {
             return;
         }
         if (carcasses.parts(id).isEmpty()) {

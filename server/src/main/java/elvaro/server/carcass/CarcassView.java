@@ -144,7 +144,7 @@ record CarcassView(
             int boneless,
             @Nullable Double perKgMinor,
             int residualGrams,
-            Balance.State balance,
+            Balance.BalanceState balance,
             @Nullable Question question) {}
 
     /** An animal in a list. */

@@ -30,9 +30,9 @@ import org.springframework.transaction.annotation.Transactional;
 class FinishedRows {
     private static final int MOST_WORKSHOPS_KEPT = 20;
 
-    private record State(UUID workshopId, long changes) {}
+    private record RowsKey(UUID workshopId, long changes) {}
 
-    private final Cache<State, Shop> kept =
+    private final Cache<RowsKey, Shop> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final FinishedPieces pieces;
     private final TreatmentQueries treated;
@@ -94,7 +94,7 @@ class FinishedRows {
     record Shop(List<EvidenceRow> rows, List<FacetView> facets) {}
 
     Shop shop() {
-        return kept.get(new State(current.person().workshopId(), changes.number()), state -> read());
+        return kept.get(new RowsKey(current.person().workshopId(), changes.number()), state -> read());
     }
 
     private Shop read() {

@@ -2,7 +2,7 @@ package elvaro.server.demo;
 
 import elvaro.core.game.Animal;
 import elvaro.core.game.Part;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
 import elvaro.server.carcass.CarcassHistory;
 import elvaro.server.carcass.CarcassHistory.PastAnimal;
@@ -89,8 +89,8 @@ class DemoGame {
                 larder,
                 null,
                 false);
-        write(random, roe, Kind.PULLED, 17_700, null, "");
-        write(random, roe, Kind.PILE, 4_300, Stream.DISCARD, "skin, head and feet");
+        write(random, roe, LogFactKind.PULLED, 17_700, null, "");
+        write(random, roe, LogFactKind.PILE, 4_300, Stream.DISCARD, "skin, head and feet");
         carcasses.cutOff(roe, Scenario.id(random), Part.LEFT_HAUNCH, 2_460);
         carcasses.cutOff(roe, Scenario.id(random), Part.RIGHT_HAUNCH, 2_395);
         carcasses.cutOff(roe, Scenario.id(random), Part.TENDERLOINS, 210);
@@ -129,7 +129,7 @@ class DemoGame {
         return id;
     }
 
-    private void write(Random random, UUID piece, Kind kind, int grams, @Nullable Stream stream, String words) {
+    private void write(Random random, UUID piece, LogFactKind kind, int grams, @Nullable Stream stream, String words) {
         log.write(
                 piece,
                 Scenario.id(random),

@@ -8,7 +8,7 @@ import elvaro.core.inspection.Observation.Extent;
 import elvaro.core.inspection.Observation.Mould;
 import elvaro.core.inspection.Observation.Smell;
 import elvaro.core.inspection.Observation.SurfaceFeel;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.schedule.Work;
 import elvaro.server.account.AccountService;
 import elvaro.server.account.SetupService;
@@ -16,8 +16,8 @@ import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberForm;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.demo.Scenario.Bought;
-import elvaro.server.demo.Scenario.Hung;
-import elvaro.server.demo.Scenario.Reached;
+import elvaro.server.demo.Scenario.DemoPiece;
+import elvaro.server.demo.Scenario.DemoProgress;
 import elvaro.server.demo.Scenario.Room;
 import elvaro.server.forecast.PiecePlans;
 import elvaro.server.hanging.EntryForm;
@@ -230,7 +230,7 @@ class DemoLoader implements ApplicationRunner {
                 log.write(
                         piece.id(),
                         Scenario.id(random),
-                        new EntryForm(Kind.TURNED, 0, null, "", earlier(day), null, Map.of()));
+                        new EntryForm(LogFactKind.TURNED, 0, null, "", earlier(day), null, Map.of()));
             }
         }
     }
@@ -299,7 +299,7 @@ class DemoLoader implements ApplicationRunner {
                 Map.of()));
         int left = bought.grams();
         for (int index = 0; index < bought.pieces().size(); index++) {
-            Hung hung = bought.pieces().get(index);
+            DemoPiece hung = bought.pieces().get(index);
             int share = left / (bought.pieces().size() - index);
             int green = index == bought.pieces().size() - 1
                     ? left - 10 - random.nextInt(3) * 5
@@ -312,7 +312,7 @@ class DemoLoader implements ApplicationRunner {
     private void hang(
             Lot lot,
             Bought bought,
-            Hung hung,
+            DemoPiece hung,
             int index,
             int green,
             LocalDate hungOn,
@@ -331,7 +331,7 @@ class DemoLoader implements ApplicationRunner {
                 .findFirst()
                 .orElseThrow();
         Chamber chamber = chambers.find(rooms.get(hung.room())).orElseThrow();
-        int place = hung.reached() == Reached.HANGING ? hanging.merge(hung.room(), 1, Integer::sum) - 1 : 0;
+        int place = hung.reached() == DemoProgress.HANGING ? hanging.merge(hung.room(), 1, Integer::sum) - 1 : 0;
         PieceDraft draft = PieceDraft.hung(id, lot, tag, hung.role(), green, hung.method(), hungOn, hung.days())
                 .hangIn(chamber, new Place(place / room.places() + 1, place % room.places() + 1))
                 .spend(hung.method().usualConsumablesMinor())

@@ -35,14 +35,19 @@ class DemoTrials {
     private static final UUID SPACE = new UUID(0x7472_6961_6c73L, 1);
 
     /** Pieces by their tags; what was put on them, if anything. */
-    private record Arm(
+    private record DemoArm(
             String name,
             boolean control,
             List<String> tags,
             @Nullable Given given) {}
 
     private record Asked(
-            String question, Factor factor, @Nullable String after, String changed, String learnt, List<Arm> arms) {}
+            String question,
+            Factor factor,
+            @Nullable String after,
+            String changed,
+            String learnt,
+            List<DemoArm> arms) {}
 
     private static final String HONEY = "Does a buckwheat-honey coat change shrink or taste over 38 days?";
 
@@ -54,8 +59,8 @@ class DemoTrials {
                     "",
                     "It keeps the water in, and the outside is too sweet. Half of it next time.",
                     List.of(
-                            new Arm("Plain", true, List.of("2A", "2D", "2E"), null),
-                            new Arm(
+                            new DemoArm("Plain", true, List.of("2A", "2D", "2E"), null),
+                            new DemoArm(
                                     "Honey",
                                     false,
                                     List.of("2B", "2C", "2F"),
@@ -67,8 +72,8 @@ class DemoTrials {
                     "",
                     "",
                     List.of(
-                            new Arm("Plain", true, List.of("3B", "3C"), null),
-                            new Arm(
+                            new DemoArm("Plain", true, List.of("3B", "3C"), null),
+                            new DemoArm(
                                     "Porcini",
                                     false,
                                     List.of("3A", "3D"),
@@ -80,8 +85,8 @@ class DemoTrials {
                     "",
                     "The weave printed itself into the crust. Thinner cloth.",
                     List.of(
-                            new Arm("Plain", true, List.of("5A"), null),
-                            new Arm(
+                            new DemoArm("Plain", true, List.of("5A"), null),
+                            new DemoArm(
                                     "Stout cloth",
                                     false,
                                     List.of("5B"),
@@ -93,8 +98,8 @@ class DemoTrials {
                     "",
                     "",
                     List.of(
-                            new Arm("Two sessions", true, List.of("6A", "6D"), counted(COLD_SMOKE, "beech", 2)),
-                            new Arm("Five sessions", false, List.of("6B", "6C"), counted(COLD_SMOKE, "beech", 5)))),
+                            new DemoArm("Two sessions", true, List.of("6A", "6D"), counted(COLD_SMOKE, "beech", 2)),
+                            new DemoArm("Five sessions", false, List.of("6B", "6C"), counted(COLD_SMOKE, "beech", 5)))),
             new Asked(
                     "Goose-fat seal on a mutton saddle, 24 days",
                     Factor.TREATMENT,
@@ -102,8 +107,8 @@ class DemoTrials {
                     "",
                     "Water saved, meat lost: rot in the closed pocket by the bone.",
                     List.of(
-                            new Arm("Bare", true, List.of("7A"), null),
-                            new Arm(
+                            new DemoArm("Bare", true, List.of("7A"), null),
+                            new DemoArm(
                                     "Sealed",
                                     false,
                                     List.of("7B"),
@@ -115,8 +120,8 @@ class DemoTrials {
                     "",
                     "",
                     List.of(
-                            new Arm("North Room", true, List.of("8A"), null),
-                            new Arm("Stone Locker", false, List.of("8B"), null))),
+                            new DemoArm("North Room", true, List.of("8A"), null),
+                            new DemoArm("Stone Locker", false, List.of("8B"), null))),
             new Asked(
                     "Old cow against young steer, 40 days",
                     Factor.GRADE,
@@ -124,8 +129,8 @@ class DemoTrials {
                     "",
                     "",
                     List.of(
-                            new Arm("Young steer", true, List.of("10A"), null),
-                            new Arm("Old cow", false, List.of("9A"), null))),
+                            new DemoArm("Young steer", true, List.of("10A"), null),
+                            new DemoArm("Old cow", false, List.of("9A"), null))),
             new Asked(
                     "Kelp-salt rub on a wild goose, 8 days",
                     Factor.TREATMENT,
@@ -133,8 +138,8 @@ class DemoTrials {
                     "",
                     "",
                     List.of(
-                            new Arm("Plain", true, List.of("11A"), null),
-                            new Arm("Kelp salt", false, List.of("12A"), perKilogram(PASTE, "kelp salt", 15)))),
+                            new DemoArm("Plain", true, List.of("11A"), null),
+                            new DemoArm("Kelp salt", false, List.of("12A"), perKilogram(PASTE, "kelp salt", 15)))),
             new Asked(
                     "Half the honey: does the water still stay in?",
                     Factor.TREATMENT,
@@ -142,8 +147,9 @@ class DemoTrials {
                     "half the dose",
                     "",
                     List.of(
-                            new Arm("Plain", true, List.of("25A"), null),
-                            new Arm("Honey", false, List.of("25B"), perKilogram(SUGAR_COAT, "buckwheat honey", 22.5)))),
+                            new DemoArm("Plain", true, List.of("25A"), null),
+                            new DemoArm(
+                                    "Honey", false, List.of("25B"), perKilogram(SUGAR_COAT, "buckwheat honey", 22.5)))),
             new Asked(
                     "Beech smoke on a mutton saddle: four sessions against none",
                     Factor.TREATMENT,
@@ -151,8 +157,8 @@ class DemoTrials {
                     "four sessions, and a plain half",
                     "",
                     List.of(
-                            new Arm("Plain", true, List.of("28A"), null),
-                            new Arm("Smoked", false, List.of("28B"), counted(COLD_SMOKE, "beech", 4)))),
+                            new DemoArm("Plain", true, List.of("28A"), null),
+                            new DemoArm("Smoked", false, List.of("28B"), counted(COLD_SMOKE, "beech", 4)))),
             new Asked(
                     "A cloth with red wine on a chuck roll: is it worth the bother?",
                     Factor.TREATMENT,
@@ -160,8 +166,8 @@ class DemoTrials {
                     "",
                     "",
                     List.of(
-                            new Arm("Plain", true, List.of("35A"), null),
-                            new Arm(
+                            new DemoArm("Plain", true, List.of("35A"), null),
+                            new DemoArm(
                                     "Wine cloth",
                                     false,
                                     List.of("35B"),
@@ -173,8 +179,8 @@ class DemoTrials {
                     "",
                     "",
                     List.of(
-                            new Arm("Hung", true, List.of("32A"), null),
-                            new Arm("On ice", false, List.of("32B"), null))));
+                            new DemoArm("Hung", true, List.of("32A"), null),
+                            new DemoArm("On ice", false, List.of("32B"), null))));
 
     private final PieceHistory pieces;
     private final TreatmentHistory treatments;
@@ -203,7 +209,7 @@ class DemoTrials {
         for (Asked asked : ASKED) {
             List<PastArm> arms = new ArrayList<>();
             LocalDate first = workshops.today();
-            for (Arm arm : asked.arms()) {
+            for (DemoArm arm : asked.arms()) {
                 Map<UUID, String> blocks = new LinkedHashMap<>();
                 for (String tag : arm.tags()) {
                     Piece piece = byTag.get(tag);

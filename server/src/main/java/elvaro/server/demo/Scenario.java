@@ -131,17 +131,17 @@ final class Scenario {
             int priceMinor,
             String supplier,
             double celsius,
-            List<Hung> pieces) {}
+            List<DemoPiece> pieces) {}
 
     /** Where a piece's story has got to. */
-    enum Reached {
+    enum DemoProgress {
         HANGING,
         PULLED,
         CUT
     }
 
     /** One piece; a fresh one has nothing but its role. */
-    record Hung(
+    record DemoPiece(
             PieceRole role,
             Method method,
             String room,
@@ -161,7 +161,7 @@ final class Scenario {
     private static Bought lot(String line) {
         String[] column =
                 Arrays.stream(line.split("\\|", -1)).map(String::strip).toArray(String[]::new);
-        List<Hung> pieces = Arrays.stream(column[9].split(" ; "))
+        List<DemoPiece> pieces = Arrays.stream(column[9].split(" ; "))
                 .map(String::strip)
                 .filter(piece -> !piece.isEmpty())
                 .map(Scenario::piece)
@@ -179,10 +179,10 @@ final class Scenario {
                 pieces);
     }
 
-    private static Hung piece(String text) {
+    private static DemoPiece piece(String text) {
         if (text.equals("FRESH")) {
-            return new Hung(
-                    PieceRole.FRESH, Method.VACUUM, "", 0, Reached.CUT, 0, Coating.NONE, false, false, false, "");
+            return new DemoPiece(
+                    PieceRole.FRESH, Method.VACUUM, "", 0, DemoProgress.CUT, 0, Coating.NONE, false, false, false, "");
         }
         int quote = text.indexOf('"');
         String note = quote < 0 ? "" : text.substring(quote + 1, text.length() - 1);
@@ -192,12 +192,12 @@ final class Scenario {
                 .mapToInt(each -> Integer.parseInt(each.substring("coat=".length())))
                 .findFirst()
                 .orElse(0);
-        return new Hung(
+        return new DemoPiece(
                 PieceRole.valueOf(word.get(0)),
                 Method.valueOf(word.get(1)),
                 word.get(2),
                 Integer.parseInt(word.get(3)),
-                Reached.valueOf(word.get(4)),
+                DemoProgress.valueOf(word.get(4)),
                 coat,
                 coating(word),
                 word.contains("leak"),

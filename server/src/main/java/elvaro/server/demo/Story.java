@@ -9,14 +9,14 @@ import elvaro.core.drying.Parameters;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Section;
 import elvaro.core.yield.TrimModel;
 import elvaro.server.demo.Scenario.Bought;
-import elvaro.server.demo.Scenario.Hung;
-import elvaro.server.demo.Scenario.Reached;
+import elvaro.server.demo.Scenario.DemoPiece;
+import elvaro.server.demo.Scenario.DemoProgress;
 import elvaro.server.piece.LogEntry;
 import java.time.Duration;
 import java.time.Instant;
@@ -49,7 +49,7 @@ final class Story {
             "L", Parameters.NONE);
 
     private final Bought lot;
-    private final Hung piece;
+    private final DemoPiece piece;
     private final UUID pieceId;
     private final int green;
     private final Instant hungAt;
@@ -63,7 +63,7 @@ final class Story {
 
     Story(
             Bought lot,
-            Hung piece,
+            DemoPiece piece,
             Hanging hanging,
             Air air,
             UUID pieceId,
@@ -95,21 +95,21 @@ final class Story {
     List<LogEntry> tell() {
         int coat = piece.coatGrams();
         if (coat > 0) {
-            write(Kind.COAT_ON, 0.01, coat, null, "");
+            write(LogFactKind.COAT_ON, 0.01, coat, null, "");
         }
         if (!piece.note().isEmpty()) {
             double day = piece.leak() || piece.spoiled() ? Math.min(piece.days(), 16) : 0.02;
-            write(Kind.NOTE, day, 0, null, piece.note());
+            write(LogFactKind.NOTE, day, 0, null, piece.note());
         }
-        int pulledAfter = piece.days() + (piece.reached() == Reached.CUT ? random.nextInt(3) : 0);
-        int last = piece.reached() == Reached.HANGING ? lot.daysAgo() : pulledAfter - 1;
+        int pulledAfter = piece.days() + (piece.reached() == DemoProgress.CUT ? random.nextInt(3) : 0);
+        int last = piece.reached() == DemoProgress.HANGING ? lot.daysAgo() : pulledAfter - 1;
         weighUntil(last, coat);
-        if (piece.reached() == Reached.HANGING) {
+        if (piece.reached() == DemoProgress.HANGING) {
             return log;
         }
         int aged = weightAfter(pulledAfter + 0.05);
-        write(Kind.PULLED, pulledAfter + 0.05, aged + coat, null, "");
-        if (piece.reached() == Reached.CUT) {
+        write(LogFactKind.PULLED, pulledAfter + 0.05, aged + coat, null, "");
+        if (piece.reached() == DemoProgress.CUT) {
             cut(pulledAfter, aged, coat);
         }
         return log;
@@ -118,16 +118,16 @@ final class Story {
     private void weighUntil(int last, int coat) {
         int previous = green;
         for (int day = 1; day <= last; day = next(day)) {
-            boolean forgotten = piece.reached() == Reached.HANGING && day > last - 7 && random.nextInt(5) < 2;
-            if (forgotten || (day == last && piece.reached() == Reached.HANGING && random.nextBoolean())) {
+            boolean forgotten = piece.reached() == DemoProgress.HANGING && day > last - 7 && random.nextInt(5) < 2;
+            if (forgotten || (day == last && piece.reached() == DemoProgress.HANGING && random.nextBoolean())) {
                 continue;
             }
             double at = day + random.nextDouble() * 0.15;
             int weight = Math.min(previous, weightAfter(at));
             previous = weight;
-            write(Kind.WEIGHED, at, weight + coat, null, "");
+            write(LogFactKind.WEIGHED, at, weight + coat, null, "");
         }
-        if (piece.leak() && piece.reached() == Reached.CUT) {
+        if (piece.leak() && piece.reached() == DemoProgress.CUT) {
             correctLastWeighing(coat);
         }
     }
@@ -143,9 +143,14 @@ final class Story {
     private void correctLastWeighing(int coat) {
         LogEntry last = log.get(log.size() - 1);
         LogFact wrong = new LogFact(
-                Scenario.id(random), null, Kind.WEIGHED, last.happenedAt().plus(Duration.ofHours(20)), 5320, null);
+                Scenario.id(random),
+                null,
+                LogFactKind.WEIGHED,
+                last.happenedAt().plus(Duration.ofHours(20)),
+                5320,
+                null);
         LogFact right = new LogFact(
-                Scenario.id(random), wrong.id(), Kind.WEIGHED, wrong.at(), last.grams() - DIVISION - coat, null);
+                Scenario.id(random), wrong.id(), LogFactKind.WEIGHED, wrong.at(), last.grams() - DIVISION - coat, null);
         log.add(new LogEntry(pieceId, wrong, "", wrong.at(), people.get(1)));
         log.add(new LogEntry(
                 pieceId, right, "That was its twin.", wrong.at().plus(Duration.ofMinutes(3)), people.get(1)));
@@ -153,12 +158,12 @@ final class Story {
 
     private void cut(int day, int aged, int coat) {
         if (coat > 0) {
-            write(Kind.COAT_OFF, day + 0.06, onScale(coat * 0.97), null, "");
+            write(LogFactKind.COAT_OFF, day + 0.06, onScale(coat * 0.97), null, "");
         }
         int weight = coat > 0 ? aged + coat - onScale(coat * 0.97) : aged;
         double at = day + 0.07;
         if (piece.spoiled()) {
-            write(Kind.PILE, at, weight, Stream.DISCARD, "Sour, all of it.");
+            write(LogFactKind.PILE, at, weight, Stream.DISCARD, "Sour, all of it.");
         } else {
             Section expected = trimModel.after(1 - (double) weight / green);
             pile(Stream.FAT, at + 0.002, expected.fat());
@@ -167,26 +172,26 @@ final class Story {
             pile(Stream.USABLE_TRIM, at + 0.006, expected.crust() * useful);
             pile(Stream.DISCARD, at + 0.008, expected.crust() * (1 - useful));
             int piled = log.stream()
-                    .filter(entry -> entry.kind() == Kind.PILE)
+                    .filter(entry -> entry.kind() == LogFactKind.PILE)
                     .mapToInt(LogEntry::grams)
                     .sum();
             steaks(at + 0.01, onScale(weight - piled - random.nextInt(20)));
         }
-        write(Kind.CLOSED, at + 0.02, 0, null, "");
+        write(LogFactKind.CLOSED, at + 0.02, 0, null, "");
     }
 
     /** The ends as a roast, the rest as steaks of about this weight. */
     private void steaks(double day, int grams) {
         int ends = onScale(grams * ENDS_SHARE);
         int count = Math.max(1, (grams - ends) / STEAK_GRAMS);
-        write(Kind.PILE, day, ends, Stream.STEAK, 0, "");
-        write(Kind.PILE, day + 0.002, grams - ends, Stream.STEAK, count, "");
+        write(LogFactKind.PILE, day, ends, Stream.STEAK, 0, "");
+        write(LogFactKind.PILE, day + 0.002, grams - ends, Stream.STEAK, count, "");
     }
 
     private void pile(Stream stream, double day, double share) {
         int grams = onScale(green * share * Math.exp(random.nextGaussian() * 0.12));
         if (grams > 0) {
-            write(Kind.PILE, day, grams, stream, "");
+            write(LogFactKind.PILE, day, grams, stream, "");
         }
     }
 
@@ -205,12 +210,12 @@ final class Story {
         return (int) Math.round(grams / DIVISION) * DIVISION;
     }
 
-    private void write(Kind kind, double day, int grams, @Nullable Stream stream, String words) {
+    private void write(LogFactKind kind, double day, int grams, @Nullable Stream stream, String words) {
         write(kind, day, grams, stream, null, words);
     }
 
     private void write(
-            Kind kind, double day, int grams, @Nullable Stream stream, @Nullable Integer steaks, String words) {
+            LogFactKind kind, double day, int grams, @Nullable Stream stream, @Nullable Integer steaks, String words) {
         Instant at = hungAt.plusSeconds(Math.round(day * 86_400));
         LogFact fact = new LogFact(Scenario.id(random), null, kind, at, grams, stream);
         UUID by = people.get(random.nextInt(people.size()));

@@ -153,11 +153,11 @@ public class DeviceService {
                 .orElseThrow(() -> Refusal.notFound("scale"));
     }
 
-    private record Known(UUID id, Optional<UUID> chamberId, SignedIn acting) {}
+    private record KnownDevice(UUID id, Optional<UUID> chamberId, SignedIn acting) {}
 
     /** Works for the probe whose token this is; see {@link #asScale}. */
     public <T> T asProbe(String token, int mostAMinute, BiFunction<UUID, UUID, T> work) {
-        Known known = known(token, mostAMinute);
+        KnownDevice known = known(token, mostAMinute);
         UUID chamber = known.chamberId().orElseThrow(Refusal::unknownDevice);
         return current.actingAs(known.acting(), () -> work.apply(known.id(), chamber));
     }
@@ -169,7 +169,7 @@ public class DeviceService {
      * @throws Refusal if the token is nobody's, was revoked or is of another kind of device, or requests come too fast
      */
     public <T> T asScale(String token, int mostAMinute, Function<UUID, T> work) {
-        Known known = known(token, mostAMinute);
+        KnownDevice known = known(token, mostAMinute);
         known.chamberId().ifPresent(chamber -> {
             throw Refusal.unknownDevice();
         });
@@ -177,14 +177,14 @@ public class DeviceService {
     }
 
     /** Looking a token up crosses workshops, and so is plain SQL. */
-    private Known known(String token, int mostAMinute) {
-        Known known = database.sql(
+    private KnownDevice known(String token, int mostAMinute) {
+        KnownDevice known = database.sql(
                         "select id, workshop_id, chamber_id from device where token_hash = ? and not revoked")
                 .param(Secret.hash(token))
                 .query((row, number) -> {
                     UUID id = UUID.fromString(row.getString("id"));
                     UUID workshop = UUID.fromString(row.getString("workshop_id"));
-                    return new Known(
+                    return new KnownDevice(
                             id,
                             Optional.ofNullable(row.getString("chamber_id")).map(UUID::fromString),
                             new SignedIn(id, workshop, Role.BENCH_HAND, true, null));

@@ -111,12 +111,12 @@ final class ArchiveSource implements AutoCloseable {
         return head;
     }
 
-    private interface Reading<T> {
+    private interface ValueReader<T> {
         T read();
     }
 
     /** Says where it was when something was wrong. */
-    private <T> T wrapped(Reading<T> reading) {
+    private <T> T wrapped(ValueReader<T> reading) {
         try {
             return reading.read();
         } catch (JacksonException broken) {

@@ -42,7 +42,7 @@ class ArchiveWriter {
 
     /** @param out is closed at the end; if it fails before, what was written has no seal */
     void write(OutputStream out) throws IOException {
-        Sealed.Stream sealed = new Sealed.Stream(out);
+        Sealed.SealedStream sealed = new Sealed.SealedStream(out);
         ZipOutputStream zip = new ZipOutputStream(sealed);
         zip.setComment(Sealed.BLANK);
         rows.atOneMoment(() -> {

@@ -33,7 +33,7 @@ class CarriedRows {
     }
 
     /** What is done with the rows; it may write to where they go. */
-    interface Work {
+    interface RowWork {
         void run() throws IOException;
     }
 
@@ -43,7 +43,7 @@ class CarriedRows {
     }
 
     /** All that is read within sees the same moment. */
-    void atOneMoment(Work work) throws IOException {
+    void atOneMoment(RowWork work) throws IOException {
         try {
             snapshot.executeWithoutResult(status -> {
                 try {

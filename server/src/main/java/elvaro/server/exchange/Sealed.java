@@ -61,13 +61,13 @@ final class Sealed {
     }
 
     /** Writes through, and puts the seal in the place of the last bytes when it is closed. */
-    static final class Stream extends FilterOutputStream {
+    static final class SealedStream extends FilterOutputStream {
         private final MessageDigest digest = sha256();
         private final byte[] held = new byte[LENGTH];
         private int holding;
         private boolean closed;
 
-        Stream(OutputStream out) {
+        SealedStream(OutputStream out) {
             super(out);
         }
 

@@ -49,7 +49,7 @@ class Spreadsheet {
         FinishedTable finished = evidence.finished();
         ZoneId zone = workshops.mine().zone();
         Workbook book = new Workbook(out, "Elvaro", "1.0");
-        Sheet first = new Sheet(book, "Finished pieces", finished.columns(), zone);
+        SheetWriter first = new SheetWriter(book, "Finished pieces", finished.columns(), zone);
         for (List<?> row : finished.rows()) {
             first.add(row.toArray());
         }
@@ -59,7 +59,7 @@ class Spreadsheet {
                 if (table.name().equals(ArchiveFormat.AIR) || rows.count(table) == 0) {
                     continue;
                 }
-                Sheet sheet = new Sheet(
+                SheetWriter sheet = new SheetWriter(
                         book,
                         title(table.name()),
                         table.columns().stream().map(ArchiveColumn::name).toList(),
@@ -77,7 +77,7 @@ class Spreadsheet {
     }
 
     /** One sheet, or as many as the rows need. */
-    private static final class Sheet {
+    private static final class SheetWriter {
         private final Workbook book;
         private final String title;
         private final List<String> columns;
@@ -86,7 +86,7 @@ class Spreadsheet {
         private int sheets = 1;
         private int next = 1;
 
-        Sheet(Workbook book, String title, List<String> columns, ZoneId zone) {
+        SheetWriter(Workbook book, String title, List<String> columns, ZoneId zone) {
             this.book = book;
             this.title = title;
             this.columns = columns;

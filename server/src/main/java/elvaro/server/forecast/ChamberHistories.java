@@ -1,6 +1,6 @@
 package elvaro.server.forecast;
 
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceMove;
@@ -27,7 +27,7 @@ public class ChamberHistories {
     /** Where a piece hung; asked of the database only for one that was moved. */
     @Transactional(readOnly = true)
     public ChamberHistory of(Piece piece, PieceLog log) {
-        Map<UUID, PieceMove> moves = log.last(Kind.MOVED).isEmpty()
+        Map<UUID, PieceMove> moves = log.last(LogFactKind.MOVED).isEmpty()
                 ? Map.of()
                 : entities.createQuery(
                                 "select m from PieceMove m join fetch m.from join fetch m.to where m.pieceId = :piece",

@@ -4,7 +4,7 @@ import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.drying.Leak;
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.piece.Piece;
@@ -31,7 +31,7 @@ public record ChamberHistory(Instant hungAt, List<ChamberStay> stays) {
     static ChamberHistory of(Piece piece, Instant hungAt, PieceLog log, Map<UUID, PieceMove> moves) {
         List<ChamberStay> stays = new ArrayList<>();
         for (LogFact fact : log.standing()) {
-            PieceMove move = fact.kind() == Kind.MOVED ? moves.get(fact.id()) : null;
+            PieceMove move = fact.kind() == LogFactKind.MOVED ? moves.get(fact.id()) : null;
             if (move != null) {
                 if (stays.isEmpty()) {
                     stays.add(new ChamberStay(hungAt, move.from()));
@@ -50,12 +50,12 @@ public record ChamberHistory(Instant hungAt, List<ChamberStay> stays) {
         return stays.stream().map(stay -> stay.chamber().air()).toList();
     }
 
-    List<RecordedAir.Version> versions(RecordedAir.OfWorkshop recorded) {
+    List<RecordedAir.Version> versions(RecordedAir.WorkshopAir recorded) {
         return stays.stream().map(stay -> recorded.version(stay.chamber().id())).toList();
     }
 
     /** The air it hung in, each chamber's for as long as it was there. */
-    public Climate climate(RecordedAir.OfWorkshop recorded) {
+    public Climate climate(RecordedAir.WorkshopAir recorded) {
         Climate climate = recorded.climate(stays.get(0).chamber(), hungAt);
         for (ChamberStay stay : stays.subList(1, stays.size())) {
             double day = Math.max(0, Forecasts.dayOf(stay.from(), hungAt));

@@ -62,7 +62,7 @@ public class FiguresService {
         Map<UUID, PieceLog> read = logs.of(asked);
         WorkshopSettings settings = workshops.settings();
         ZoneId zone = workshops.mine().zone();
-        Map<UUID, Hung> stays = stays(asked, zone);
+        Map<UUID, HungTogether> stays = stays(asked, zone);
         Forecaster forecaster = forecasts.forecaster();
         Instant now = clock.instant();
         return asked.stream()
@@ -110,10 +110,12 @@ public class FiguresService {
     }
 
     /** What hung in one chamber, by piece, and as a whole. */
-    private record Hung(Map<UUID, Stay> byPiece, LoadHistory history) {}
+    private record HungTogether(Map<UUID, Stay> byPiece, LoadHistory history) {}
 
-    private static PieceCost cost(Piece piece, Ledger ledger, WorkshopSettings settings, Map<UUID, Hung> stays) {
-        Hung together = piece.chamber().map(chamber -> stays.get(chamber.id())).orElse(null);
+    private static PieceCost cost(
+            Piece piece, Ledger ledger, WorkshopSettings settings, Map<UUID, HungTogether> stays) {
+        HungTogether together =
+                piece.chamber().map(chamber -> stays.get(chamber.id())).orElse(null);
         return PieceCost.of(
                 new Spent(
                         piece.greenGrams(),
@@ -128,7 +130,7 @@ public class FiguresService {
     }
 
     /** Chamber → piece → stay, for every chamber the asked pieces hang or hung in. */
-    private Map<UUID, Hung> stays(List<Piece> asked, ZoneId zone) {
+    private Map<UUID, HungTogether> stays(List<Piece> asked, ZoneId zone) {
         Set<UUID> chambers = asked.stream()
                 .flatMap(piece -> piece.chamber().stream())
                 .map(Chamber::id)
@@ -146,7 +148,7 @@ public class FiguresService {
         return byChamber.entrySet().stream()
                 .collect(Collectors.toMap(
                         Map.Entry::getKey,
-                        each -> new Hung(
+                        each -> new HungTogether(
                                 each.getValue(), new LoadHistory(each.getValue().values()))));
     }
 

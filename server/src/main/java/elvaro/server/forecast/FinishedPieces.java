@@ -49,13 +49,13 @@ public class FinishedPieces {
     private static final int MOST_KEPT = 100_000;
     private static final int READ_AT_ONCE = 1_000;
 
-    private record Key(UUID pieceId, int logVersion, int green) {}
+    private record FinishedKey(UUID pieceId, int logVersion, int green) {}
 
     /** What a closed log says. */
     private record ClosedLog(
             Ledger ledger, Instant pulledAt, @Nullable UUID closedBy) {}
 
-    private final Cache<Key, ClosedLog> kept =
+    private final Cache<FinishedKey, ClosedLog> kept =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
     private final PieceReader pieces;
     private final LogReader entries;
@@ -226,7 +226,7 @@ public class FinishedPieces {
         }
     }
 
-    private static Key key(FinishedLine line) {
-        return new Key(line.id(), line.logVersion(), line.greenGrams());
+    private static FinishedKey key(FinishedLine line) {
+        return new FinishedKey(line.id(), line.logVersion(), line.greenGrams());
     }
 }

@@ -89,11 +89,11 @@ public class Forecasts {
     /** Forecasts the pieces of one workshop as it stands. */
     public final class Forecaster {
         private final Lessons lessons;
-        private final RecordedAir.OfWorkshop recorded;
+        private final RecordedAir.WorkshopAir recorded;
         private final ZoneId zone;
         private final int divisionGrams;
 
-        private Forecaster(Lessons lessons, RecordedAir.OfWorkshop recorded, ZoneId zone, int divisionGrams) {
+        private Forecaster(Lessons lessons, RecordedAir.WorkshopAir recorded, ZoneId zone, int divisionGrams) {
             this.lessons = lessons;
             this.recorded = recorded;
             this.zone = zone;

@@ -44,7 +44,8 @@ class ShopLearning {
     /** A place that teaches. */
     private record Where(Method method, UUID chamberId) {}
 
-    private record Key(UUID workshopId, int divisionGrams, Map<UUID, Long> airRevisions, List<FinishedRow> finished) {}
+    private record LearningKey(
+            UUID workshopId, int divisionGrams, Map<UUID, Long> airRevisions, List<FinishedRow> finished) {}
 
     /** What one finished piece says follows from these alone. */
     private record Finished(
@@ -54,7 +55,7 @@ class ShopLearning {
 
     private final Cache<Finished, WeighingEvidence> evidence =
             Caffeine.newBuilder().maximumSize(MOST_PIECES_KEPT).build();
-    private final Cache<Key, Map<Where, ShopLessons>> kept =
+    private final Cache<LearningKey, Map<Where, ShopLessons>> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final PieceReader pieces;
     private final PieceLogs logs;
@@ -81,8 +82,9 @@ class ShopLearning {
     /** What was learnt so far; asked once for any number of pieces. */
     Lessons lessons() {
         int division = workshops.mine().divisionGrams();
-        RecordedAir.OfWorkshop recorded = air.now();
-        Key key = new Key(current.person().workshopId(), division, recorded.revisions(), pieces.finished());
+        RecordedAir.WorkshopAir recorded = air.now();
+        LearningKey key =
+                new LearningKey(current.person().workshopId(), division, recorded.revisions(), pieces.finished());
         return new Lessons(kept.get(key, each -> learn(each, recorded)));
     }
 
@@ -93,7 +95,7 @@ class ShopLearning {
         }
     }
 
-    private Map<Where, ShopLessons> learn(Key key, RecordedAir.OfWorkshop recorded) {
+    private Map<Where, ShopLessons> learn(LearningKey key, RecordedAir.WorkshopAir recorded) {
         List<Piece> finished =
                 pieces.findAll(key.finished().stream().map(FinishedRow::id).toList());
         Map<UUID, PieceLog> read = logs.of(finished);
@@ -108,7 +110,7 @@ class ShopLearning {
     }
 
     private ShopLessons taughtBy(
-            List<Piece> here, Map<UUID, PieceLog> read, RecordedAir.OfWorkshop recorded, int division) {
+            List<Piece> here, Map<UUID, PieceLog> read, RecordedAir.WorkshopAir recorded, int division) {
         List<WeighingEvidence> said = new ArrayList<>();
         List<Double> crusts = new ArrayList<>();
         for (Piece piece : here) {
@@ -128,7 +130,7 @@ class ShopLearning {
         return new ShopLessons(Learning.prior(said), factor, steak.value(), steak.sd(), steaks.size());
     }
 
-    private WeighingEvidence evidence(Piece piece, PieceLog log, RecordedAir.OfWorkshop recorded, int division) {
+    private WeighingEvidence evidence(Piece piece, PieceLog log, RecordedAir.WorkshopAir recorded, int division) {
         ChamberHistory where = moves.of(piece, log);
         Finished finished = new Finished(
                 piece.id(),

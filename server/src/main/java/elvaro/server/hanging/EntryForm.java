@@ -1,6 +1,6 @@
 package elvaro.server.hanging;
 
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param steaks how many the container held, for the pile of steaks only; 0 for ends and roasts
  */
 public record EntryForm(
-        @NotNull Kind kind,
+        @NotNull LogFactKind kind,
 
         @NotNull(message = "The weight is needed.")
         @Min(value = 0, message = "A weight is ⟦limit 0⟧ or more.")
@@ -46,7 +46,7 @@ public record EntryForm(
 
     /** An entry that counts no steaks. */
     public EntryForm(
-            Kind kind,
+            LogFactKind kind,
             Integer grams,
             @Nullable Stream stream,
             String words,

@@ -4,7 +4,7 @@ import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Split;
 import elvaro.core.question.Question;
 import elvaro.core.treatment.Clash;
@@ -223,7 +223,7 @@ public class HangingService {
         Instant at = hungOn.equals(workshops.today())
                 ? now
                 : hungOn.atTime(12, 0).atZone(workshops.mine().zone()).toInstant();
-        LogFact fact = new LogFact(id, null, Kind.COAT_ON, at, grams, null);
+        LogFact fact = new LogFact(id, null, LogFactKind.COAT_ON, at, grams, null);
         log.append(
                 piece, new LogEntry(piece.id(), fact, "", now, current.person().accountId()));
     }

@@ -1,7 +1,7 @@
 package elvaro.server.hanging;
 
 import elvaro.core.drying.Coating;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.PieceWriter;
@@ -30,7 +30,7 @@ class HideService {
      */
     void takeOff(UUID pieceId, UUID entryId, int grams) {
         Piece piece = writer.lock(pieceId);
-        if (log.isRetry(pieceId, entryId, Kind.CUT_AWAY, grams, null)) {
+        if (log.isRetry(pieceId, entryId, LogFactKind.CUT_AWAY, grams, null)) {
             return;
         }
         if (piece.coating() != Coating.HIDE) {
@@ -42,7 +42,7 @@ class HideService {
         log.writeFor(
                 pieceId,
                 entryId,
-                new EntryForm(Kind.CUT_AWAY, grams, null, "Its hide, taken off", null, null, Map.of()));
+                new EntryForm(LogFactKind.CUT_AWAY, grams, null, "Its hide, taken off", null, null, Map.of()));
         writer.coat(piece, Coating.NONE);
     }
 }

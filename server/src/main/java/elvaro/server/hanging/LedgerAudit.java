@@ -1,7 +1,7 @@
 package elvaro.server.hanging;
 
 import elvaro.core.ledger.Balance;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.server.piece.LogEntry;
 import elvaro.server.piece.LogReader;
@@ -82,14 +82,14 @@ public class LedgerAudit {
                 return true;
             }
             boolean pulledAndClosed =
-                    read.pull().isPresent() && read.last(Kind.CLOSED).isPresent();
+                    read.pull().isPresent() && read.last(LogFactKind.CLOSED).isPresent();
             boolean refused = pulledAndClosed
                     && Balance.of(read.ledger(), workshops.mine().divisionGrams(), read.weighingsAtTheBench())
                                     .state()
-                            == Balance.State.REFUSES;
+                            == Balance.BalanceState.REFUSES;
             boolean explained = log.stream()
                     .anyMatch(entry ->
-                            entry.kind() == Kind.CLOSED && !entry.words().isBlank());
+                            entry.kind() == LogFactKind.CLOSED && !entry.words().isBlank());
             return pulledAndClosed && (!refused || explained);
         } catch (IllegalArgumentException | IllegalStateException contradiction) {
             return false;

@@ -4,7 +4,7 @@ import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.ledger.EntryCheck;
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.Stream;
 import elvaro.core.question.Question;
@@ -102,10 +102,10 @@ public class LogService {
             throw Refusal.wrong("wrong-kind", "kind", elsewhere);
         }
         // Its coat and its cost go with it.
-        boolean treatment = form.kind() == Kind.TAKEN_BACK
+        boolean treatment = form.kind() == LogFactKind.TAKEN_BACK
                 && form.corrects() != null
                 && entries.findById(form.corrects())
-                        .filter(entry -> entry.kind() == Kind.TREATED)
+                        .filter(entry -> entry.kind() == LogFactKind.TREATED)
                         .isPresent();
         if (treatment) {
             throw Refusal.conflict("its-own-line", "A treatment is taken back on its own line.");
@@ -124,7 +124,7 @@ public class LogService {
         if (corrected == null && !piece.state().takes(form.kind())) {
             throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
         }
-        if (corrected != null && piece.cameOff() && form.kind() == Kind.PULLED && form.grams() > 0) {
+        if (corrected != null && piece.cameOff() && form.kind() == LogFactKind.PULLED && form.grams() > 0) {
             writer.weighAnew(piece, form.grams()); // What it came off with is all it ever weighed.
         }
         Request request = new Request(piece, entryId, form, logWithout(piece, all, corrected), corrected);
@@ -152,7 +152,7 @@ public class LogService {
     /** What came off a whole animal as parts lies on none of its own piles. */
     private void mustBeOnTheWhole(Request request, LogFact pile) {
         Piece whole = request.piece();
-        if (pile.kind() != Kind.PILE || whole.isPart()) {
+        if (pile.kind() != LogFactKind.PILE || whole.isPart()) {
             return;
         }
         int parts = pieces.ofLot(whole.lot().id()).stream()
@@ -173,7 +173,7 @@ public class LogService {
     /** What is odd by itself; else whether the forecast is surprised. One doubt about a weight is enough. */
     private List<Question> questions(Request request, LogFact fact) {
         List<Question> odd = EntryCheck.questions(request.log(), request.piece().greenGrams(), fact);
-        boolean weighsThePiece = fact.kind() == Kind.WEIGHED || fact.kind() == Kind.PULLED;
+        boolean weighsThePiece = fact.kind() == LogFactKind.WEIGHED || fact.kind() == LogFactKind.PULLED;
         if (!odd.isEmpty() || !weighsThePiece) {
             return odd;
         }
@@ -185,8 +185,8 @@ public class LogService {
      *
      * @param piece locked
      */
-    public void turn(Piece piece, UUID entryId, Kind kind, String reason) {
-        turn(piece, entryId, kind, reason, kind == Kind.CLOSED ? PieceState.CUT : PieceState.PULLED);
+    public void turn(Piece piece, UUID entryId, LogFactKind kind, String reason) {
+        turn(piece, entryId, kind, reason, kind == LogFactKind.CLOSED ? PieceState.CUT : PieceState.PULLED);
     }
 
     /**
@@ -195,10 +195,10 @@ public class LogService {
      * @param piece locked
      */
     public void part(Piece piece, UUID entryId, String reason) {
-        turn(piece, entryId, Kind.CLOSED, reason, PieceState.PARTED);
+        turn(piece, entryId, LogFactKind.CLOSED, reason, PieceState.PARTED);
     }
 
-    private void turn(Piece piece, UUID entryId, Kind kind, String reason, PieceState next) {
+    private void turn(Piece piece, UUID entryId, LogFactKind kind, String reason, PieceState next) {
         if (!piece.state().takes(kind)) {
             throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
         }
@@ -219,7 +219,7 @@ public class LogService {
      *
      * @throws Refusal if the id was used for something else
      */
-    public boolean isRetry(UUID pieceId, UUID entryId, Kind kind, int grams, @Nullable Stream stream) {
+    public boolean isRetry(UUID pieceId, UUID entryId, LogFactKind kind, int grams, @Nullable Stream stream) {
         Optional<LogEntry> known = entries.findById(entryId);
         known.filter(entry -> !entry.pieceId().equals(pieceId)
                         || entry.kind() != kind
@@ -243,16 +243,17 @@ public class LogService {
                 .filter(entry -> entry.id().equals(form.corrects()))
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("entry"));
-        if (target.kind() == Kind.TAKEN_BACK || PieceLog.replaced(facts(all)).contains(target.id())) {
+        if (target.kind() == LogFactKind.TAKEN_BACK
+                || PieceLog.replaced(facts(all)).contains(target.id())) {
             throw Refusal.conflict("corrected-already", "Somebody corrected that entry already. Look again.");
         }
-        if (form.kind() != Kind.TAKEN_BACK && form.kind() != target.kind()) {
+        if (form.kind() != LogFactKind.TAKEN_BACK && form.kind() != target.kind()) {
             throw Refusal.wrong("wrong-kind", "kind", "A correction says the same kind of thing as what it corrects.");
         }
         if (!piece.state().allowsCorrectionOf(target.kind())) {
             throw Refusal.conflict("wrong-state", refusalFor(piece.state()));
         }
-        boolean undoesThePull = form.kind() == Kind.TAKEN_BACK && target.kind() == Kind.PULLED;
+        boolean undoesThePull = form.kind() == LogFactKind.TAKEN_BACK && target.kind() == LogFactKind.PULLED;
         if (undoesThePull && piece.cameOff()) {
             throw Refusal.conflict("came-off", "It came off an animal and never hung by itself; it cannot go back.");
         }
@@ -269,7 +270,8 @@ public class LogService {
     private static PieceLog logWithout(Piece piece, List<LogEntry> all, @Nullable LogEntry corrected) {
         List<LogFact> facts = new ArrayList<>(facts(all));
         if (corrected != null) {
-            facts.add(new LogFact(UUID.randomUUID(), corrected.id(), Kind.TAKEN_BACK, corrected.happenedAt(), 0, null));
+            facts.add(new LogFact(
+                    UUID.randomUUID(), corrected.id(), LogFactKind.TAKEN_BACK, corrected.happenedAt(), 0, null));
         }
         return PieceLog.of(piece.greenGrams(), facts);
     }
@@ -283,13 +285,13 @@ public class LogService {
         if (form.kind().weighs() && form.grams() == 0) {
             throw Refusal.wrong("no-weight", "grams", "Enter what the scale shows.");
         }
-        if (form.kind() == Kind.PILE && form.stream() == null) {
+        if (form.kind() == LogFactKind.PILE && form.stream() == null) {
             throw Refusal.wrong("no-pile", "stream", "Say which pile it is.");
         }
         if (form.steaks() != null && form.stream() != Stream.STEAK) {
             throw Refusal.wrong("not-steaks", "steaks", "Only steaks are counted.");
         }
-        if (form.kind() == Kind.NOTE && form.words().isBlank()) {
+        if (form.kind() == LogFactKind.NOTE && form.words().isBlank()) {
             throw Refusal.wrong("no-words", "words", "A note needs words.");
         }
         return new LogFact(
@@ -298,7 +300,7 @@ public class LogService {
                 form.kind(),
                 happenedAt(request),
                 form.kind().weighs() ? form.grams() : 0,
-                form.kind() == Kind.PILE ? form.stream() : null);
+                form.kind() == LogFactKind.PILE ? form.stream() : null);
     }
 
     private Instant happenedAt(Request request) {
@@ -320,13 +322,13 @@ public class LogService {
     }
 
     private static PieceState stateAfter(Request request) {
-        Kind kind = request.form().kind();
-        if (kind == Kind.PULLED) {
+        LogFactKind kind = request.form().kind();
+        if (kind == LogFactKind.PULLED) {
             return PieceState.PULLED;
         }
-        boolean undoesThePull = kind == Kind.TAKEN_BACK
+        boolean undoesThePull = kind == LogFactKind.TAKEN_BACK
                 && request.corrected() != null
-                && request.corrected().kind() == Kind.PULLED;
+                && request.corrected().kind() == LogFactKind.PULLED;
         return undoesThePull ? PieceState.HANGING : request.piece().state();
     }
 

@@ -1,6 +1,6 @@
 package elvaro.server.hanging;
 
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.question.Question;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
@@ -52,7 +52,7 @@ public class MoveService {
     public void move(UUID pieceId, UUID entryId, UUID chamberId, String words, Map<String, String> answers) {
         workshops.lock(); // Places and loads of the chambers are counted below.
         Piece piece = writer.lock(pieceId);
-        if (log.isRetry(pieceId, entryId, Kind.MOVED, 0, null)) {
+        if (log.isRetry(pieceId, entryId, LogFactKind.MOVED, 0, null)) {
             return;
         }
         Chamber to = chambers.find(chamberId)
@@ -70,7 +70,7 @@ public class MoveService {
         List<Answers.Settled> settled = Answers.of(answers).settle(questions);
         String said =
                 "%s to %s. %s".formatted(from.name(), to.name(), words.strip()).strip();
-        log.writeFor(pieceId, entryId, new EntryForm(Kind.MOVED, 0, null, said, null, null, Map.of()));
+        log.writeFor(pieceId, entryId, new EntryForm(LogFactKind.MOVED, 0, null, said, null, null, Map.of()));
         writer.move(piece, entryId, to, occupancy.takePlace());
         decisions.keep(piece.lot().id(), pieceId, settled);
     }

@@ -3,7 +3,7 @@ package elvaro.server.hanging;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.question.Question;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
@@ -88,7 +88,7 @@ public class PartingService {
                         off.grams(),
                         whole.method().orElse(Method.OPEN_AIR))
                 .cutAs(off.cut(), off.boneIn()));
-        LogFact pull = new LogFact(Ids.after(off.id(), "off"), null, Kind.PULLED, now(), off.grams(), null);
+        LogFact pull = new LogFact(Ids.after(off.id(), "off"), null, LogFactKind.PULLED, now(), off.grams(), null);
         log.append(
                 piece,
                 new LogEntry(piece.id(), pull, "", pull.at(), current.person().accountId()));

@@ -3,7 +3,7 @@ package elvaro.server.hanging;
 import static elvaro.core.working.Quantity.share;
 
 import elvaro.core.forecast.Forecast;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.PieceLog.NetWeight;
 import elvaro.core.working.Working;
@@ -184,7 +184,7 @@ public class PieceQueries {
                 entry.recordedAt(),
                 names.getOrDefault(entry.accountId(), ""),
                 entry.correctsId(),
-                !replaced.contains(entry.id()) && entry.kind() != Kind.TAKEN_BACK);
+                !replaced.contains(entry.id()) && entry.kind() != LogFactKind.TAKEN_BACK);
     }
 
     /** When a share of the green weight will be gone. */

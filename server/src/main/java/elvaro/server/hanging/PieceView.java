@@ -1,7 +1,7 @@
 package elvaro.server.hanging;
 
 import elvaro.core.drying.Coating;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
 import elvaro.core.working.Working;
 import elvaro.core.yield.BenchOrder;
@@ -53,7 +53,7 @@ public record PieceView(
      */
     public record EntryView(
             UUID id,
-            Kind kind,
+            LogFactKind kind,
             @Nullable Stream stream,
             int grams,
             @Nullable Integer steaks,

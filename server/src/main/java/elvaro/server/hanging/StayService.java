@@ -101,7 +101,7 @@ public class StayService {
     public List<AgeView> ages(UUID chamberId) {
         chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
         LocalDate today = workshops.today();
-        RecordedAir.OfWorkshop recorded = air.now();
+        RecordedAir.WorkshopAir recorded = air.now();
         List<Piece> inside = pieces.hangingIn(chamberId);
         Map<UUID, PieceLog> read = logs.of(inside);
         return inside.stream()

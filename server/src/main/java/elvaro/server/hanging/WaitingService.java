@@ -3,7 +3,7 @@ package elvaro.server.hanging;
 import static elvaro.core.working.Quantity.mass;
 import static elvaro.core.working.Quantity.share;
 
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.question.Question;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
@@ -67,7 +67,7 @@ public class WaitingService {
     public void hang(UUID pieceId, UUID entryId, HangNow form) {
         workshops.lock(); // Places and loads of the chambers are counted below.
         Piece piece = writer.lock(pieceId);
-        if (log.isRetry(pieceId, entryId, Kind.HUNG, 0, null)) {
+        if (log.isRetry(pieceId, entryId, LogFactKind.HUNG, 0, null)) {
             return;
         }
         if (piece.state() != PieceState.WAITING) {
@@ -78,7 +78,7 @@ public class WaitingService {
         Occupancy occupancy = new Occupancy(chamber, pieces.hangingIn(chamber.id()));
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(piece, form, occupancy));
         String words = "%s as it was cut, %s as it hangs".formatted(mass(piece.greenGrams()), mass(form.greenGrams()));
-        log.writeFor(pieceId, entryId, new EntryForm(Kind.HUNG, 0, null, words, null, null, Map.of()));
+        log.writeFor(pieceId, entryId, new EntryForm(LogFactKind.HUNG, 0, null, words, null, null, Map.of()));
         writer.hang(piece, form.greenGrams(), workshops.today(), form.targetDays(), chamber, occupancy.takePlace());
         plans.keep(List.of(piece), clock.instant().truncatedTo(ChronoUnit.MICROS));
         decisions.keep(piece.lot().id(), pieceId, settled);

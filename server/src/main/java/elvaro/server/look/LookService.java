@@ -5,7 +5,7 @@ import elvaro.core.inspection.FollowUp;
 import elvaro.core.inspection.LookVerdict;
 import elvaro.core.inspection.Rule;
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.Stream;
 import elvaro.core.schedule.Work;
@@ -92,7 +92,7 @@ public class LookService {
                 && verdict(look, piece, clock.instant(), workshops.mine().zone())
                         .because()
                         .contains(Rule.LEAK);
-        Kind kind = leaks ? Kind.LEAKED : Kind.LOOKED;
+        LogFactKind kind = leaks ? LogFactKind.LEAKED : LogFactKind.LOOKED;
         log.writeFor(pieceId, entryId, new EntryForm(kind, 0, null, form.words(), form.at(), null, Map.of()));
         entities.persist(look);
     }
@@ -177,16 +177,16 @@ public class LookService {
      */
     public void discard(UUID pieceId, UUID entryId, int grams, String words, Map<String, String> answers) {
         writer.lock(pieceId);
-        if (log.isRetry(pieceId, entryId, Kind.PULLED, grams, null)) {
+        if (log.isRetry(pieceId, entryId, LogFactKind.PULLED, grams, null)) {
             return;
         }
-        log.writeFor(pieceId, entryId, new EntryForm(Kind.PULLED, grams, null, words, null, null, answers));
+        log.writeFor(pieceId, entryId, new EntryForm(LogFactKind.PULLED, grams, null, words, null, null, answers));
         int net = pieces.figures(List.of(pieceId)).get(0).ledger().aged();
         log.writeFor(
                 pieceId,
                 Ids.after(entryId, "pile"),
-                new EntryForm(Kind.PILE, net, Stream.DISCARD, words, null, null, Map.of()));
-        log.turn(writer.lock(pieceId), Ids.after(entryId, "closed"), Kind.CLOSED, words);
+                new EntryForm(LogFactKind.PILE, net, Stream.DISCARD, words, null, null, Map.of()));
+        log.turn(writer.lock(pieceId), Ids.after(entryId, "closed"), LogFactKind.CLOSED, words);
     }
 
     /**

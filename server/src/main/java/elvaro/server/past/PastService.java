@@ -5,12 +5,12 @@ import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.cut.Arrival;
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.past.PastPiece;
 import elvaro.core.past.PastPiece.CompletedPiece;
 import elvaro.core.past.PastPiece.Weighing;
 import elvaro.core.past.PastTable;
-import elvaro.core.past.PastTable.Known;
+import elvaro.core.past.PastTable.HungBefore;
 import elvaro.core.past.PastTable.Read;
 import elvaro.core.question.Question;
 import elvaro.server.chamber.Chamber;
@@ -94,9 +94,9 @@ class PastService {
     }
 
     private Read read(PastForm form, Map<String, HungPiece> here) {
-        Map<String, Known> known = new HashMap<>();
-        here.forEach((tag, hanged) ->
-                known.put(tag, new Known(hanged.hungOn(), Optional.ofNullable(hanged.pulledOn()), hanged.mostGrams())));
+        Map<String, HungBefore> known = new HashMap<>();
+        here.forEach((tag, hanged) -> known.put(
+                tag, new HungBefore(hanged.hungOn(), Optional.ofNullable(hanged.pulledOn()), hanged.mostGrams())));
         return PastTable.read(form.rows(), form.manner(), known, workshops.today());
     }
 
@@ -225,11 +225,11 @@ class PastService {
                 .filter(each -> !(each.day().equals(told.hungOn()) && each.grams() == told.greenGrams()))
                 .filter(each -> !(each.day().equals(told.pulledOn()) && each.grams() == told.agedGrams()))
                 .forEach(each -> log.add(weighed(id, each, zone)));
-        log.add(entry(id, "pulled", Kind.PULLED, told.pulledOn(), PULLED, told.agedGrams(), null, zone));
+        log.add(entry(id, "pulled", LogFactKind.PULLED, told.pulledOn(), PULLED, told.agedGrams(), null, zone));
         told.piles()
-                .forEach((stream, grams) ->
-                        log.add(entry(id, "pile " + stream, Kind.PILE, told.pulledOn(), CUT, grams, stream, zone)));
-        log.add(entry(id, "closed", Kind.CLOSED, told.pulledOn(), CUT.plusMinutes(1), 0, null, zone));
+                .forEach((stream, grams) -> log.add(
+                        entry(id, "pile " + stream, LogFactKind.PILE, told.pulledOn(), CUT, grams, stream, zone)));
+        log.add(entry(id, "closed", LogFactKind.CLOSED, told.pulledOn(), CUT.plusMinutes(1), 0, null, zone));
         archive.add(hung, PieceState.CUT, log);
     }
 
@@ -241,7 +241,7 @@ class PastService {
         return entry(
                 pieceId,
                 "weighed %s %d".formatted(weighing.day(), weighing.grams()),
-                Kind.WEIGHED,
+                LogFactKind.WEIGHED,
                 weighing.day(),
                 WEIGHED,
                 weighing.grams(),
@@ -252,7 +252,7 @@ class PastService {
     private LogEntry entry(
             UUID pieceId,
             String what,
-            Kind kind,
+            LogFactKind kind,
             LocalDate day,
             LocalTime time,
             int grams,

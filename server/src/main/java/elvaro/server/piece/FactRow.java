@@ -1,7 +1,7 @@
 package elvaro.server.piece;
 
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
 import java.time.Instant;
 import java.util.UUID;
@@ -12,7 +12,7 @@ public record FactRow(
         UUID pieceId,
         UUID id,
         @Nullable UUID correctsId,
-        Kind kind,
+        LogFactKind kind,
         Instant happenedAt,
         int grams,
         @Nullable Stream stream) {

@@ -1,7 +1,7 @@
 package elvaro.server.piece;
 
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Column;
@@ -24,7 +24,7 @@ public class LogEntry extends WorkshopRow {
     private UUID pieceId;
 
     @Enumerated(EnumType.STRING)
-    private Kind kind;
+    private LogFactKind kind;
 
     @Enumerated(EnumType.STRING)
     private Stream stream;
@@ -62,7 +62,7 @@ public class LogEntry extends WorkshopRow {
         if (fact.grams() < 0 || fact.kind().weighs() != fact.grams() > 0) {
             throw new IllegalArgumentException("An entry weighs something exactly when its kind does");
         }
-        if ((fact.kind() == Kind.PILE) != (fact.stream() != null)) {
+        if ((fact.kind() == LogFactKind.PILE) != (fact.stream() != null)) {
             throw new IllegalArgumentException("A pile, and only a pile, names its stream");
         }
         this.pieceId = pieceId;
@@ -89,7 +89,7 @@ public class LogEntry extends WorkshopRow {
         return pieceId;
     }
 
-    public Kind kind() {
+    public LogFactKind kind() {
         return kind;
     }
 

@@ -23,8 +23,9 @@ public interface LogReader {
     record CloserRow(UUID pieceId, UUID accountId) {}
 
     /** The last to close one last. */
-    @Query("select new elvaro.server.piece.LogReader$CloserRow(e.pieceId, e.accountId) from LogEntry e"
-            + " where e.pieceId in :pieceIds and e.kind = elvaro.core.ledger.LogFact$Kind.CLOSED order by e.recordedAt")
+    @Query(
+            "select new elvaro.server.piece.LogReader$CloserRow(e.pieceId, e.accountId) from LogEntry e"
+                    + " where e.pieceId in :pieceIds and e.kind = elvaro.core.ledger.LogFact$LogFactKind.CLOSED order by e.recordedAt")
     List<CloserRow> closersOf(Collection<UUID> pieceIds);
 
     @Query(FACT + "where e.pieceId in :pieceIds")

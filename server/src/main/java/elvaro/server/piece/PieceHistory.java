@@ -1,7 +1,7 @@
 package elvaro.server.piece;
 
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
@@ -86,7 +86,7 @@ public class PieceHistory {
                 .map(LogEntry::fact)
                 .toList();
         int coats = facts.stream()
-                .filter(fact -> fact.kind() == Kind.COAT_ON)
+                .filter(fact -> fact.kind() == LogFactKind.COAT_ON)
                 .mapToInt(LogFact::grams)
                 .sum();
         return new HungPiece(
@@ -98,7 +98,7 @@ public class PieceHistory {
                         .orElse(null),
                 piece.greenGrams() + coats,
                 facts.stream()
-                        .filter(fact -> fact.kind() == Kind.WEIGHED)
+                        .filter(fact -> fact.kind() == LogFactKind.WEIGHED)
                         .map(fact -> HungPiece.key(fact.at().atZone(zone).toLocalDate(), fact.grams()))
                         .collect(Collectors.toSet()));
     }

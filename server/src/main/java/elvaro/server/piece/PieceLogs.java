@@ -21,9 +21,9 @@ import org.springframework.stereotype.Component;
 public class PieceLogs {
     private static final int MOST_LOGS_KEPT = 5_000;
 
-    private record Key(UUID pieceId, int logVersion) {}
+    private record LogKey(UUID pieceId, int logVersion) {}
 
-    private final Cache<Key, PieceLog> kept =
+    private final Cache<LogKey, PieceLog> kept =
             Caffeine.newBuilder().maximumSize(MOST_LOGS_KEPT).build();
     private final LogReader entries;
 
@@ -59,7 +59,7 @@ public class PieceLogs {
         return logs;
     }
 
-    private static Key key(Piece piece) {
-        return new Key(piece.id(), piece.logVersion());
+    private static LogKey key(Piece piece) {
+        return new LogKey(piece.id(), piece.logVersion());
     }
 }

@@ -1,63 +1,63 @@
 package elvaro.server.piece;
 
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import java.util.EnumSet;
 import java.util.Set;
 
 /** Where a piece is on its way. Kept beside the log because it guards what may be written next. */
 public enum PieceState {
     /** Something is done to it for days before it hangs. */
-    WAITING(Kind.TREATED, Kind.STEP_DONE, Kind.NOTE, Kind.HUNG),
+    WAITING(LogFactKind.TREATED, LogFactKind.STEP_DONE, LogFactKind.NOTE, LogFactKind.HUNG),
     HANGING(
-            Kind.WEIGHED,
-            Kind.COAT_ON,
-            Kind.COAT_OFF,
-            Kind.WITHDRAWN,
-            Kind.CUT_AWAY,
-            Kind.LOOKED,
-            Kind.LEAKED,
-            Kind.TURNED,
-            Kind.RETIED,
-            Kind.RESEALED,
-            Kind.RESTED,
-            Kind.TRIMMED,
-            Kind.TREATED,
-            Kind.STEP_DONE,
-            Kind.MOVED,
-            Kind.PULLED,
-            Kind.NOTE),
+            LogFactKind.WEIGHED,
+            LogFactKind.COAT_ON,
+            LogFactKind.COAT_OFF,
+            LogFactKind.WITHDRAWN,
+            LogFactKind.CUT_AWAY,
+            LogFactKind.LOOKED,
+            LogFactKind.LEAKED,
+            LogFactKind.TURNED,
+            LogFactKind.RETIED,
+            LogFactKind.RESEALED,
+            LogFactKind.RESTED,
+            LogFactKind.TRIMMED,
+            LogFactKind.TREATED,
+            LogFactKind.STEP_DONE,
+            LogFactKind.MOVED,
+            LogFactKind.PULLED,
+            LogFactKind.NOTE),
     PULLED(
-            Kind.COAT_OFF,
-            Kind.LOOKED,
-            Kind.LEAKED,
-            Kind.RESTED,
-            Kind.UNWRAPPED,
-            Kind.PILE,
-            Kind.TREATED,
-            Kind.STEP_DONE,
-            Kind.NOTE,
-            Kind.CLOSED),
-    CUT(Kind.TREATED, Kind.STEP_DONE, Kind.NOTE, Kind.REOPENED),
+            LogFactKind.COAT_OFF,
+            LogFactKind.LOOKED,
+            LogFactKind.LEAKED,
+            LogFactKind.RESTED,
+            LogFactKind.UNWRAPPED,
+            LogFactKind.PILE,
+            LogFactKind.TREATED,
+            LogFactKind.STEP_DONE,
+            LogFactKind.NOTE,
+            LogFactKind.CLOSED),
+    CUT(LogFactKind.TREATED, LogFactKind.STEP_DONE, LogFactKind.NOTE, LogFactKind.REOPENED),
     /** Broken down: its parts are pieces of their own. */
-    PARTED(Kind.NOTE),
-    FRESH(Kind.NOTE);
+    PARTED(LogFactKind.NOTE),
+    FRESH(LogFactKind.NOTE);
 
-    private final Set<Kind> next;
+    private final Set<LogFactKind> next;
 
-    PieceState(Kind first, Kind... more) {
+    PieceState(LogFactKind first, LogFactKind... more) {
         next = EnumSet.of(first, more);
     }
 
-    public boolean takes(Kind kind) {
+    public boolean takes(LogFactKind kind) {
         return next.contains(kind);
     }
 
     /** Before the bench is closed anything written so far may be corrected; after it, only words. */
-    public boolean allowsCorrectionOf(Kind kind) {
-        return kind != Kind.CLOSED
-                && kind != Kind.REOPENED
-                && kind != Kind.MOVED
-                && kind != Kind.HUNG
+    public boolean allowsCorrectionOf(LogFactKind kind) {
+        return kind != LogFactKind.CLOSED
+                && kind != LogFactKind.REOPENED
+                && kind != LogFactKind.MOVED
+                && kind != LogFactKind.HUNG
                 && (this == HANGING || this == PULLED || takes(kind));
     }
 }

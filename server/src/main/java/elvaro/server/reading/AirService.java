@@ -7,7 +7,7 @@ import elvaro.server.account.AccountService;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.reading.AirHours.Bucket;
-import elvaro.server.reading.AirStore.Source;
+import elvaro.server.reading.AirStore.AirSource;
 import elvaro.server.reading.AirView.AirDecisionView;
 import elvaro.server.reading.AirView.AirEventView;
 import elvaro.server.reading.AirView.AirPointView;
@@ -89,7 +89,7 @@ public class AirService {
         if (!to.isAfter(from) || Duration.between(from, to).compareTo(LONGEST) > 0) {
             throw Refusal.wrong("wrong-stretch", "to", "Choose an end after the begin, at most 400 days on.");
         }
-        Optional<Source> source = Optional.ofNullable(store.sources().get(chamberId));
+        Optional<AirSource> source = Optional.ofNullable(store.sources().get(chamberId));
         long step = step(from, to, points);
         List<Bucket> buckets =
                 source.map(each -> buckets(each.id(), from, to, step)).orElse(List.of());
@@ -128,7 +128,7 @@ public class AirService {
 
     /** The air of each day on which any was measured. */
     public List<DayView> days(UUID chamberId, Instant from, Instant to, ZoneId zone) {
-        Source source = store.sources().get(chamberId);
+        AirSource source = store.sources().get(chamberId);
         if (source == null || !to.isAfter(from)) {
             return List.of();
         }
@@ -210,7 +210,7 @@ public class AirService {
                 drive);
     }
 
-    private List<AirEventView> events(Source source, Instant from, Instant to) {
+    private List<AirEventView> events(AirSource source, Instant from, Instant to) {
         Map<UUID, String> names = accounts.names();
         List<AirDecision> decided = decisions(source.chamberId(), from);
         Instant now = clock.instant();
@@ -244,7 +244,7 @@ public class AirService {
         return events;
     }
 
-    private boolean stillWarm(Source source) {
+    private boolean stillWarm(AirSource source) {
         return hours.last(source.id())
                 .map(AirReading::celsius)
                 .filter(celsius -> celsius > Excursions.LIMIT_CELSIUS)
@@ -285,7 +285,7 @@ public class AirService {
     /** What happened to the air in the last fortnight that nobody has decided about. */
     public List<Undecided> undecided() {
         Instant now = clock.instant();
-        Map<UUID, Source> sources = store.sources();
+        Map<UUID, AirSource> sources = store.sources();
         return chambers.all().stream()
                 .filter(chamber -> sources.containsKey(chamber.id()))
                 .flatMap(chamber -> events(sources.get(chamber.id()), now.minus(ASKED_FOR), now).stream()
@@ -301,7 +301,7 @@ public class AirService {
      */
     @Transactional
     public void decide(UUID id, UUID chamberId, AirEvent kind, Instant began, String words) {
-        Source source =
+        AirSource source =
                 Optional.ofNullable(store.sources().get(chamberId)).orElseThrow(() -> Refusal.notFound("chamber"));
         if (entities.find(AirDecision.class, id) != null) {
             return;

@@ -40,29 +40,29 @@ class AirStore {
     }
 
     /** A chamber's number, and how often air was written that forecasts had used already. */
-    record Source(long id, UUID chamberId, long revision) {}
+    record AirSource(long id, UUID chamberId, long revision) {}
 
     /** The sources of the workshop, by chamber. */
-    Map<UUID, Source> sources() {
+    Map<UUID, AirSource> sources() {
         return database
                 .sql("select id, chamber_id, revision from air_source where workshop_id = ?")
                 .param(current.person().workshopId())
-                .query((row, number) -> new Source(
+                .query((row, number) -> new AirSource(
                         row.getLong("id"), UUID.fromString(row.getString("chamber_id")), row.getLong("revision")))
                 .list()
                 .stream()
-                .collect(Collectors.toMap(Source::chamberId, source -> source));
+                .collect(Collectors.toMap(AirSource::chamberId, source -> source));
     }
 
     /** What became of readings: seconds of which nothing was known before, and those of which something was. */
-    record Kept(int fresh, int known) {}
+    record Stored(int fresh, int known) {}
 
     /**
      * Keeps readings of a chamber; what is known of a second is not overwritten.
      *
      * @param readings at least one
      */
-    Kept store(UUID chamberId, Collection<AirReading> readings) {
+    Stored store(UUID chamberId, Collection<AirReading> readings) {
         List<AirReading> rows = AirReading.bySecond(readings);
         boolean late =
                 rows.get(0).second() < RecordedAir.settledUntil(clock.instant()).getEpochSecond();
@@ -80,7 +80,8 @@ class AirStore {
         write("replace", source, addition.completed());
         writeHours(source, AirHour.of(addition.whole()));
         changes.raise(current.person().workshopId());
-        return new Kept(addition.fresh().size(), rows.size() - addition.fresh().size());
+        return new Stored(
+                addition.fresh().size(), rows.size() - addition.fresh().size());
     }
 
     /** Up to where each hour follows upon the one before, so that nothing between them has to be read. */

@@ -106,11 +106,11 @@ final class LoggerFile {
                 : String.valueOf(wrong.getMessage());
     }
 
-    private interface Reader<T> {
+    private interface RowReader<T> {
         T read(CSVParser parser) throws IOException;
     }
 
-    private static <T> T parse(String text, Reader<T> reader) {
+    private static <T> T parse(String text, RowReader<T> reader) {
         String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
         String header = plain.lines().findFirst().orElse("");
         char separator = header.contains(";") ? ';' : header.contains("\t") ? '\t' : ',';

@@ -4,7 +4,7 @@ import elvaro.server.chamber.ChamberService;
 import elvaro.server.device.DeviceService;
 import elvaro.server.device.PackReader;
 import elvaro.server.device.SenMl.Measured;
-import elvaro.server.reading.AirStore.Kept;
+import elvaro.server.reading.AirStore.Stored;
 import elvaro.server.shared.Refusal;
 import java.time.Clock;
 import java.time.Duration;
@@ -87,7 +87,7 @@ public class ReadingService {
     }
 
     private Taken keep(UUID chamber, List<AirReading> readings, int ignored) {
-        Kept kept = transaction.execute(status -> store.store(chamber, readings));
+        Stored kept = transaction.execute(status -> store.store(chamber, readings));
         return new Taken(kept.fresh(), kept.known(), ignored);
     }
 

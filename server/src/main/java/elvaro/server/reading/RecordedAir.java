@@ -5,7 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.air.Climate;
 import elvaro.core.air.HourlyAir;
 import elvaro.server.chamber.Chamber;
-import elvaro.server.reading.AirStore.Source;
+import elvaro.server.reading.AirStore.AirSource;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -33,9 +33,9 @@ public class RecordedAir {
     /** What a chamber's recorded air is known under; two that are equal are the same air. */
     public record Version(UUID chamberId, long revision, Instant until) {}
 
-    private record Kept(Version version, long source) {}
+    private record KeptVersion(Version version, long source) {}
 
-    private final Cache<Kept, List<HourlyAir>> kept =
+    private final Cache<KeptVersion, List<HourlyAir>> kept =
             Caffeine.newBuilder().maximumSize(MOST_CHAMBERS_KEPT).build();
     private final AirStore store;
     private final AirHours hours;
@@ -53,23 +53,23 @@ public class RecordedAir {
 
     /** The air of all chambers of the workshop; asked once for any number of pieces. */
     @Transactional(readOnly = true)
-    public OfWorkshop now() {
-        return new OfWorkshop(store.sources(), settledUntil(clock.instant()));
+    public WorkshopAir now() {
+        return new WorkshopAir(store.sources(), settledUntil(clock.instant()));
     }
 
     /** Recorded air of the chambers of one workshop as it stands. */
-    public final class OfWorkshop {
-        private final Map<UUID, Source> sources;
+    public final class WorkshopAir {
+        private final Map<UUID, AirSource> sources;
         private final Instant until;
 
-        private OfWorkshop(Map<UUID, Source> sources, Instant until) {
+        private WorkshopAir(Map<UUID, AirSource> sources, Instant until) {
             this.sources = sources;
             this.until = until;
         }
 
         /** Without a single reading the revision is below 0, and the air is what the chamber is set to. */
         public Version version(UUID chamberId) {
-            Source source = sources.get(chamberId);
+            AirSource source = sources.get(chamberId);
             return source == null
                     ? new Version(chamberId, -1, Instant.EPOCH)
                     : new Version(chamberId, source.revision(), until);
@@ -77,17 +77,17 @@ public class RecordedAir {
 
         /** How often the past of each chamber's air was written; without a reading a chamber is not among them. */
         public Map<UUID, Long> revisions() {
-            return sources.values().stream().collect(Collectors.toMap(Source::chamberId, Source::revision));
+            return sources.values().stream().collect(Collectors.toMap(AirSource::chamberId, AirSource::revision));
         }
 
         /** The climate of a piece hung in this chamber: recorded, then set. */
         public Climate climate(Chamber chamber, Instant hungAt) {
-            Source source = sources.get(chamber.id());
+            AirSource source = sources.get(chamber.id());
             if (source == null) {
                 return Climate.constant(chamber.air());
             }
             List<HourlyAir> recorded = kept.get(
-                    new Kept(version(chamber.id()), source.id()),
+                    new KeptVersion(version(chamber.id()), source.id()),
                     key -> hours.means(key.source(), until.minus(LOOKED_BACK), until));
             return HourlyAir.climate(recorded, hungAt, until, chamber.air());
         }

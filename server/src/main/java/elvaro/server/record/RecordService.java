@@ -4,7 +4,7 @@ import static elvaro.core.working.Quantity.date;
 import static elvaro.core.working.Quantity.mass;
 import static elvaro.core.working.Quantity.temperature;
 
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.working.Quantity;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
@@ -158,7 +158,8 @@ public class RecordService {
     }
 
     private List<RecordRow> rows(Piece piece, List<EntryView> log) {
-        boolean looked = log.stream().anyMatch(entry -> entry.kind() == Kind.LOOKED || entry.kind() == Kind.LEAKED);
+        boolean looked = log.stream()
+                .anyMatch(entry -> entry.kind() == LogFactKind.LOOKED || entry.kind() == LogFactKind.LEAKED);
         Map<UUID, LookView> seen = looked
                 ? looks.of(piece.id()).stream().collect(Collectors.toMap(LookView::id, Function.identity()))
                 : Map.of();
@@ -168,7 +169,7 @@ public class RecordService {
     }
 
     private static RecordRow row(Piece piece, EntryView entry, @Nullable LookView look) {
-        Standing standing = entry.corrects() != null || entry.kind() == Kind.TAKEN_BACK
+        Standing standing = entry.corrects() != null || entry.kind() == LogFactKind.TAKEN_BACK
                 ? Standing.CORRECTS
                 : entry.stands() ? Standing.STANDS : Standing.REPLACED;
         String words = look == null

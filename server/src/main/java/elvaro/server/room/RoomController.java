@@ -1,7 +1,7 @@
 package elvaro.server.room;
 
+import elvaro.server.room.RoomService.RoomState;
 import elvaro.server.room.RoomService.RoomView;
-import elvaro.server.room.RoomService.State;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -20,7 +20,7 @@ class RoomController {
     /** Answered without a body where the asker has the room as it still is. */
     @GetMapping("/api/room")
     ResponseEntity<RoomView> room(WebRequest request) {
-        State state = service.state();
+        RoomState state = service.state();
         String tag = "\"%s-%d-%d\""
                 .formatted(state.workshopId(), state.change(), state.minute().getEpochSecond());
         CacheControl ask = CacheControl.noCache().cachePrivate();

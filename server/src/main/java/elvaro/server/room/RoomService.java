@@ -38,9 +38,9 @@ public class RoomService {
     private static final int MOST_KEPT = 50;
 
     /** What the room is made from: everything written, and the time, by which expected weights move. */
-    public record State(UUID workshopId, long change, Instant minute) {}
+    public record RoomState(UUID workshopId, long change, Instant minute) {}
 
-    private final Cache<State, RoomView> kept = Caffeine.newBuilder()
+    private final Cache<RoomState, RoomView> kept = Caffeine.newBuilder()
             .maximumSize(MOST_KEPT)
             .expireAfterAccess(Duration.ofMinutes(1))
             .build();
@@ -100,13 +100,13 @@ public class RoomService {
             List<PieceCard> pieces) {}
 
     /** What the room is made from now; the same state gives the same room. */
-    public State state() {
-        return new State(
+    public RoomState state() {
+        return new RoomState(
                 current.person().workshopId(), changes.number(), clock.instant().truncatedTo(ChronoUnit.MINUTES));
     }
 
     /** The room of a state, worked out once for all who look at it. */
-    public RoomView view(State state) {
+    public RoomView view(RoomState state) {
         return kept.get(state, each -> view());
     }
 

@@ -63,10 +63,10 @@ record Lineage(
 
     /** Reads lineages: a few queries for each time something was made of what was made. */
     @Component
-    static class Reader {
+    static class LineageReader {
         private final PackRepository repository;
 
-        Reader(PackRepository repository) {
+        LineageReader(PackRepository repository) {
             this.repository = repository;
         }
 

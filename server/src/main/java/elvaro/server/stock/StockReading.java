@@ -42,7 +42,7 @@ class StockReading {
     private final LotService lots;
     private final AccountService accounts;
     private final WorkshopService workshops;
-    private final Lineage.Reader lineages;
+    private final Lineage.LineageReader lineages;
 
     StockReading(
             PackRepository packs,
@@ -50,7 +50,7 @@ class StockReading {
             LotService lots,
             AccountService accounts,
             WorkshopService workshops,
-            Lineage.Reader lineages) {
+            Lineage.LineageReader lineages) {
         this.packs = packs;
         this.lineages = lineages;
         this.pieces = pieces;

@@ -36,7 +36,7 @@ class StockService {
     private final CurrentWorkshop current;
     private final EntityManager entities;
     private final Clock clock;
-    private final Lineage.Reader lineages;
+    private final Lineage.LineageReader lineages;
 
     StockService(
             PackRepository packs,
@@ -45,7 +45,7 @@ class StockService {
             CurrentWorkshop current,
             EntityManager entities,
             Clock clock,
-            Lineage.Reader lineages) {
+            Lineage.LineageReader lineages) {
         this.lineages = lineages;
         this.packs = packs;
         this.pieces = pieces;

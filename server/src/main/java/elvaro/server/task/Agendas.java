@@ -3,7 +3,7 @@ package elvaro.server.task;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.game.Ice;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.schedule.Agenda;
 import elvaro.core.schedule.Agenda.AgendaDecision;
 import elvaro.core.schedule.Agenda.TaskVerdict;
@@ -34,9 +34,9 @@ class Agendas {
     private static final int MOST_WORKSHOPS_KEPT = 200;
 
     /** What was decided so far. */
-    private record Known(UUID workshopId, long decisions) {}
+    private record AgendaKey(UUID workshopId, long decisions) {}
 
-    private final Cache<Known, Map<UUID, List<AgendaDecision>>> kept =
+    private final Cache<AgendaKey, Map<UUID, List<AgendaDecision>>> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
@@ -49,17 +49,17 @@ class Agendas {
     }
 
     /** The agendas of a workshop, its decisions read once for any number of pieces. */
-    final class OfWorkshop {
+    final class WorkshopAgendas {
         private final Map<UUID, List<AgendaDecision>> decisions = decisions();
 
-        private OfWorkshop() {}
+        private WorkshopAgendas() {}
 
         /** @param hanging a piece that hangs */
         Agenda of(HangingPiece hanging, Chests chests, ZoneId zone) {
             Piece piece = hanging.piece();
             Map<Work, LocalDate> lastDone = new EnumMap<>(Work.class);
             for (Work work : List.of(Work.WEIGH, Work.TURN)) {
-                Kind kind = work.shownBy().get(0);
+                LogFactKind kind = work.shownBy().get(0);
                 hanging.log()
                         .last(kind)
                         .ifPresent(fact ->
@@ -81,8 +81,8 @@ class Agendas {
         }
     }
 
-    OfWorkshop read() {
-        return new OfWorkshop();
+    WorkshopAgendas read() {
+        return new WorkshopAgendas();
     }
 
     /** One decision, read for what it says only. */
@@ -104,7 +104,7 @@ class Agendas {
     private Map<UUID, List<AgendaDecision>> decisions() {
         long number = entities.createQuery("select count(d) from TaskDecision d", Long.class)
                 .getSingleResult();
-        return kept.get(new Known(current.person().workshopId(), number), key -> written());
+        return kept.get(new AgendaKey(current.person().workshopId(), number), key -> written());
     }
 
     private Map<UUID, List<AgendaDecision>> written() {

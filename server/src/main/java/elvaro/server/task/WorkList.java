@@ -120,7 +120,7 @@ public class WorkList {
     private List<WorkItem> ofPieces(List<HangingPiece> room, LocalDate today, LocalDate last, ZoneId zone) {
         Chests chests = Chests.of(room);
         Map<UUID, List<FollowUp>> followUps = looks.followUps(room, zone);
-        Agendas.OfWorkshop read = agendas.read();
+        Agendas.WorkshopAgendas read = agendas.read();
         return room.stream()
                 .flatMap(each -> {
                     Piece piece = each.piece();

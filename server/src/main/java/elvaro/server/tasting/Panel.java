@@ -61,19 +61,21 @@ class Panel {
     /** Everybody who has a name. */
     @Transactional(readOnly = true)
     List<TasterView> tasters() {
-        Map<UUID, Heard> heard = new HashMap<>();
+        Map<UUID, TasterTally> heard = new HashMap<>();
         for (TastingAggregate laid : revealed()) {
             TastingOutcome outcome = laid.outcome();
             for (TastingPlace place : laid.places()) {
-                heard.computeIfAbsent(place.taster().id(), id -> new Heard()).sat(laid, outcome, place);
+                heard.computeIfAbsent(place.taster().id(), id -> new TasterTally())
+                        .sat(laid, outcome, place);
             }
         }
         return tastings.tasters().stream()
-                .map(taster -> heard.getOrDefault(taster.id(), new Heard()).view(taster))
+                .map(taster ->
+                        heard.getOrDefault(taster.id(), new TasterTally()).view(taster))
                 .toList();
     }
 
-    private static final class Heard {
+    private static final class TasterTally {
         private int sittings;
         private Agreement withOthers = Agreement.NONE;
         private Agreement withSelf = Agreement.NONE;

@@ -22,7 +22,7 @@ import tools.jackson.databind.json.JsonMapper;
 record SheetAnswers(@Nullable Integer picked, Map<Integer, Integer> ranks, Map<String, Map<Integer, Integer>> scores) {
 
     /** One column of JSON: it is written once and read as a whole. */
-    static class Column implements AttributeConverter<SheetAnswers, String> {
+    static class AnswerColumn implements AttributeConverter<SheetAnswers, String> {
         private static final JsonMapper JSON = new JsonMapper();
 
         @Override

@@ -77,27 +77,27 @@ class TableService {
     /** @param codes in the order they are eaten */
     record RoundView(int round, List<Integer> codes, boolean handedIn) {}
 
-    private record Known(UUID placeId, UUID tastingId, UUID workshopId) {}
+    private record KnownPlace(UUID placeId, UUID tastingId, UUID workshopId) {}
 
     TasterSheets sheets(String token, String address) {
-        Known known = known(token, address);
+        KnownPlace known = known(token, address);
         return as(known, () -> view(known));
     }
 
     void handIn(String token, String address, UUID sheetId, SheetForm form) {
-        Known known = known(token, address);
+        KnownPlace known = known(token, address);
         as(known, () -> {
             sheets.take(known.placeId(), sheetId, form, null);
             return true;
         });
     }
 
-    private <T> T as(Known known, Supplier<T> work) {
+    private <T> T as(KnownPlace known, Supplier<T> work) {
         SignedIn taster = new SignedIn(known.placeId(), known.workshopId(), Role.BENCH_HAND, true, null);
         return current.actingAs(taster, () -> transactions.execute(status -> work.get()));
     }
 
-    private TasterSheets view(Known known) {
+    private TasterSheets view(KnownPlace known) {
         TastingAggregate laid = tables.one(known.tastingId());
         Tasting tasting = laid.tasting();
         TastingPlace place = laid.places().stream()
@@ -132,13 +132,13 @@ class TableService {
      * Looking a token up crosses workshops, and so is plain SQL. Whoever tries many that open nothing is turned away; whoever
      * sits at the table is not, even behind the same address.
      */
-    private Known known(String token, String address) {
-        Known known = database.sql("select p.id, p.tasting_id, p.workshop_id from tasting_place p"
+    private KnownPlace known(String token, String address) {
+        KnownPlace known = database.sql("select p.id, p.tasting_id, p.workshop_id from tasting_place p"
                         + " join tasting t on t.id = p.tasting_id and t.workshop_id = p.workshop_id"
                         + " where p.token = ? and t.state in ('PLANNED', 'OPEN')"
                         + " and (t.opened_at is null or t.opened_at > ?)")
                 .params(token, LocalDateTime.ofInstant(clock.instant().minus(Tasting.OPEN_FOR), ZoneOffset.UTC))
-                .query((row, number) -> new Known(
+                .query((row, number) -> new KnownPlace(
                         UUID.fromString(row.getString(1)),
                         UUID.fromString(row.getString(2)),
                         UUID.fromString(row.getString(3))))

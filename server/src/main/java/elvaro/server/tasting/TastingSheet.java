@@ -21,7 +21,7 @@ class TastingSheet extends WorkshopRow {
     private UUID placeId;
     private int round;
 
-    @Convert(converter = SheetAnswers.Column.class)
+    @Convert(converter = SheetAnswers.AnswerColumn.class)
     private SheetAnswers answers;
 
     private boolean knew;

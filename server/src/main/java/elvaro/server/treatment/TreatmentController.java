@@ -40,7 +40,7 @@ class TreatmentController {
      * @param amount of the measure for each unit of the basis; absent for what is dosed by time
      * @param meatCelsius of the meat, where it was measured
      */
-    record TreatmentPlan(
+    record TreatmentScenario(
             @NotNull TreatmentKind kind,
             @Nullable UUID recipeId,
             @NotBlank(message = "Choose the cut.") String cutCode,
@@ -95,7 +95,7 @@ class TreatmentController {
 
     /** How much of a treatment a piece gets, and what it clashes with. */
     @PostMapping("/api/treatments/scaled")
-    ScaledView scaled(@RequestBody @Valid TreatmentPlan plan) {
+    ScaledView scaled(@RequestBody @Valid TreatmentScenario plan) {
         Cut cut = CutCatalogue.find(plan.cutCode)
                 .orElseThrow(() -> Refusal.wrong("unknown-cut", "cutCode", "Choose a cut from the list."));
         double squareMetres = cut.surface().squareMetres(plan.grams);

@@ -1,8 +1,8 @@
 package elvaro.server.treatment;
 
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
-import elvaro.core.treatment.Course.Planned;
+import elvaro.core.ledger.LogFact.LogFactKind;
+import elvaro.core.treatment.Course.PlannedStep;
 import elvaro.core.treatment.TreatmentStep;
 import elvaro.server.piece.LogEntry;
 import elvaro.server.piece.Piece;
@@ -42,13 +42,13 @@ public class TreatmentHistory {
      */
     public void add(Piece piece, Given given, Instant at, UUID by, LocalDate until, ZoneId zone) {
         UUID id = Ids.after(piece.id(), given.words());
-        pieces.more(piece, entry(piece, id, Kind.TREATED, at, given.words(), by));
+        pieces.more(piece, entry(piece, id, LogFactKind.TREATED, at, given.words(), by));
         Treatment treatment =
                 new Treatment(id, piece.id(), given, at.atZone(zone).toLocalDate(), 0, List.of());
         entities.persist(treatment);
         entities.flush(); // Its steps point at it by id alone.
         LocalDate pulledOn = treated.pulledOn(piece.id()).orElse(until);
-        for (Planned step : treated.steps(piece, treatment)) {
+        for (PlannedStep step : treated.steps(piece, treatment)) {
             boolean beyond = step.step().moment() == TreatmentStep.Moment.AFTER_PULL;
             LocalDate end = beyond ? until : pulledOn;
             step.on().filter(day -> day.isBefore(end)).ifPresent(day -> {
@@ -57,13 +57,19 @@ public class TreatmentHistory {
                 Instant then = morning.isBefore(at) ? at : morning;
                 pieces.more(
                         piece,
-                        entry(piece, done, Kind.STEP_DONE, then, step.step().words(), by));
+                        entry(
+                                piece,
+                                done,
+                                LogFactKind.STEP_DONE,
+                                then,
+                                step.step().words(),
+                                by));
                 entities.persist(new StepDone(done, treatment, step.number(), null));
             });
         }
     }
 
-    private static LogEntry entry(Piece piece, UUID id, Kind kind, Instant at, String words, UUID by) {
+    private static LogEntry entry(Piece piece, UUID id, LogFactKind kind, Instant at, String words, UUID by) {
         return new LogEntry(piece.id(), new LogFact(id, null, kind, at, 0, null), words, at, by);
     }
 }

@@ -1,9 +1,9 @@
 package elvaro.server.treatment;
 
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
-import elvaro.core.treatment.Course.Planned;
+import elvaro.core.treatment.Course.PlannedStep;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.Recipe;
@@ -128,11 +128,11 @@ public class TreatmentQueries {
     }
 
     /** The steps of a treatment on their days. */
-    List<Planned> steps(Piece piece, Treatment treatment) {
+    List<PlannedStep> steps(Piece piece, Treatment treatment) {
         return steps(piece, treatment, pulledOn(piece.id()));
     }
 
-    private static List<Planned> steps(Piece piece, Treatment treatment, Optional<LocalDate> pulledOn) {
+    private static List<PlannedStep> steps(Piece piece, Treatment treatment, Optional<LocalDate> pulledOn) {
         // Until it hangs, it is to hang when what is done before is over.
         LocalDate hungOn = piece.hungOn()
                 .orElseGet(() ->
@@ -143,7 +143,7 @@ public class TreatmentQueries {
     Optional<LocalDate> pulledOn(UUID pieceId) {
         ZoneId zone = workshops.mine().zone();
         return pieces.log(pieceId).stream()
-                .filter(entry -> entry.stands() && entry.kind() == Kind.PULLED)
+                .filter(entry -> entry.stands() && entry.kind() == LogFactKind.PULLED)
                 .map(entry -> entry.happenedAt().atZone(zone).toLocalDate())
                 .findFirst();
     }
@@ -196,7 +196,7 @@ public class TreatmentQueries {
                 treatment.kind().nextTime());
     }
 
-    private static GivenStep view(Planned step, boolean smoke, @Nullable EntryView over) {
+    private static GivenStep view(PlannedStep step, boolean smoke, @Nullable EntryView over) {
         return new GivenStep(
                 step.number(),
                 step.step().words(),
@@ -271,7 +271,7 @@ public class TreatmentQueries {
 
     private List<OpenStep> openOf(List<HangingPiece> hanging, ZoneId zone) {
         List<UUID> ids = hanging.stream()
-                .filter(each -> each.log().last(Kind.TREATED).isPresent())
+                .filter(each -> each.log().last(LogFactKind.TREATED).isPresent())
                 .map(each -> each.piece().id())
                 .toList();
         if (ids.isEmpty()) {
@@ -306,7 +306,7 @@ public class TreatmentQueries {
     }
 
     /** What was to be done before the pull and was not is no longer to be done after it. */
-    private static boolean suits(Planned step, Optional<LocalDate> pulledOn) {
+    private static boolean suits(PlannedStep step, Optional<LocalDate> pulledOn) {
         return pulledOn.isEmpty() || step.step().moment() == TreatmentStep.Moment.AFTER_PULL;
     }
 }

@@ -4,10 +4,10 @@ import static elvaro.core.working.Quantity.temperature;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.question.Question;
 import elvaro.core.treatment.Clash;
-import elvaro.core.treatment.Course.Planned;
+import elvaro.core.treatment.Course.PlannedStep;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.Recipe;
 import elvaro.core.working.Quantity;
@@ -84,7 +84,7 @@ public class TreatmentService {
         Given given = given(form);
         LocalDate beganOn = beganOn(piece, given, form);
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(piece, given));
-        log.writeFor(pieceId, entryId, entry(Kind.TREATED, 0, given.words()));
+        log.writeFor(pieceId, entryId, entry(LogFactKind.TREATED, 0, given.words()));
         List<Recipe.Ingredient> parts = given.recipeId() == null
                 ? List.of()
                 : recipes.find(given.recipeId()).recipe().parts();
@@ -95,7 +95,7 @@ public class TreatmentService {
             writer.coat(piece, given.kind().coating());
         }
         if (form.coatGrams() > 0) {
-            log.writeFor(pieceId, coatOf(entryId), entry(Kind.COAT_ON, form.coatGrams(), ""));
+            log.writeFor(pieceId, coatOf(entryId), entry(LogFactKind.COAT_ON, form.coatGrams(), ""));
         }
         decisions.keep(piece.lot().id(), pieceId, settled);
     }
@@ -244,7 +244,7 @@ public class TreatmentService {
     public void takeBack(UUID pieceId, UUID treatmentId, UUID entryId, String words) {
         Piece piece = writer.lock(pieceId);
         Treatment taken = find(pieceId, treatmentId);
-        if (log.isRetry(pieceId, entryId, Kind.TAKEN_BACK, 0, null)) {
+        if (log.isRetry(pieceId, entryId, LogFactKind.TAKEN_BACK, 0, null)) {
             return;
         }
         log.writeFor(pieceId, entryId, back(treatmentId, words));
@@ -268,7 +268,7 @@ public class TreatmentService {
     }
 
     private static EntryForm back(UUID corrects, String words) {
-        return new EntryForm(Kind.TAKEN_BACK, 0, null, words, null, corrects, Map.of());
+        return new EntryForm(LogFactKind.TAKEN_BACK, 0, null, words, null, corrects, Map.of());
     }
 
     private static boolean beyondThePull(Piece piece) {
@@ -295,7 +295,7 @@ public class TreatmentService {
         if (treated.standing(pieceId).stream().noneMatch(each -> each.id().equals(treatmentId))) {
             throw Refusal.conflict("taken-back", "This treatment was taken back.");
         }
-        Planned step = treated.steps(piece, treatment).stream()
+        PlannedStep step = treated.steps(piece, treatment).stream()
                 .filter(each -> each.number() == form.number())
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("step"));
@@ -310,7 +310,7 @@ public class TreatmentService {
                         Quantity.words(form.words().strip()))
                 .strip()
                 .replaceAll(" +", " ");
-        log.writeFor(pieceId, entryId, entry(Kind.STEP_DONE, 0, words));
+        log.writeFor(pieceId, entryId, entry(LogFactKind.STEP_DONE, 0, words));
         entities.persist(new StepDone(entryId, treatment, form.number(), form.meatCelsius()));
         decisions.keep(piece.lot().id(), pieceId, settled);
     }
@@ -336,7 +336,7 @@ public class TreatmentService {
                 .orElseThrow(() -> Refusal.notFound("treatment"));
     }
 
-    private static EntryForm entry(Kind kind, int grams, String words) {
+    private static EntryForm entry(LogFactKind kind, int grams, String words) {
         return new EntryForm(kind, grams, null, words, null, null, Map.of());
     }
 }

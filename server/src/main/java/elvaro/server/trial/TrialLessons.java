@@ -61,14 +61,14 @@ class TrialLessons {
     record LessonsView(List<LessonView> treatments, int leftOut) {}
 
     /** The differences of the trials of one kind, by measure. */
-    private static final class Heard {
+    private static final class LessonTally {
         private final Map<TrialMeasure, List<List<Double>>> differences = new EnumMap<>(TrialMeasure.class);
         private int trials;
         private int pieces;
     }
 
     LessonsView all() {
-        Map<TreatmentKind, Heard> heard = new EnumMap<>(TreatmentKind.class);
+        Map<TreatmentKind, LessonTally> heard = new EnumMap<>(TreatmentKind.class);
         int leftOut = 0;
         List<Trial> asked = trials.newest().stream()
                 .filter(trial -> trial.factor() == Factor.TREATMENT)
@@ -99,7 +99,7 @@ class TrialLessons {
                 .isEmpty();
     }
 
-    private void hear(TrialWithPieces trial, Map<TreatmentKind, Heard> heard) {
+    private void hear(TrialWithPieces trial, Map<TreatmentKind, LessonTally> heard) {
         Map<UUID, List<Given>> given =
                 treated.given(trial.all().map(each -> each.piece().id()).toList());
         for (TrialArm arm : trial.others()) {
@@ -112,7 +112,7 @@ class TrialLessons {
             if (kind.isEmpty()) {
                 continue;
             }
-            Heard own = heard.computeIfAbsent(kind.get(), each -> new Heard());
+            LessonTally own = heard.computeIfAbsent(kind.get(), each -> new LessonTally());
             boolean any = false;
             for (TrialMeasure measure : TrialMeasure.values()) {
                 List<Double> differences = differences(trial, measure, arm);
@@ -139,7 +139,7 @@ class TrialLessons {
         return paired.isEmpty() ? List.of(Effect.of(there, here).value()) : paired;
     }
 
-    private static LessonView view(TreatmentKind kind, Heard heard) {
+    private static LessonView view(TreatmentKind kind, LessonTally heard) {
         return new LessonView(
                 kind,
                 kind.label(),

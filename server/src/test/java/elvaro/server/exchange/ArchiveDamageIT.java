@@ -161,7 +161,7 @@ class ArchiveDamageIT {
     /** Small on the way, many megabytes when it is unpacked. */
     private byte[] bomb() throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        ZipOutputStream zip = new ZipOutputStream(new Sealed.Stream(bytes));
+        ZipOutputStream zip = new ZipOutputStream(new Sealed.SealedStream(bytes));
         zip.setComment(Sealed.BLANK);
         zip.putNextEntry(new ZipEntry("record.json"));
         byte[] blank = new byte[1 << 20];

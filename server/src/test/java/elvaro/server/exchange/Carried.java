@@ -46,7 +46,7 @@ record Carried(Map<String, byte[]> entries) {
 
     static byte[] sealed(byte[] record) throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        ZipOutputStream zip = new ZipOutputStream(new Sealed.Stream(bytes));
+        ZipOutputStream zip = new ZipOutputStream(new Sealed.SealedStream(bytes));
         zip.setComment(Sealed.BLANK);
         zip.putNextEntry(new ZipEntry("record.json"));
         zip.write(record);

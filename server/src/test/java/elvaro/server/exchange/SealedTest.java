@@ -26,7 +26,7 @@ class SealedTest {
 
     private static byte[] sealed(byte[] content, Random pieces) throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        Sealed.Stream stream = new Sealed.Stream(bytes);
+        Sealed.SealedStream stream = new Sealed.SealedStream(bytes);
         byte[] all = Arrays.copyOf(content, content.length + Sealed.LENGTH);
         System.arraycopy(Sealed.BLANK.getBytes(StandardCharsets.US_ASCII), 0, all, content.length, Sealed.LENGTH);
         for (int from = 0; from < all.length; ) {
@@ -66,7 +66,7 @@ class SealedTest {
     @Test
     void what_has_no_place_for_a_seal_gets_none() {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        Sealed.Stream stream = new Sealed.Stream(bytes);
+        Sealed.SealedStream stream = new Sealed.SealedStream(bytes);
         assertThatThrownBy(() -> {
                     stream.write(new byte[300]);
                     stream.close();

@@ -10,7 +10,7 @@ import static org.mockito.Mockito.verify;
 
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.LogFact;
-import elvaro.core.ledger.LogFact.Kind;
+import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
 import elvaro.core.question.Question;
 import elvaro.server.forecast.SurpriseCheck;
@@ -107,7 +107,7 @@ class LogServiceTest {
         lenient().when(surprise.at(any(), any(), any())).thenReturn(Optional.empty());
     }
 
-    private static EntryForm form(Kind kind, int grams, @Nullable Stream stream, @Nullable Instant at) {
+    private static EntryForm form(LogFactKind kind, int grams, @Nullable Stream stream, @Nullable Instant at) {
         return new EntryForm(kind, grams, stream, "", at, null, Map.of());
     }
 
@@ -121,10 +121,10 @@ class LogServiceTest {
     /** What has a place of its own, where more is kept of it, is not written here. */
     @ParameterizedTest
     @EnumSource(
-            value = Kind.class,
+            value = LogFactKind.class,
             mode = Mode.INCLUDE,
             names = {"CLOSED", "REOPENED", "LOOKED", "LEAKED", "MOVED", "HUNG", "TREATED", "STEP_DONE"})
-    void what_is_written_elsewhere_is_refused(Kind kind) {
+    void what_is_written_elsewhere_is_refused(LogFactKind kind) {
         assertThat(refused(form(kind, 0, null, null)).type()).isEqualTo("wrong-kind");
     }
 
@@ -138,13 +138,13 @@ class LogServiceTest {
         "NOTE, 0, , , no-words",
     })
     void what_cannot_be_is_refused_and_nothing_is_written(
-            Kind kind, int grams, @Nullable Stream stream, @Nullable Instant at, String type) {
+            LogFactKind kind, int grams, @Nullable Stream stream, @Nullable Instant at, String type) {
         assertThat(refused(form(kind, grams, stream, at)).type()).isEqualTo(type);
     }
 
     @Test
     void a_weighing_is_appended_with_who_and_when() {
-        service.write(PIECE, UUID.randomUUID(), form(Kind.WEIGHED, 7_500, null, null));
+        service.write(PIECE, UUID.randomUUID(), form(LogFactKind.WEIGHED, 7_500, null, null));
         ArgumentCaptor<LogEntry> entry = ArgumentCaptor.forClass(LogEntry.class);
         verify(log).append(any(), entry.capture(), eq(PieceState.HANGING));
         assertThat(entry.getValue().grams()).isEqualTo(7_500);
@@ -154,7 +154,7 @@ class LogServiceTest {
 
     @Test
     void a_pull_brings_the_piece_to_the_bench() {
-        service.write(PIECE, UUID.randomUUID(), form(Kind.PULLED, 7_300, null, null));
+        service.write(PIECE, UUID.randomUUID(), form(LogFactKind.PULLED, 7_300, null, null));
         verify(log).append(any(), any(), eq(PieceState.PULLED));
     }
 
@@ -165,9 +165,10 @@ class LogServiceTest {
                 .thenReturn(Optional.of(Question.confirm("surprise", "grams", "Is it the right piece?")));
         UUID id = UUID.randomUUID();
         Refusal asked = catchThrowableOfType(
-                Refusal.class, () -> service.write(PIECE, id, form(Kind.WEIGHED, 7_100, null, null)));
+                Refusal.class, () -> service.write(PIECE, id, form(LogFactKind.WEIGHED, 7_100, null, null)));
         assertThat(asked.questions()).extracting(Question::id).containsExactly("surprise");
-        service.write(PIECE, id, new EntryForm(Kind.WEIGHED, 7_100, null, "", null, null, Map.of("surprise", "")));
+        service.write(
+                PIECE, id, new EntryForm(LogFactKind.WEIGHED, 7_100, null, "", null, null, Map.of("surprise", "")));
         verify(log).append(any(), any(), eq(PieceState.HANGING));
         verify(decisions).keep(any(), eq(PIECE), any());
     }
@@ -175,12 +176,12 @@ class LogServiceTest {
     @Test
     void the_same_entry_sent_again_is_written_once_and_another_under_its_id_is_told() {
         UUID id = UUID.randomUUID();
-        LogEntry known =
-                new LogEntry(PIECE, new LogFact(id, null, Kind.WEIGHED, NOW, 7_500, null), "", NOW, UUID.randomUUID());
+        LogEntry known = new LogEntry(
+                PIECE, new LogFact(id, null, LogFactKind.WEIGHED, NOW, 7_500, null), "", NOW, UUID.randomUUID());
         lenient().when(entries.findById(id)).thenReturn(Optional.of(known));
-        service.write(PIECE, id, form(Kind.WEIGHED, 7_500, null, null));
+        service.write(PIECE, id, form(LogFactKind.WEIGHED, 7_500, null, null));
         Refusal other = catchThrowableOfType(
-                Refusal.class, () -> service.write(PIECE, id, form(Kind.WEIGHED, 7_400, null, null)));
+                Refusal.class, () -> service.write(PIECE, id, form(LogFactKind.WEIGHED, 7_400, null, null)));
         assertThat(other.type()).isEqualTo("id-used");
         verify(log, never()).append(any(), any(), any());
     }
@@ -189,18 +190,18 @@ class LogServiceTest {
     void what_was_corrected_already_is_not_corrected_again() {
         LogEntry wrong = new LogEntry(
                 PIECE,
-                new LogFact(UUID.randomUUID(), null, Kind.WEIGHED, NOW, 7_900, null),
+                new LogFact(UUID.randomUUID(), null, LogFactKind.WEIGHED, NOW, 7_900, null),
                 "",
                 NOW,
                 UUID.randomUUID());
         LogEntry right = new LogEntry(
                 PIECE,
-                new LogFact(UUID.randomUUID(), wrong.id(), Kind.WEIGHED, NOW, 7_500, null),
+                new LogFact(UUID.randomUUID(), wrong.id(), LogFactKind.WEIGHED, NOW, 7_500, null),
                 "",
                 NOW,
                 UUID.randomUUID());
         lenient().when(entries.ofPiece(PIECE)).thenReturn(List.of(wrong, right));
-        EntryForm again = new EntryForm(Kind.WEIGHED, 7_400, null, "", null, wrong.id(), Map.of());
+        EntryForm again = new EntryForm(LogFactKind.WEIGHED, 7_400, null, "", null, wrong.id(), Map.of());
         assertThat(refused(again).type()).isEqualTo("corrected-already");
     }
 }

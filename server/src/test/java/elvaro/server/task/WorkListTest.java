@@ -46,7 +46,7 @@ class WorkListTest {
     Agendas agendas;
 
     @Mock
-    Agendas.OfWorkshop read;
+    Agendas.WorkshopAgendas read;
 
     @Mock
     PieceQueries pieces;
