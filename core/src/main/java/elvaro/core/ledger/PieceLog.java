@@ -75,7 +75,7 @@ public final class PieceLog {
     private List<NetWeight> netWeights() {
         int coat = 0;
         // What was weighed without its wrap is truer than what was pulled in it.
-        Kind aged = last(LogFactKind.UNWRAPPED).isPresent() ? LogFactKind.UNWRAPPED : LogFactKind.PULLED;
+        LogFactKind aged = last(LogFactKind.UNWRAPPED).isPresent() ? LogFactKind.UNWRAPPED : LogFactKind.PULLED;
         List<NetWeight> net = new ArrayList<>();
         for (LogFact fact : facts) {
             switch (fact.kind()) {

@@ -146,7 +146,7 @@ final class Scenario {
             Method method,
             String room,
             int days,
-            Reached reached,
+            DemoProgress reached,
             int coatGrams,
             Coating coating,
             boolean leak,

@@ -36,7 +36,7 @@ public record LookView(
      * @param done what is said by touching it, where the touch is all there is to say
      * @param logs what that touch writes into the log
      */
-    public record ToDo(Work work, @Nullable String done, LogFact.@Nullable Kind logs) {
+    public record ToDo(Work work, @Nullable String done, LogFact.@Nullable LogFactKind logs) {
         static ToDo of(Work work) {
             return new ToDo(work, work.done().orElse(null), work.logs().orElse(null));
         }

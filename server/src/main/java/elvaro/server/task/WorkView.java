@@ -22,7 +22,7 @@ public record WorkView(
         Work work,
         String label,
         @Nullable String done,
-        LogFact.@Nullable Kind logs,
+        LogFact.@Nullable LogFactKind logs,
         Work.WorkPlace place,
         long days,
         LocalDate on,
