@@ -16,19 +16,11 @@ export const useLot = (id: string) =>
   });
 
 /** A cut as it would look cut through, before anything is lost; asked once there is a weight. */
-export const useSection = ({
-  code,
-  ...query
-}: {
-  code: string;
-  grams: number;
-  fatCoverMm: number;
-  boneIn: boolean;
-}) =>
+export const useSection = (query: { code: string; grams: number; fatCoverMm: number; boneIn: boolean }) =>
   useQuery({
-    queryKey: ['cuts', code, query],
-    queryFn: () => answer(api.GET('/api/cuts/{code}/section', { params: { path: { code }, query } })),
-    enabled: code !== '' && query.grams > 0,
+    queryKey: ['cuts', query],
+    queryFn: () => answer(api.GET('/api/cuts/section', { params: { query } })),
+    enabled: query.code !== '' && query.grams > 0,
     placeholderData: (before) => before,
     staleTime: Infinity,
   });

@@ -1,4 +1,5 @@
 import InputAdornment from '@mui/material/InputAdornment';
+import type { SxProps, Theme } from '@mui/material/styles';
 import TextField from '@mui/material/TextField';
 import type { Ref } from 'react';
 import { useUnits } from './units';
@@ -15,6 +16,8 @@ interface Props {
   inputRef?: Ref<HTMLInputElement>;
   size?: 'small' | 'medium';
   required?: boolean;
+  sx?: SxProps<Theme>;
+  className?: string;
 }
 
 /** A weight, typed in any unit; what it comes to in grams stands below, unless it was typed in them. */
@@ -29,6 +32,8 @@ export function WeightField({
   inputRef,
   size,
   required,
+  sx,
+  className,
 }: Props) {
   const units = useUnits();
   const grams = units.readWeight(text);
@@ -47,9 +52,12 @@ export function WeightField({
       inputRef={inputRef}
       size={size}
       required={required}
+      sx={sx}
+      className={className}
       autoComplete="off"
       slotProps={{
         htmlInput: { inputMode: 'decimal' },
+        inputLabel: { shrink: true }, // else it runs into the unit
         input: {
           endAdornment: <InputAdornment position="end">{units.weightUnit}</InputAdornment>,
           sx: big

@@ -57,14 +57,15 @@ export const theme = createTheme({
     },
     dark: {
       palette: {
+        // `dark` is what a button under the pointer has: here a lighter one, to be read.
         background: { default: '#14191b', paper: '#1d2427' },
         text: { primary: '#f0e9dd', secondary: '#b7b1a6' },
-        primary: { main: '#7cc4b2', contrastText: '#0d1a17' },
-        secondary: { main: '#e08a84', contrastText: '#210a0a' },
-        warning: { main: '#f29a5c', contrastText: '#261204' },
-        error: { main: '#f08e86', contrastText: '#2a0907' },
-        success: { main: '#7cc4b2', contrastText: '#0d1a17' },
-        info: { main: '#a9bcc4', contrastText: '#10181c' },
+        primary: { main: '#7cc4b2', dark: '#9dd6c8', contrastText: '#0d1a17' },
+        secondary: { main: '#e08a84', dark: '#eba8a3', contrastText: '#210a0a' },
+        warning: { main: '#f29a5c', dark: '#f7b483', contrastText: '#261204' },
+        error: { main: '#f08e86', dark: '#f5aba5', contrastText: '#2a0907' },
+        success: { main: '#7cc4b2', dark: '#9dd6c8', contrastText: '#0d1a17' },
+        info: { main: '#a9bcc4', dark: '#c2d0d6', contrastText: '#10181c' },
         divider: '#3b464a',
         rail: '#8b9aa0',
         part: parts.dark,

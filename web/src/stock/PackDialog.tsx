@@ -67,7 +67,9 @@ export function PackDialog({ title, draft, choices, of, stock, weighed = [], put
   const words = Object.fromEntries(choices.map((each) => [each, contents[each]])) as Record<Content, string>;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="pack">
-      <DialogTitle id="pack">{title}</DialogTitle>
+      <DialogTitle id="pack" sx={{ typography: 'h2' }}>
+        {title}
+      </DialogTitle>
       <DialogContent>
         <Form
           form={form}

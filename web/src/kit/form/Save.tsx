@@ -23,7 +23,10 @@ interface Props {
   beside?: ReactNode;
 }
 
-/** The end of a form: what the server said or asks, and the button that sends it. */
+/**
+ * The end of a form: the button that sends it, and below it what the server said or asks, so that nothing comes to lie
+ * under a finger that is still on the button.
+ */
 export function Save({
   children,
   busy,
@@ -38,9 +41,7 @@ export function Save({
 }: Props) {
   return (
     <Box className="whole" sx={{ display: 'grid', gap: 2 }}>
-      <ProblemNotice failure={failure} />
-      {onAnswer && <Questions failure={failure} busy={busy} keep={keep} or={or} onAnswer={onAnswer} />}
-      <Box sx={{ display: 'flex', gap: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button
           ref={button}
           type="submit"
@@ -48,12 +49,14 @@ export function Save({
           size="large"
           color={grave ? 'error' : 'primary'}
           disabled={busy || disabled}
-          sx={{ px: 5, minHeight: 52 }}
+          sx={{ px: 5, minHeight: 52, flex: { xs: 'auto', sm: 'none' } }}
         >
           {children}
         </Button>
         {beside}
       </Box>
+      <ProblemNotice failure={failure} />
+      {onAnswer && <Questions failure={failure} busy={busy} keep={keep} or={or} onAnswer={onAnswer} />}
     </Box>
   );
 }

@@ -143,7 +143,7 @@ function Measure<N extends string>({ of, bare, ...common }: MeasureProps<N>) {
       autoComplete="off"
       slotProps={{
         htmlInput: { inputMode: 'decimal', 'aria-label': ariaLabel },
-        inputLabel: bound.placeholder ? { shrink: true } : undefined,
+        inputLabel: bound.placeholder || behind ? { shrink: true } : undefined, // else it runs into the unit
         input: behind
           ? { endAdornment: <InputAdornment position="end">{behind}</InputAdornment> }
           : undefined,
@@ -178,6 +178,8 @@ function Weight<N extends string>({ label, big, size, ...common }: WeightProps<N
       required={bound.required}
       inputRef={bound.inputRef}
       autoFocus={bound.autoFocus}
+      sx={bound.sx}
+      className={bound.className}
     />
   );
 }

@@ -53,6 +53,26 @@ class SectionTest {
                 .isCloseTo(243.8 / 8000, within(1e-9));
     }
 
+    /** 10 mm over 0.35 of 0.3 m², at 920 kg/m³: 0.966 kg, by hand. */
+    @Test
+    void a_fat_cap_weighs_its_depth_over_the_face_it_covers() {
+        assertThat(Surface.bare(0.3).fatGrams(10)).isCloseTo(966, within(0.01));
+        assertThat(Surface.bare(0.3).fatGrams(0)).isZero();
+    }
+
+    @Test
+    void a_cut_as_it_came_is_whole_with_its_bone_and_its_fat_on_it() {
+        Section section = Section.asItCame(CutCatalogue.get("export-rib"), 8000, 10, true);
+        assertThat(section.now()).isEqualTo(1);
+        assertThat(section.bone()).isEqualTo(0.14);
+        assertThat(section.crust()).isZero();
+        assertThat(section.fat()).isBetween(0.05, 0.2);
+        assertThat(section.fat() + section.bone() + section.steak()).isCloseTo(1, within(1e-9));
+        assertThat(Section.asItCame(CutCatalogue.get("export-rib"), 8000, 0, false)
+                        .steak())
+                .isEqualTo(1);
+    }
+
     static LongStream seeds() {
         return LongStream.range(1, 301);
     }

@@ -12,7 +12,6 @@ import jakarta.validation.constraints.Min;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -62,9 +61,9 @@ class CutController {
     }
 
     /** A cut as it would look cut through on the day it came. */
-    @GetMapping("/api/cuts/{code}/section")
+    @GetMapping("/api/cuts/section")
     Section section(
-            @PathVariable String code,
+            @RequestParam String code,
             @RequestParam @Min(1) @Max(1_000_000) int grams,
             @RequestParam @Min(0) @Max(80) int fatCoverMm,
             @RequestParam boolean boneIn) {

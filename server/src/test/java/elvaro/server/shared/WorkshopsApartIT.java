@@ -375,6 +375,8 @@ class WorkshopsApartIT {
                     case "/api/labels" -> "?size=SHEET_70_37&packs=" + house.pack();
                     case "/api/pieces/{pieceId}/hang-tag" -> "?size=SHEET_70_37";
                     case "/api/bench/{pieceId}/steaks" -> "?thicknessMm=30&saw=false&endMm=15";
+                    case "/api/cuts/section" -> "?code=strip&grams=5000&fatCoverMm=0&boneIn=false";
+                    case "/api/pieces/{pieceId}/packs/left", "/api/makings/{id}/packs/left" -> "?content=STEAK";
                     case "/api/pieces/{id}/reach" -> "?shrinkPercent=10";
                     case "/api/chambers/{id}/record", "/api/chambers/{id}/record.csv" ->
                         "?from=2026-01-01&to=2026-02-01";
