@@ -100,6 +100,14 @@ function Charts({ air }: { air: Schema['AirView'] }) {
       : `mean ${Math.round(air.meanHumidityPercent)} %, set to ${Math.round(air.setHumidityPercent)} %`;
   return (
     <Box sx={{ display: 'grid', gap: 2.5 }}>
+      {air.setPointMiss && (
+        <Typography
+          role="status"
+          sx={{ borderLeft: '6px solid', borderColor: 'warning.main', pl: 2, fontWeight: 620 }}
+        >
+          {air.setPointMiss} Forecasts go on with the air as it is.
+        </Typography>
+      )}
       <Box sx={{ display: 'flex', gap: 5, flexWrap: 'wrap' }}>
         <Figure name="Temperature" big>
           {latest?.celsius == null ? '–' : units.temperature(latest.celsius)}

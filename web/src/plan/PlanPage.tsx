@@ -171,6 +171,7 @@ function Planner({ cuts, methods, chambers, first }: Props) {
               methods={methods}
               chambers={chambers}
               air={shown.data}
+              miss={shown.data?.setPointMiss}
               withoutWeight={draft.direction === 'table'}
             />
           </Group>

@@ -18,14 +18,17 @@ interface Props {
   chambers: Schema['ChamberForm'][];
   /** The air the last answer was reckoned with. */
   air?: { celsius: number; humidityPercent: number; metresPerSecond: number };
+  /** How the chamber runs otherwise than it is set, where it does. */
+  miss?: string;
   /** The weight is what is asked for, and so no input. */
   withoutWeight?: boolean;
 }
 
 /** What is thought of, and the sliders of what if. */
-export function ScenarioFields({ scenario, first, methods, chambers, air, withoutWeight }: Props) {
+export function ScenarioFields({ scenario, first, methods, chambers, air, miss, withoutWeight }: Props) {
   const units = useUnits();
   const onChange = useChange<Scenario>();
+  const set = chambers.find(({ id }) => id === scenario.chamberId);
   const ownAir = scenario.celsius === null && scenario.humidity === null && scenario.speed === null;
   const humidity = Math.round(scenario.humidity ?? air?.humidityPercent ?? 80);
   const celsius = scenario.celsius ?? air?.celsius ?? 2;
@@ -90,6 +93,26 @@ export function ScenarioFields({ scenario, first, methods, chambers, air, withou
         step={1}
         onChange={onChange}
       />
+      {ownAir && miss && set && (
+        <Box sx={{ gridColumn: '1 / -1', borderLeft: '6px solid', borderColor: 'warning.main', pl: 1.5 }}>
+          <Typography variant="body2" sx={{ fontWeight: 620 }}>
+            {miss}
+          </Typography>
+          <Button
+            size="small"
+            color="inherit"
+            onClick={() =>
+              onChange({
+                celsius: set.setCelsius,
+                humidity: set.setHumidityPercent ?? null,
+                speed: set.setMetresPerSecond,
+              })
+            }
+          >
+            Reckon with what it is set to
+          </Button>
+        </Box>
+      )}
       {!ownAir && (
         <Button
           size="small"

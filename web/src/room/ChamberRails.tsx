@@ -47,6 +47,11 @@ export function ChamberRails({ chamber }: { chamber: Chamber }) {
           {full && ': too full'}
         </Typography>
       </Box>
+      {chamber.setPointMiss && (
+        <Typography variant="body2" sx={{ color: 'warning.main', fontWeight: 620, mt: 0.5 }}>
+          {chamber.setPointMiss}
+        </Typography>
+      )}
       {rails.map(({ rail, pieces }) => (
         <Box
           key={rail}

@@ -1,6 +1,7 @@
 package elvaro.core.air;
 
 import elvaro.core.estimate.Estimates;
+import java.util.List;
 
 /**
  * The air around a piece.
@@ -35,6 +36,18 @@ public record Air(double celsius, double relativeHumidity, double metresPerSecon
                     "Air is −20 to 40 °C, 0 to 100 %% RH and 0 to 10 m/s, not %s °C, %s, %s m/s"
                             .formatted(celsius, relativeHumidity, metresPerSecond));
         }
+    }
+
+    /**
+     * The mean of several, each for as long as the others.
+     *
+     * @param airs one or more
+     */
+    public static Air mean(List<Air> airs) {
+        return new Air(
+                airs.stream().mapToDouble(Air::celsius).average().orElseThrow(),
+                airs.stream().mapToDouble(Air::relativeHumidity).average().orElseThrow(),
+                airs.stream().mapToDouble(Air::metresPerSecond).average().orElseThrow());
     }
 
     /** Partial pressure of the vapour in it, Pa. */

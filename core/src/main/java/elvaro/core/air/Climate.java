@@ -1,16 +1,20 @@
 package elvaro.core.air;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 
 /**
- * The air a piece hangs in over its days: what was recorded, then what the chamber is set to. Each air holds from its day
- * until the next one's, the first also before its day and the last for ever.
+ * The air a piece hangs in over its days: what was recorded, then what is to be expected. Each air holds from its day until
+ * the next one's, the first also before its day. From its last day on the air goes through the same few states for ever, each
+ * for as long as the others: one where it is steady, the hours of some days where it was recorded.
  */
 public final class Climate {
     private final double[] from;
     private final List<Air> airs;
+    private final List<Air> settled;
+    private final Doubt doubt;
 
     /**
      * Air from a day on.
@@ -19,14 +23,37 @@ public final class Climate {
      */
     public record Reading(double day, Air air) {}
 
-    private Climate(List<Reading> readings) {
-        from = readings.stream().mapToDouble(Reading::day).toArray();
-        airs = readings.stream().map(Reading::air).toList();
+    /**
+     * How surely the air is known.
+     *
+     * @param humiditySd what the humidity may be off by at all times alike, as a sensor's or a set-point's, fraction
+     * @param recordedUntil the day from which nothing was recorded
+     * @param changeSd how far the humidity to come may lie from what is expected, fraction
+     */
+    public record Doubt(double humiditySd, double recordedUntil, double changeSd) {
+        /** Air that is what it is said to be, as in an example. */
+        public static final Doubt NONE = new Doubt(0, 0, 0);
+
+        public Doubt {
+            if (!(humiditySd >= 0 && changeSd >= 0)) {
+                throw new IllegalArgumentException("A doubt is 0 or more");
+            }
+        }
     }
 
-    /** The same air for ever. */
+    /** Air with the share of a stretch of time it takes. */
+    public record Portion(double share, Air air) {}
+
+    private Climate(List<Reading> readings, List<Air> settled, Doubt doubt) {
+        from = readings.stream().mapToDouble(Reading::day).toArray();
+        airs = readings.stream().map(Reading::air).toList();
+        this.settled = List.copyOf(settled);
+        this.doubt = doubt;
+    }
+
+    /** The same air for ever, known exactly. */
     public static Climate constant(Air air) {
-        return new Climate(List.of(new Reading(0, air)));
+        return new Climate(List.of(new Reading(0, air)), List.of(air), Doubt.NONE);
     }
 
     /**
@@ -37,53 +64,84 @@ public final class Climate {
         if (readings.isEmpty()) {
             throw new IllegalArgumentException("A climate needs air");
         }
+        return of(readings, List.of(readings.get(readings.size() - 1).air()), Doubt.NONE);
+    }
+
+    /**
+     * @param readings one or more, each later than the one before; from the last one's day on the air is settled
+     * @param settled the airs it then goes through, one or more
+     * @param doubt how surely it is known
+     * @throws IllegalArgumentException if there is none, or they are out of order
+     */
+    public static Climate of(List<Reading> readings, List<Air> settled, Doubt doubt) {
+        if (readings.isEmpty() || settled.isEmpty()) {
+            throw new IllegalArgumentException("A climate needs air");
+        }
         for (int index = 1; index < readings.size(); index++) {
             if (!(readings.get(index).day() > readings.get(index - 1).day())) {
                 throw new IllegalArgumentException("Readings follow one another in time");
             }
         }
-        return new Climate(readings);
+        return new Climate(readings, settled, doubt);
+    }
+
+    /** The same air, not so surely known. */
+    public Climate doubted(Doubt how) {
+        return new Climate(readings(), settled, how);
     }
 
     /** This climate until the day, and the given air from then on. */
     public Climate then(double day, Air air) {
-        List<Reading> readings = new ArrayList<>();
-        for (int index = 0; index < from.length && from[index] < day; index++) {
-            readings.add(new Reading(from[index], airs.get(index)));
-        }
-        readings.add(new Reading(day, air));
-        return new Climate(readings);
+        return new Climate(until(day, air), List.of(air), doubt);
     }
 
     /** This climate until the day, and another from then on; both count from the same day 0. */
     public Climate then(double day, Climate other) {
-        Climate joint = then(day, other.at(day));
-        List<Reading> readings = new ArrayList<>();
-        for (int index = 0; index < joint.from.length; index++) {
-            readings.add(new Reading(joint.from[index], joint.airs.get(index)));
-        }
+        List<Reading> readings = until(day, other.at(day));
         for (int index = 0; index < other.from.length; index++) {
             if (other.from[index] > day) {
                 readings.add(new Reading(other.from[index], other.airs.get(index)));
             }
         }
-        return new Climate(readings);
+        return new Climate(readings, other.settled, other.doubt);
+    }
+
+    private List<Reading> until(double day, Air air) {
+        List<Reading> readings = new ArrayList<>();
+        for (int index = 0; index < from.length && from[index] < day; index++) {
+            readings.add(new Reading(from[index], airs.get(index)));
+        }
+        readings.add(new Reading(day, air));
+        return readings;
+    }
+
+    private List<Reading> readings() {
+        List<Reading> readings = new ArrayList<>();
+        for (int index = 0; index < from.length; index++) {
+            readings.add(new Reading(from[index], airs.get(index)));
+        }
+        return readings;
     }
 
     /** Every air over a tray of salt. */
     public Climate overSaltTray() {
-        List<Reading> readings = new ArrayList<>();
-        for (int index = 0; index < from.length; index++) {
-            readings.add(new Reading(from[index], airs.get(index).overSaltTray()));
-        }
-        return new Climate(readings);
+        return new Climate(
+                readings().stream()
+                        .map(reading -> new Reading(reading.day(), reading.air().overSaltTray()))
+                        .toList(),
+                settled.stream().map(Air::overSaltTray).toList(),
+                doubt);
+    }
+
+    public Doubt doubt() {
+        return doubt;
     }
 
     public Air at(double day) {
         return airs.get(indexAt(day));
     }
 
-    /** The air on the last day it changes: what holds from then on. */
+    /** The mean of the air that holds for ever. */
     public Air last() {
         return airs.get(airs.size() - 1);
     }
@@ -94,34 +152,47 @@ public final class Climate {
     }
 
     /**
-     * Means of a quantity of the air over equal steps from day 0 until the air no longer changes; what holds from then on
-     * is the last entry.
+     * Means of a quantity of the air over equal steps from day 0 until the air is settled; what holds from then on is the
+     * last entry.
      *
      * @param step days, above 0
      * @param quantity of the air
      */
     public double[] means(double step, ToDoubleFunction<Air> quantity) {
-        double[] value = airs.stream().mapToDouble(quantity).toArray();
+        return portions(step).stream()
+                .mapToDouble(portions -> portions.stream()
+                        .mapToDouble(portion -> portion.share() * quantity.applyAsDouble(portion.air()))
+                        .sum())
+                .toArray();
+    }
+
+    /**
+     * The air over equal steps from day 0 until it is settled, as the airs in each with their shares of it; what holds from
+     * then on is the last entry.
+     *
+     * @param step days, above 0
+     */
+    public List<List<Portion>> portions(double step) {
         int steps = (int) Math.ceil(settledFrom() / step - 1e-9);
-        double[] means = new double[steps + 1];
+        List<List<Portion>> all = new ArrayList<>(steps + 1);
         int index = indexAt(0);
         for (int slot = 0; slot < steps; slot++) {
-            double begin = slot * step;
-            double end = begin + step;
-            double sum = 0;
-            double at = begin;
+            double end = (slot + 1) * step;
+            List<Portion> portions = new ArrayList<>();
+            double at = slot * step;
             while (at < end) {
                 double until = index + 1 < from.length ? Math.min(end, from[index + 1]) : end;
-                sum += value[index] * (until - at);
+                portions.add(new Portion((until - at) / step, airs.get(index)));
                 at = until;
                 if (index + 1 < from.length && at >= from[index + 1]) {
                     index++;
                 }
             }
-            means[slot] = sum / step;
+            all.add(portions);
         }
-        means[steps] = value[value.length - 1];
-        return means;
+        double share = 1.0 / settled.size();
+        all.add(settled.stream().map(air -> new Portion(share, air)).toList());
+        return Collections.unmodifiableList(all);
     }
 
     /**
@@ -133,8 +204,12 @@ public final class Climate {
         double sum = 0;
         double at = 0;
         for (int index = indexAt(0); at < days; index++) {
-            double until = index + 1 < from.length ? Math.min(days, from[index + 1]) : days;
-            sum += quantity.applyAsDouble(airs.get(index)) * (until - at);
+            boolean last = index + 1 == from.length;
+            double until = last ? days : Math.min(days, from[index + 1]);
+            double value = last
+                    ? settled.stream().mapToDouble(quantity).average().orElseThrow()
+                    : quantity.applyAsDouble(airs.get(index));
+            sum += value * (until - at);
             at = until;
         }
         return sum;

@@ -2,7 +2,10 @@ package elvaro.core.drying;
 
 import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
+import elvaro.core.air.Climate.Portion;
 import elvaro.core.estimate.Estimates;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.hipparchus.ode.OrdinaryDifferentialEquation;
 import org.hipparchus.ode.nonstiff.ClassicalRungeKuttaIntegrator;
@@ -10,24 +13,36 @@ import org.hipparchus.ode.nonstiff.ClassicalRungeKuttaIntegrator;
 /**
  * A piece drying in air: resistances in series with a growing crust. Reference section 3.
  *
- * <p>dw/dt = (A/m₀)·(a_s − φ)·p_s(T) / (R₀ + r·M)·(1 − (w/w_eq)⁴) per day, with M = w·m₀/A and R₀ the film, surface,
+ * <p>dw/dt = (A/m₀)·(a_s − φ)·p_s(T) / (R₀ + r·M^p)·(1 − (w/w_eq)⁴) per day, with M = w·m₀/A and R₀ the film, surface,
  * membrane and coat together. Solved with its sensitivities to the unknowns by the library's fourth-order Runge–Kutta over
- * steps of a quarter of a day, within which the air is averaged: the chamber's compressor is faster than the meat; a day
+ * steps of a quarter of a day, within which what flows is averaged: the chamber's compressor is faster than the meat; a day
  * at once where the air no longer changes.
  */
 public final class AirDrying implements WaterLoss {
     private static final double STEP = 0.25;
+
+    /** Air nearly as damp as the meat: what it draws is not known at all, which the band shall say and not a division by 0. */
+    private static final double SMALLEST_GAP = 0.02;
+
+    /** A crust that resists less the thicker it is is none. */
+    private static final double LEAST_POWER = 0.1;
 
     /** In air that no longer changes the curve is smooth enough for a day at once. */
     private static final double SETTLED_STEP = 1;
 
     private static final ClassicalRungeKuttaIntegrator RUNGE_KUTTA = new ClassicalRungeKuttaIntegrator(STEP);
 
+    /** Airs whose films differ by no more are reckoned as one. */
+    private static final double ALIKE = 1.05;
+
+    /** What draws on the meat and what resists on the way, in air that is there for a share of the time. */
+    private record Path(double drive, double resistance) {}
+
     private final int greenGrams;
     private final Surface surface;
     private final double equilibrium;
-    private final double[] drive;
-    private final double[] resistance;
+    private final DriveDoubt doubt;
+    private final Path[][] slots;
 
     /**
      * @param greenGrams m₀, above 0
@@ -58,14 +73,51 @@ public final class AirDrying implements WaterLoss {
         this.greenGrams = greenGrams;
         this.surface = surface;
         this.equilibrium = boneIn ? Estimates.EQUILIBRIUM_BONE_IN : Estimates.EQUILIBRIUM_BONELESS;
-        this.drive = climate.means(STEP, air -> air.drivePascal(skin.surfaceActivity()));
-        double[] film = climate.means(STEP, Air::filmResistance);
-        int slots = Math.max(film.length, (int) Math.ceil(Leak.settledFrom(leaks) / STEP) + 1);
-        this.resistance = new double[slots];
-        for (int slot = 0; slot < slots; slot++) {
+        List<List<Portion>> air = climate.portions(STEP);
+        int count = Math.max(air.size(), (int) Math.ceil(Leak.settledFrom(leaks) / STEP) + 1);
+        this.slots = new Path[count][];
+        for (int slot = 0; slot < count; slot++) {
             boolean open = Leak.on((slot + 0.5) * STEP, leaks);
-            resistance[slot] = film[Math.min(slot, film.length - 1)] + (open ? leaking : skin).resistance();
+            boolean repeats = slot >= air.size() && slot > 0 && !Leak.on((slot - 0.5) * STEP, leaks) && !open;
+            slots[slot] =
+                    repeats ? slots[slot - 1] : paths(air.get(Math.min(slot, air.size() - 1)), open ? leaking : skin);
         }
+        Air last = climate.last();
+        double gap = Math.max(SMALLEST_GAP, skin.surfaceActivity() - last.relativeHumidity());
+        this.doubt = new DriveDoubt(
+                climate.doubt().humiditySd() / gap,
+                climate.doubt().recordedUntil(),
+                climate.doubt().changeSd() / gap);
+    }
+
+    /**
+     * What flows through each air is added up, not the airs: a fan that runs half the time does not dry as one at half speed.
+     * Each drive is weighed by its share of the time.
+     */
+    private static Path[] paths(List<Portion> air, Skin skin) {
+        List<Portion> byFilm = air.stream()
+                .sorted(Comparator.comparingDouble(portion -> portion.air().filmResistance()))
+                .toList();
+        List<Path> paths = new ArrayList<>();
+        double first = 0;
+        double share = 0;
+        double drive = 0;
+        double film = 0;
+        for (Portion portion : byFilm) {
+            double resistance = portion.air().filmResistance();
+            if (share > 0 && resistance > first * ALIKE) {
+                paths.add(new Path(drive, film / share + skin.resistance()));
+                share = 0;
+                drive = 0;
+                film = 0;
+            }
+            first = share > 0 ? first : resistance;
+            share += portion.share();
+            drive += portion.share() * portion.air().drivePascal(skin.surfaceActivity());
+            film += portion.share() * resistance;
+        }
+        paths.add(new Path(drive, film / share + skin.resistance()));
+        return paths.toArray(Path[]::new);
     }
 
     @Override
@@ -78,16 +130,22 @@ public final class AirDrying implements WaterLoss {
         return surface;
     }
 
-    /** w_eq, the fraction of the green weight beyond which nothing more is lost. */
-    public double equilibrium() {
+    /** w_eq. */
+    @Override
+    public double most() {
         return equilibrium;
+    }
+
+    @Override
+    public DriveDoubt doubt() {
+        return doubt;
     }
 
     @Override
     public Lost[] along(double[] days, Parameters unknowns) {
         Lost[] lost = new Lost[days.length];
         Equation equation = new Equation(unknowns);
-        double[] state = new double[3];
+        double[] state = new double[5];
         double at = 0;
         for (int index = 0; index < days.length; index++) {
             if (!(days[index] >= at)) {
@@ -95,40 +153,40 @@ public final class AirDrying implements WaterLoss {
             }
             while (at < days[index] - 1e-9) {
                 int slot = (int) Math.floor(at / STEP + 1e-9);
-                boolean settled = slot >= resistance.length - 1;
+                boolean settled = slot >= slots.length - 1;
                 double until = Math.min(days[index], settled ? at + SETTLED_STEP : (slot + 1) * STEP);
                 equation.in(slot);
                 state = RUNGE_KUTTA.singleStep(equation, at, state, until);
                 at = until;
             }
-            lost[index] = new Lost(state[0], state[1], state[2]);
+            lost[index] = new Lost(state[0], state[1], state[2], state[3], state[4]);
         }
         return lost;
     }
 
-    /** w and its two sensitivities, in the air of one step. */
+    /** w and its sensitivities, in the air of one step. */
     private final class Equation implements OrdinaryDifferentialEquation {
         private final double resistanceFactor;
-        private final double crustPerFraction;
+        private final double resistivity;
+        private final double power;
         private final double perMass;
-        private double slotDrive;
-        private double slotResistance;
+        private Path[] paths = slots[0];
 
         Equation(Parameters unknowns) {
             double kilograms = greenGrams / 1000.0;
             perMass = surface.drying() / kilograms;
             resistanceFactor = Math.exp(unknowns.resistance());
-            crustPerFraction = Estimates.CRUST_RESISTIVITY * Math.exp(unknowns.crust()) / perMass;
+            resistivity = Estimates.CRUST_RESISTIVITY * Math.exp(unknowns.crust());
+            power = Math.max(LEAST_POWER, 1 + unknowns.exponent());
         }
 
         void in(int slot) {
-            slotDrive = drive[Math.min(slot, drive.length - 1)];
-            slotResistance = resistance[Math.min(slot, resistance.length - 1)] * resistanceFactor;
+            paths = slots[Math.min(slot, slots.length - 1)];
         }
 
         @Override
         public int getDimension() {
-            return 3;
+            return 5;
         }
 
         @Override
@@ -137,13 +195,31 @@ public final class AirDrying implements WaterLoss {
             double share = lost / equilibrium;
             double cube = share * share * share;
             double open = Math.max(0, 1 - cube * share);
-            double crust = crustPerFraction * lost;
-            double sum = slotResistance + crust;
-            double rate = perMass * slotDrive * open / sum;
-            double byLost =
-                    open > 0 ? -perMass * slotDrive * 4 * cube / equilibrium / sum - rate * crustPerFraction / sum : 0;
+            double perSquareMetre = Math.max(0, lost) / perMass;
+            double crust = resistivity * Math.pow(perSquareMetre, power);
+            double crustByLost = lost > 0 ? crust * power / lost : 0;
+            double flux = 0;
+            double byCrust = 0;
+            double byResistance = 0;
+            for (Path path : paths) {
+                double skin = path.resistance() * resistanceFactor;
+                double sum = skin + crust;
+                double flow = path.drive() / sum;
+                flux += flow;
+                byCrust += flow / sum;
+                byResistance += flow * skin / sum;
+            }
+            double rate = perMass * open * flux;
+            double slope = perMass * open * byCrust * crust;
+            double closing = open > 0 ? 4 * cube / equilibrium * perMass * flux : 0;
+            double byLost = -closing - perMass * open * byCrust * crustByLost;
+            double log = perSquareMetre > 0 ? Math.log(perSquareMetre) : 0;
             return new double[] {
-                rate, byLost * state[1] - rate * slotResistance / sum, byLost * state[2] - rate * crust / sum
+                rate,
+                byLost * state[1] - perMass * open * byResistance,
+                byLost * state[2] - slope,
+                byLost * state[3] - slope * log,
+                byLost * state[4] + closing * share
             };
         }
     }

@@ -23,11 +23,21 @@ public record Purge(int greenGrams, Surface surface, double perDay) implements W
     }
 
     @Override
+    public double most() {
+        return MOST;
+    }
+
+    @Override
+    public DriveDoubt doubt() {
+        return DriveDoubt.NONE;
+    }
+
+    @Override
     public Lost[] along(double[] days, Parameters unknowns) {
         Lost[] lost = new Lost[days.length];
         for (int index = 0; index < days.length; index++) {
             double fraction = Math.min(MOST, perDay * Math.exp(-unknowns.resistance()) * days[index]);
-            lost[index] = new Lost(fraction, fraction < MOST ? -fraction : 0, 0);
+            lost[index] = new Lost(fraction, fraction < MOST ? -fraction : 0, 0, 0, 0);
         }
         return lost;
     }

@@ -13,6 +13,18 @@ public final class Estimates {
     /** How far the air at the piece is drawn from the chamber's towards the salt's, 0–1. */
     public static final double SALT_TRAY_COUPLING = 0.6;
 
+    /** What a humidity sensor is off by, all the time alike, fraction. */
+    public static final double HUMIDITY_SENSOR_SD = 0.02;
+
+    /** How far the humidity of the weeks to come lies from that of the week before, fraction. */
+    public static final double HUMIDITY_CHANGE_SD = 0.002;
+
+    /** How far a chamber that nobody measures lies from what it is set to, fraction. */
+    public static final double SET_HUMIDITY_SD = 0.05;
+
+    /** The same of a household refrigerator, which is set to no humidity at all. */
+    public static final double REFRIGERATOR_HUMIDITY_SD = 0.10;
+
     // --- drying, section 3: water activities at the surface, 0–1 ---
 
     public static final double BARE_ACTIVITY = 0.99;
@@ -44,6 +56,9 @@ public final class Estimates {
     public static final double EQUILIBRIUM_BONELESS = 0.62;
 
     public static final double EQUILIBRIUM_BONE_IN = 0.50;
+
+    /** What either is off by, standard deviation. */
+    public static final double EQUILIBRIUM_SD = 0.06;
 
     // --- drying, section 3: faces ---
 
@@ -79,6 +94,18 @@ public final class Estimates {
 
     /** What a weighing is off by besides its scale's division: wet hook, drip, handling. Fraction of the green weight. */
     public static final double WEIGHING_SD = 0.002;
+
+    /** The crust resists by r·M^p: p is 1, give or take this. */
+    public static final double CRUST_EXPONENT_SD = 0.25;
+
+    /** What drips off or was wet on it when it was hung, standard deviation, fraction of the green weight. */
+    public static final double DRIP_SD = 0.003;
+
+    /** How the logarithm of the drying rate wanders, standard deviation over the root of a day. */
+    public static final double RATE_WANDER = 0.018;
+
+    /** Student's degrees of freedom of a weighing: some are plainly wrong. */
+    public static final double WEIGHING_FREEDOM = 4;
 
     /** Standard deviation, natural logarithm, of the found crust over the expected one. */
     public static final double TRIM_SD = 0.25;

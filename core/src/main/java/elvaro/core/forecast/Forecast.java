@@ -2,15 +2,20 @@ package elvaro.core.forecast;
 
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.drying.WaterLoss.Lost;
+import elvaro.core.forecast.Fit.Fitted;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import org.hipparchus.distribution.continuous.NormalDistribution;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.RealVector;
 
 /**
- * What a piece will weigh on any day, with its 80 % band. The band is that of a weighing to come: of the unknowns by the
- * delta method on the logarithm of what is lost, and of the weighing itself. Reference section 4.
+ * What a piece will weigh on any day, with its 80 % band. The band is that of a weighing to come: of the unknowns and of what
+ * the model cannot follow by the delta method on the logarithm of what is lost, and of the weighing itself. Reference section 4.
  */
 public final class Forecast {
     /** Half-width of an 80 % band in standard deviations: the 90th percentile of the normal distribution. */
@@ -20,12 +25,12 @@ public final class Forecast {
     public static final int LONGEST_DAYS = 400;
 
     private final WaterLoss loss;
-    private final Belief belief;
+    private final Fitted fitted;
     private final double weighingSd;
 
-    private Forecast(WaterLoss loss, Belief belief, double weighingSd) {
+    private Forecast(WaterLoss loss, Fitted fitted, double weighingSd) {
         this.loss = loss;
-        this.belief = belief;
+        this.fitted = fitted;
         this.weighingSd = weighingSd;
     }
 
@@ -36,8 +41,8 @@ public final class Forecast {
      * @param divisionGrams the scale's division
      */
     public static Forecast of(WaterLoss loss, Belief prior, List<Observed> observed, double divisionGrams) {
-        Fit fit = Fit.of(loss, divisionGrams);
-        return new Forecast(loss, fit.posterior(prior, observed), fit.weighingSd());
+        Fit fit = Fit.honest(loss, divisionGrams);
+        return new Forecast(loss, fit.fitted(prior, observed, prior.mean()), fit.weighingSd());
     }
 
     /**
@@ -51,7 +56,7 @@ public final class Forecast {
     public record Day(double day, double lost, double least, double most, double sd) {}
 
     public Belief belief() {
-        return belief;
+        return fitted.belief();
     }
 
     public WaterLoss loss() {
@@ -69,17 +74,47 @@ public final class Forecast {
 
     /** @param days 0 or more, ascending */
     public List<Day> along(double[] days) {
-        Lost[] lost = loss.along(days, belief.mean());
+        double[] wanted = DoubleStream.concat(Arrays.stream(days), Arrays.stream(fitted.days()))
+                .toArray();
+        Curve curve = Curve.of(loss, wanted, belief().mean());
         List<Day> ahead = new ArrayList<>(days.length);
-        for (int index = 0; index < days.length; index++) {
-            ahead.add(day(days[index], lost[index]));
+        double before = 0;
+        for (double day : days) {
+            Day next = day(day, curve, before);
+            before = next.lost();
+            ahead.add(next);
         }
         return ahead;
     }
 
-    private Day day(double day, Lost lost) {
-        double fraction = lost.fraction();
-        double stateSd = Math.sqrt(belief.variance(lost.byResistance(), lost.byCrust()));
+    /**
+     * The model's, moved by what the weighings show beside it; universal kriging (Cressie 1993, Statistics for Spatial Data,
+     * section 3.4).
+     *
+     * @param before what was lost by the day before: water does not come back
+     */
+    private Day day(double day, Curve curve, double before) {
+        int at = curve.at(day);
+        Lost lost = curve.lost(at);
+        double moved = 0;
+        double variance = fitted.misfit().covariance(curve, at, at);
+        RealVector slopes = new ArrayRealVector(new double[] {lost.byResistance(), lost.byCrust(), lost.byExponent()});
+        if (fitted.weighed()) {
+            RealVector shared = new ArrayRealVector(Arrays.stream(fitted.days())
+                    .map(seen -> fitted.misfit().covariance(curve, at, curve.at(seen)))
+                    .toArray());
+            RealVector explained = fitted.precision().operate(shared);
+            slopes = slopes.subtract(fitted.slopes().preMultiply(explained));
+            moved = shared.dotProduct(fitted.weighted());
+            variance -= shared.dotProduct(explained);
+        }
+        double fraction = Math.max(before, Math.min(loss.most(), lost.fraction() + moved));
+        double stateSd = Math.sqrt(Math.max(0, variance)
+                + Math.max(0, slopes.dotProduct(fitted.covariance().operate(slopes))));
+        return day(day, fraction, stateSd);
+    }
+
+    private Day day(double day, double fraction, double stateSd) {
         double sd = Math.hypot(stateSd, weighingSd);
         if (fraction <= 0) {
             return new Day(day, 0, 0, EIGHTY * sd, sd);

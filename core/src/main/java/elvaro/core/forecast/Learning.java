@@ -3,7 +3,11 @@ package elvaro.core.forecast;
 import elvaro.core.drying.Parameters;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
@@ -12,10 +16,11 @@ import org.hipparchus.linear.RealVector;
 /**
  * What finished pieces of one method and chamber say about the next one hung there: normal–normal shrinkage. The estimates'
  * uncertainty is split in two, what all pieces of a place share and what differs from piece to piece; each finished piece
- * narrows the first, nothing narrows the second. Reference section 4; Gelman et al., Bayesian Data Analysis, chapter 5.
+ * narrows the first and tells how large the second is. Reference section 4; Gelman et al., Bayesian Data Analysis, chapter 5.
  */
 public final class Learning {
     private static final RealMatrix FROM_PIECE_TO_PIECE = diagonal(Estimates.PIECE_SHARE * Estimates.PIECE_SHARE);
+    private static final RealMatrix IDENTITY = MatrixUtils.createRealIdentityMatrix(2);
     private static final RealMatrix SHARED = diagonal(1 - Estimates.PIECE_SHARE * Estimates.PIECE_SHARE);
 
     private Learning() {}
@@ -26,7 +31,10 @@ public final class Learning {
         });
     }
 
-    /** What one finished piece has to say of its place: precision and precision-weighted value. */
+    /**
+     * What the weighings of one finished piece say of its unknowns: their precision, and that times their value. 0 where
+     * nothing was weighed.
+     */
     public record WeighingEvidence(RealMatrix precision, RealVector weighted) {}
 
     /**
@@ -35,38 +43,168 @@ public final class Learning {
      * @param divisionGrams the scale's division
      */
     public static WeighingEvidence from(WaterLoss loss, List<Observed> observed, double divisionGrams) {
-        Belief posterior = Fit.of(loss, divisionGrams).posterior(Belief.ESTIMATES, observed);
+        Belief posterior = Fit.honest(loss, divisionGrams).posterior(Belief.ESTIMATES, observed);
         RealMatrix all = symmetric(posterior.precision());
         // The weighings' own part: what is thought after them, less what was thought before.
         RealMatrix seen = all.subtract(symmetric(Belief.ESTIMATES.precision()));
-        RealVector weighted = all.operate(vector(posterior.mean()));
-        RealMatrix spread = new LUDecomposition(
-                        MatrixUtils.createRealIdentityMatrix(2).add(seen.multiply(FROM_PIECE_TO_PIECE)))
-                .getSolver()
-                .getInverse();
-        return new WeighingEvidence(spread.multiply(seen), spread.operate(weighted));
+        return new WeighingEvidence(seen, all.operate(vector(posterior.mean())));
     }
+
+    /**
+     * What the finished pieces teach.
+     *
+     * @param prior what is to be thought of the next piece
+     * @param scatter how far pieces lie apart, as a multiple of what the estimates say
+     * @param leftOut places in the list of those that contradict the rest
+     */
+    public record Taught(Belief prior, double scatter, List<Integer> leftOut) {}
 
     /** What is to be thought of the next piece, after these; the estimates alone where there are none. */
     public static Belief prior(List<WeighingEvidence> finished) {
+        return taught(finished).prior();
+    }
+
+    /** What these teach, those that contradict the rest left out. */
+    public static Taught taught(List<WeighingEvidence> finished) {
         if (finished.isEmpty()) {
-            return Belief.ESTIMATES;
+            return new Taught(Belief.ESTIMATES, 1, List.of());
         }
-        RealMatrix precision = new LUDecomposition(SHARED).getSolver().getInverse();
-        RealVector weighted = MatrixUtils.createRealVector(new double[2]);
-        for (WeighingEvidence evidence : finished) {
-            precision = precision.add(evidence.precision());
-            weighted = weighted.add(evidence.weighted());
+        List<Integer> counted = new ArrayList<>();
+        for (int index = 0; index < finished.size(); index++) {
+            counted.add(index);
         }
-        RealMatrix place = new LUDecomposition(precision).getSolver().getInverse();
-        RealVector mean = place.operate(weighted);
-        RealMatrix next = place.add(FROM_PIECE_TO_PIECE);
-        return new Belief(
+        List<Integer> leftOut = new ArrayList<>();
+        Optional<Integer> odd = contradicting(finished, counted);
+        while (odd.isPresent()) {
+            leftOut.add(odd.get());
+            counted.remove(odd.get());
+            odd = contradicting(finished, counted);
+        }
+        List<WeighingEvidence> all = counted.stream().map(finished::get).toList();
+        double scatter = scatter(all);
+        Place place = Place.of(all, scatter);
+        RealMatrix next = place.covariance().add(place.own());
+        RealVector mean = place.mean();
+        Belief prior = new Belief(
                 new Parameters(mean.getEntry(0), mean.getEntry(1)),
                 next.getEntry(0, 0),
                 (next.getEntry(0, 1) + next.getEntry(1, 0)) / 2,
                 next.getEntry(1, 1),
-                finished.size());
+                all.size());
+        return new Taught(prior, Math.sqrt(scatter), List.copyOf(leftOut));
+    }
+
+    /** Fewer cannot say who is right. */
+    private static final int FEWEST_TO_CONTRADICT = 4;
+
+    /** Of χ² with two degrees of freedom one in a thousand lies beyond. */
+    private static final double CONTRADICTS = new ChiSquaredDistribution(2).inverseCumulativeProbability(0.999);
+
+    /** The piece that lies farthest from what the others lead to expect, if that is farther than chance takes one. */
+    private static Optional<Integer> contradicting(List<WeighingEvidence> finished, List<Integer> counted) {
+        if (counted.size() < FEWEST_TO_CONTRADICT) {
+            return Optional.empty();
+        }
+        Optional<Integer> farthest = Optional.empty();
+        double most = CONTRADICTS;
+        List<WeighingEvidence> all = counted.stream().map(finished::get).toList();
+        double scatter = scatter(all);
+        Place place = Place.of(all, scatter);
+        for (Integer piece : counted) {
+            double distance = place.without(finished.get(piece)).distance(finished.get(piece));
+            if (distance > most) {
+                most = distance;
+                farthest = Optional.of(piece);
+            }
+        }
+        return farthest;
+    }
+
+    /** Variances from piece to piece that are tried, as multiples of the estimates'. */
+    private static final double[] SCATTERS = {0.125, 0.25, 0.5, 1 / Math.sqrt(2), 1, Math.sqrt(2), 2, 4, 8};
+
+    /** How far the logarithm of the scatter's variance lies from that of the estimates, over shops (EST). */
+    private static final double SCATTER_SD = 0.8;
+
+    /** By how much the variance from piece to piece is another than the estimates say: the posterior mean of its logarithm. */
+    private static double scatter(List<WeighingEvidence> finished) {
+        double[] log = new double[SCATTERS.length];
+        for (int index = 0; index < SCATTERS.length; index++) {
+            double off = Math.log(SCATTERS[index]) / SCATTER_SD;
+            log[index] = Place.of(finished, SCATTERS[index]).logLikelihood() - off * off / 2;
+        }
+        double most = Arrays.stream(log).max().orElseThrow();
+        double sum = 0;
+        double weighted = 0;
+        for (int index = 0; index < SCATTERS.length; index++) {
+            double weight = Math.exp(log[index] - most);
+            sum += weight;
+            weighted += weight * Math.log(SCATTERS[index]);
+        }
+        return Math.exp(weighted / sum);
+    }
+
+    /**
+     * What pieces share that hung in one place.
+     *
+     * @param own how they lie apart
+     * @param logLikelihood of all their weighings, where they lie apart like this, up to a constant
+     */
+    private record Place(RealMatrix own, RealMatrix precision, RealVector weighted, double logLikelihood) {
+        static Place of(List<WeighingEvidence> finished, double scatter) {
+            RealMatrix own = fromPieceToPiece(scatter);
+            RealMatrix precision = inverse(SHARED);
+            RealVector weighted = MatrixUtils.createRealVector(new double[2]);
+            double log = -Math.log(determinant(SHARED)) / 2;
+            for (WeighingEvidence piece : finished) {
+                RealMatrix both = IDENTITY.add(piece.precision().multiply(own));
+                RealMatrix spread = inverse(both);
+                RealVector said = spread.operate(piece.weighted());
+                precision = precision.add(spread.multiply(piece.precision()));
+                weighted = weighted.add(said);
+                log += piece.weighted().dotProduct(own.operate(said)) / 2 - Math.log(determinant(both)) / 2;
+            }
+            log += weighted.dotProduct(inverse(precision).operate(weighted)) / 2 - Math.log(determinant(precision)) / 2;
+            return new Place(own, precision, weighted, log);
+        }
+
+        RealVector mean() {
+            return covariance().operate(weighted);
+        }
+
+        RealMatrix covariance() {
+            return inverse(precision);
+        }
+
+        Place without(WeighingEvidence piece) {
+            RealMatrix spread = inverse(IDENTITY.add(piece.precision().multiply(own)));
+            return new Place(
+                    own,
+                    precision.subtract(spread.multiply(piece.precision())),
+                    weighted.subtract(spread.operate(piece.weighted())),
+                    Double.NaN);
+        }
+
+        /** How far a piece lies from what this leads to expect: of χ² with two degrees of freedom, where it is one of them. */
+        double distance(WeighingEvidence piece) {
+            RealMatrix seen = piece.precision();
+            RealVector off = piece.weighted().subtract(seen.operate(mean()));
+            RealMatrix spread = covariance().add(own);
+            RealMatrix expected = seen.add(seen.multiply(spread).multiply(seen)).add(IDENTITY.scalarMultiply(1e-6));
+            return off.dotProduct(inverse(expected).operate(off));
+        }
+    }
+
+    private static RealMatrix fromPieceToPiece(double scatter) {
+        return FROM_PIECE_TO_PIECE.scalarMultiply(scatter);
+    }
+
+    private static RealMatrix inverse(RealMatrix matrix) {
+        return new LUDecomposition(matrix).getSolver().getInverse();
+    }
+
+    private static double determinant(RealMatrix matrix) {
+        return new LUDecomposition(matrix).getDeterminant();
     }
 
     /**

@@ -1,6 +1,5 @@
 package elvaro.server.forecast;
 
-import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.cost.DayToStop;
 import elvaro.core.cut.Cut;
@@ -12,6 +11,7 @@ import elvaro.core.yield.TrimModel;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceReader;
+import elvaro.server.reading.RecordedAir;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import java.time.Clock;
@@ -27,10 +27,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class OutlookService {
     private final PieceReader pieces;
     private final ShopLearning shop;
+    private final RecordedAir air;
     private final WorkshopService workshops;
     private final Clock clock;
 
-    OutlookService(PieceReader pieces, ShopLearning shop, WorkshopService workshops, Clock clock) {
+    OutlookService(PieceReader pieces, ShopLearning shop, RecordedAir air, WorkshopService workshops, Clock clock) {
+        this.air = air;
         this.pieces = pieces;
         this.shop = shop;
         this.workshops = workshops;
@@ -40,14 +42,14 @@ public class OutlookService {
     /**
      * A piece that does not hang yet.
      *
-     * @param air it would hang in, which may be another than the chamber is set to
+     * @param climate it would hang in, which may be another than the chamber's
      * @param chamber where, for its cost and what the shop learnt there; absent while nobody has chosen one
      */
     public record Planned(
             Cut cut,
             int fatCoverMm,
             Hanging hanging,
-            Air air,
+            Climate climate,
             @Nullable Chamber chamber,
             int priceMinorPerKg,
             int consumablesMinor) {}
@@ -57,14 +59,26 @@ public class OutlookService {
         private final WorkshopSettings settings = workshops.settings();
         private final ShopLearning.Lessons lessons = shop.lessons();
 
+        private final RecordedAir.WorkshopAir recorded = air.now();
+
         private Drawing() {}
+
+        /** The air to come in a chamber. */
+        public Climate air(Chamber chamber) {
+            return recorded.ahead(chamber);
+        }
+
+        /** How a chamber runs otherwise than it is set, in a sentence. */
+        public Optional<String> miss(Chamber chamber) {
+            return recorded.miss(chamber);
+        }
 
         /** What would become of it. */
         public Outlook of(Planned planned) {
             Hanging hanging = planned.hanging();
             Chamber chamber = planned.chamber();
             ShopLessons taught = chamber == null ? ShopLessons.NOTHING : lessons.about(hanging.method(), chamber.id());
-            Climate climate = Climate.constant(planned.air());
+            Climate climate = planned.climate();
             Forecast forecast =
                     Forecast.of(hanging.dryingIn(climate), taught.prior(), List.of(), settings.divisionGrams());
             double green = hanging.greenGrams();

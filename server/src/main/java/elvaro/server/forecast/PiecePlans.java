@@ -35,7 +35,7 @@ public class PiecePlans {
                         piece.cut(),
                         piece.lot().fatCoverMm(),
                         hanging,
-                        piece.chamber().orElseThrow().air(),
+                        drawing.air(piece.chamber().orElseThrow()),
                         piece.chamber().orElseThrow(),
                         piece.lot().priceMinorPerKg(),
                         piece.consumablesMinor()));

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param steaks what its steaks would be; absent for what is not sliced
  * @param wholeInstead why a small piece loses so much, and what a whole one would lose
  * @param doubts what will not go well
+ * @param setPointMiss how the chamber runs otherwise than it is set, absent where it does not or nobody measures
  * @param restsOnPieces finished pieces of the shop behind the forecast
  * @param restsOnBenches finished benches behind crust and steak
  */
@@ -34,6 +35,7 @@ public record ForwardView(
         @Nullable Steaks steaks,
         @Nullable String wholeInstead,
         List<Doubt> doubts,
+        @Nullable String setPointMiss,
         int restsOnPieces,
         int restsOnBenches,
         List<Working> workings) {

@@ -5,6 +5,7 @@ import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.air.Air;
 import elvaro.core.air.ChamberKind;
+import elvaro.core.air.Climate;
 import elvaro.core.cost.DayToStop;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
@@ -100,9 +101,10 @@ public class ScenarioService {
     public ForwardView forward(ScenarioForm form) {
         Chamber chamber = chamber(form);
         Cut cut = cut(form);
-        Air air = air(form, chamber);
-        Planned planned = planned(form, cut, air, chamber, form.greenGrams());
         Drawing drawing = outlooks.drawing();
+        Climate climate = climate(form, chamber, drawing);
+        Air air = climate.last();
+        Planned planned = planned(form, cut, climate, chamber, form.greenGrams());
         Outlook outlook = drawing.of(planned);
         int target = form.targetDays();
         List<Outlook.OutlookDay> days = outlook.days(Math.max(SHORTEST_CURVE, target + BEYOND_TARGET));
@@ -121,6 +123,7 @@ public class ScenarioService {
                 WholeInstead.sentence(cut, planned.hanging(), outlook.climate(), target)
                         .orElse(null),
                 Doubt.about(planned.hanging(), air, Optional.ofNullable(chamber).map(Chamber::kind), target),
+                chamber == null ? null : drawing.miss(chamber).orElse(null),
                 outlook.forecast().belief().pieces(),
                 drawing.benches(planned),
                 outlook.workings(last));
@@ -156,13 +159,13 @@ public class ScenarioService {
         }
         Chamber chamber = chamber(scenario);
         Cut cut = cut(scenario);
-        Air air = air(scenario, chamber);
         Drawing drawing = outlooks.drawing();
+        Climate climate = climate(scenario, chamber, drawing);
         int target = scenario.targetDays();
         Purchase purchase = Purchase.forTable(
                         new Purchase.Table(form.portions(), form.portionGrams()),
                         cut,
-                        grams -> drawing.of(planned(scenario, cut, air, chamber, grams))
+                        grams -> drawing.of(planned(scenario, cut, climate, chamber, grams))
                                 .days(target)
                                 .get(target))
                 .orElseThrow(() -> Refusal.wrong(
@@ -170,11 +173,11 @@ public class ScenarioService {
                         "portions",
                         "No number of pieces of this cut gives %d portions of %s. Choose another cut or smaller portions."
                                 .formatted(form.portions(), mass(form.portionGrams()))));
-        Outlook outlook = drawing.of(planned(scenario, cut, air, chamber, purchase.greenGramsEach()));
+        Outlook outlook = drawing.of(planned(scenario, cut, climate, chamber, purchase.greenGramsEach()));
         double steakKg = purchase.expected().section().steak() * purchase.greenGrams() / 1000;
         double cost = purchase.expected().stop().costPerKg().orElse(0.0) * steakKg;
-        Hanging hanging =
-                planned(scenario, cut, air, chamber, purchase.greenGramsEach()).hanging();
+        Hanging hanging = planned(scenario, cut, climate, chamber, purchase.greenGramsEach())
+                .hanging();
         return new TableView(
                 purchase.pieces(),
                 purchase.greenGramsEach(),
@@ -192,18 +195,19 @@ public class ScenarioService {
         ScenarioForm scenario = form.scenario();
         Chamber chamber = chamber(scenario);
         Cut cut = cut(scenario);
-        Hanging hanging = planned(scenario, cut, air(scenario, chamber), chamber, scenario.greenGrams())
-                .hanging();
+        Climate climate = climate(scenario, chamber, outlooks.drawing());
+        Hanging hanging =
+                planned(scenario, cut, climate, chamber, scenario.greenGrams()).hanging();
         return loads.all(new Coming(form.pieces(), hanging, form.from(), scenario.targetDays()), form.showDays());
     }
 
-    /** As it is asked for. */
-    Planned planned(ScenarioForm form) {
+    /** As it is asked for, of a shop that was read already. */
+    Planned planned(ScenarioForm form, Drawing drawing) {
         Chamber chamber = chamber(form);
-        return planned(form, cut(form), air(form, chamber), chamber, form.greenGrams());
+        return planned(form, cut(form), climate(form, chamber, drawing), chamber, form.greenGrams());
     }
 
-    private static Planned planned(ScenarioForm form, Cut cut, Air air, @Nullable Chamber chamber, int grams) {
+    private static Planned planned(ScenarioForm form, Cut cut, Climate climate, @Nullable Chamber chamber, int grams) {
         Hanging hanging = HangingFactory.of(
                 cut,
                 grams,
@@ -214,7 +218,7 @@ public class ScenarioService {
                 form.contactPercent(),
                 null);
         return new Planned(
-                cut, form.fatCoverMm(), hanging, air, chamber, form.priceMinorPerKg(), form.consumablesMinor());
+                cut, form.fatCoverMm(), hanging, climate, chamber, form.priceMinorPerKg(), form.consumablesMinor());
     }
 
     private static Cut cut(ScenarioForm form) {
@@ -228,12 +232,20 @@ public class ScenarioService {
                 : chambers.find(form.chamberId()).orElseThrow(() -> Refusal.notFound("chamber"));
     }
 
-    /** The chamber's own air, or a usual refrigerator's, with whatever was asked for put in its place. */
-    private static Air air(ScenarioForm form, @Nullable Chamber chamber) {
-        Air base = chamber == null ? ChamberKind.REFRIGERATOR.usualAir() : chamber.air();
-        return new Air(
+    /** The air as the chamber runs, or a usual refrigerator's, with whatever was asked for put in its place. */
+    private static Climate climate(ScenarioForm form, @Nullable Chamber chamber, Drawing drawing) {
+        Climate own = chamber == null
+                ? ChamberKind.REFRIGERATOR.supposed(ChamberKind.REFRIGERATOR.usualAir())
+                : drawing.air(chamber);
+        if (form.celsius() == null && form.humidityPercent() == null && form.metresPerSecond() == null) {
+            return own;
+        }
+        Air base = own.last();
+        Air asked = new Air(
                 form.celsius() == null ? base.celsius() : form.celsius(),
                 form.humidityPercent() == null ? base.relativeHumidity() : form.humidityPercent() / 100,
                 form.metresPerSecond() == null ? base.metresPerSecond() : form.metresPerSecond());
+        // What somebody asks about is the air itself, not what a chamber makes of being set to it.
+        return form.humidityPercent() == null ? Climate.constant(asked).doubted(own.doubt()) : Climate.constant(asked);
     }
 }

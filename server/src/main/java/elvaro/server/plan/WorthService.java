@@ -66,7 +66,7 @@ class WorthService {
     WorthView worth(WorthForm form) {
         Drawing drawing = outlooks.drawing();
         // In its bag on the first day: nothing dried, so no crust is cut off.
-        double fresh = drawing.of(scenarios.planned(form.piece().aged(Method.VACUUM, Coating.NONE, 1, 0)))
+        double fresh = drawing.of(scenarios.planned(form.piece().aged(Method.VACUUM, Coating.NONE, 1, 0), drawing))
                 .days(0)
                 .get(0)
                 .stop()
@@ -88,7 +88,7 @@ class WorthService {
                         way.method() == Method.FAT_SEAL ? Coating.FAT_SEAL : Coating.NONE,
                         way.days(),
                         way.consumablesMinor());
-        Outlook outlook = drawing.of(scenarios.planned(aged));
+        Outlook outlook = drawing.of(scenarios.planned(aged, drawing));
         List<Outlook.OutlookDay> days = outlook.days(way.days());
         Outlook.OutlookDay last = days.get(way.days());
         double steakGrams = last.section().steak() * aged.greenGrams();

@@ -48,6 +48,7 @@ public class AirService {
     private final AirStore store;
     private final AirHours hours;
     private final AirWatch watch;
+    private final RecordedAir recorded;
     private final ChamberService chambers;
     private final AccountService accounts;
     private final EntityManager entities;
@@ -58,6 +59,7 @@ public class AirService {
             AirStore store,
             AirHours hours,
             AirWatch watch,
+            RecordedAir recorded,
             ChamberService chambers,
             AccountService accounts,
             EntityManager entities,
@@ -66,6 +68,7 @@ public class AirService {
         this.store = store;
         this.hours = hours;
         this.watch = watch;
+        this.recorded = recorded;
         this.chambers = chambers;
         this.accounts = accounts;
         this.entities = entities;
@@ -104,6 +107,7 @@ public class AirService {
                 set.relativeHumidity() * 100,
                 mean(buckets, Bucket::celsius),
                 mean(buckets, Bucket::humidity),
+                recorded.now().miss(chamber).orElse(null),
                 source.map(each -> watch.health(each.id(), clock.instant())).orElse(ProbeHealth.NEVER_HEARD),
                 source.flatMap(each -> hours.last(each.id()))
                         .map(AirService::latest)

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param stepSeconds how much time a point stands for
  * @param meanCelsius over the stretch, by the hour
+ * @param setPointMiss how it runs otherwise than it is set, of late; absent where it does not
  * @param health whether the probe can be believed, now
  */
 public record AirView(
@@ -22,6 +23,7 @@ public record AirView(
         double setHumidityPercent,
         @Nullable Double meanCelsius,
         @Nullable Double meanHumidityPercent,
+        @Nullable String setPointMiss,
         ProbeHealth health,
         @Nullable LatestView latest,
         List<AirPointView> points,

@@ -2,8 +2,10 @@ package elvaro.server.reading;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.core.air.Air;
 import elvaro.core.air.Climate;
 import elvaro.core.air.HourlyAir;
+import elvaro.core.drying.SetPointMiss;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.reading.AirStore.AirSource;
 import java.time.Clock;
@@ -11,6 +13,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -24,6 +27,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class RecordedAir {
     private static final long QUARTER_SECONDS = Duration.ofHours(6).toSeconds();
+
+    /** What was measured longer ago does not say how a chamber runs. */
+    private static final Duration LATELY = Duration.ofDays(3);
 
     /** Longer ago nothing hangs. */
     private static final Duration LOOKED_BACK = Duration.ofDays(500);
@@ -80,16 +86,46 @@ public class RecordedAir {
             return sources.values().stream().collect(Collectors.toMap(AirSource::chamberId, AirSource::revision));
         }
 
-        /** The climate of a piece hung in this chamber: recorded, then set. */
+        /** The climate of a piece hung in this chamber: recorded, then as it was over the last days. */
         public Climate climate(Chamber chamber, Instant hungAt) {
             AirSource source = sources.get(chamber.id());
+            return source == null
+                    ? chamber.kind().supposed(chamber.air())
+                    : HourlyAir.climate(
+                            recorded(chamber, source),
+                            hungAt,
+                            until,
+                            chamber.air(),
+                            chamber.kind().humiditySd());
+        }
+
+        /** The climate to come for a piece that does not hang yet. */
+        public Climate ahead(Chamber chamber) {
+            return climate(chamber, until);
+        }
+
+        /** What the chamber runs at by its last days; empty where nobody measured of late. */
+        public Optional<Air> running(Chamber chamber) {
+            AirSource source = sources.get(chamber.id());
             if (source == null) {
-                return Climate.constant(chamber.air());
+                return Optional.empty();
             }
-            List<HourlyAir> recorded = kept.get(
+            List<HourlyAir> carried = HourlyAir.carried(recorded(chamber, source), until);
+            return carried.stream().mapToLong(HourlyAir::hour).max().stream()
+                    .filter(last -> last * 3600 > until.minus(LATELY).getEpochSecond())
+                    .mapToObj(last -> HourlyAir.mean(carried, chamber.air()))
+                    .findFirst();
+        }
+
+        /** How it runs otherwise than it is set, in a sentence; empty where it does not, or nobody measures. */
+        public Optional<String> miss(Chamber chamber) {
+            return running(chamber).flatMap(runs -> new SetPointMiss(chamber.air(), runs).sentence());
+        }
+
+        private List<HourlyAir> recorded(Chamber chamber, AirSource source) {
+            return kept.get(
                     new KeptVersion(version(chamber.id()), source.id()),
                     key -> hours.means(key.source(), until.minus(LOOKED_BACK), until));
-            return HourlyAir.climate(recorded, hungAt, until, chamber.air());
         }
     }
 }

@@ -12,6 +12,7 @@ import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.piece.PieceState;
 import elvaro.server.reading.AirService;
 import elvaro.server.reading.AirService.NowView;
+import elvaro.server.reading.RecordedAir;
 import elvaro.server.settings.Workshop;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Changes;
@@ -49,6 +50,7 @@ public class RoomService {
     private final ChamberService chambers;
     private final WorkshopService workshops;
     private final AirService air;
+    private final RecordedAir recorded;
     private final AccountService accounts;
     private final Changes changes;
     private final CurrentWorkshop current;
@@ -60,6 +62,7 @@ public class RoomService {
             ChamberService chambers,
             WorkshopService workshops,
             AirService air,
+            RecordedAir recorded,
             AccountService accounts,
             Changes changes,
             CurrentWorkshop current,
@@ -69,6 +72,7 @@ public class RoomService {
         this.chambers = chambers;
         this.workshops = workshops;
         this.air = air;
+        this.recorded = recorded;
         this.accounts = accounts;
         this.changes = changes;
         this.current = current;
@@ -82,6 +86,7 @@ public class RoomService {
      * A chamber with what hangs in it.
      *
      * @param air as last measured, where anybody measures it
+     * @param setPointMiss how it runs otherwise than it is set, absent where it does not or nobody measures
      * @param keeper whose work it is, absent where it is everybody's
      */
     public record ChamberView(
@@ -95,6 +100,7 @@ public class RoomService {
             double setCelsius,
             @Nullable Integer setHumidityPercent,
             @Nullable NowView air,
+            @Nullable String setPointMiss,
             @Nullable UUID keeperId,
             @Nullable String keeper,
             List<PieceCard> pieces) {}
@@ -117,10 +123,16 @@ public class RoomService {
         List<HangingPiece> all = pieces.inTheRoom(zone);
         Map<UUID, NowView> airs = air.now();
         Map<UUID, String> names = accounts.names();
+        RecordedAir.WorkshopAir running = recorded.now();
         return new RoomView(
                 today,
                 chambers.all().stream()
-                        .map(chamber -> chamberView(chamber, airs.get(chamber.id()), names, all))
+                        .map(chamber -> chamberView(
+                                chamber,
+                                airs.get(chamber.id()),
+                                running.miss(chamber).orElse(null),
+                                names,
+                                all))
                         .toList(),
                 work.today(all).stream().map(item -> WorkView.of(item, today)).toList(),
                 all.stream()
@@ -130,7 +142,11 @@ public class RoomService {
     }
 
     private static ChamberView chamberView(
-            Chamber chamber, @Nullable NowView air, Map<UUID, String> names, List<HangingPiece> all) {
+            Chamber chamber,
+            @Nullable NowView air,
+            @Nullable String setPointMiss,
+            Map<UUID, String> names,
+            List<HangingPiece> all) {
         List<PieceCard> inside = all.stream()
                 .map(HangingPiece::card)
                 .filter(card ->
@@ -149,6 +165,7 @@ public class RoomService {
                 chamber.setCelsius(),
                 chamber.setHumidityPercent(),
                 air,
+                setPointMiss,
                 chamber.keeperId().orElse(null),
                 chamber.keeperId().map(names::get).orElse(null),
                 inside);
