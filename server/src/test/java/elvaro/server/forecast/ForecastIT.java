@@ -74,6 +74,44 @@ class ForecastIT {
         assertThat(after.path("day").asInt()).isEqualTo(42);
     }
 
+    /**
+     * Set to 80 %, and by its probe at 72 % for sixteen days: what the pieces show is what the air explains, and the chamber
+     * says so. Weighed exactly as a piece dries at 72 %, it goes on like that.
+     */
+    @Test
+    void a_chamber_that_misses_its_set_point_is_forecast_as_it_runs_and_says_so(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        String piece = hungAgo(client, chamber, 16);
+        JsonNode asSet = ahead(client, piece).path("atTarget");
+        String token = client.deviceToken(UUID.randomUUID().toString(), chamber);
+        long now = Instant.now().getEpochSecond();
+        for (int day = 17; day > 0; day--) {
+            StringBuilder pack = new StringBuilder("[");
+            for (int hour = 0; hour < 24; hour++) {
+                long at = now - day * 86_400L + hour * 3_600L;
+                pack.append(hour == 0 ? "" : ",")
+                        .append("{\"n\":\"t\",\"u\":\"Cel\",\"t\":%d,\"v\":2.0}".formatted(at))
+                        .append(",{\"n\":\"h\",\"u\":\"%%RH\",\"t\":%d,\"v\":72}".formatted(at));
+            }
+            client.must(client.pack(token, pack.append("]").toString()));
+        }
+        JsonNode asItRuns = ahead(client, piece).path("atTarget");
+        assertThat(asItRuns.path("grams").asInt())
+                .as("drier air, more gone")
+                .isLessThan(asSet.path("grams").asInt() - 150);
+        assertThat(client.get("/api/room").body().at("/chambers/0/setPointMiss").asString())
+                .startsWith("Runs at 72.0 % RH, set to 80.0 %: pieces lose");
+        Map<String, Object> scenario = Bodies.scenarioBody(chamber);
+        JsonNode plan = client.must(client.post("/api/plan/forward", scenario)).body();
+        assertThat(plan.path("humidityPercent").asDouble()).isCloseTo(72, within(0.1));
+        assertThat(plan.path("setPointMiss").asString()).startsWith("Runs at 72.0 % RH");
+        scenario.put("humidityPercent", 80);
+        JsonNode set = client.must(client.post("/api/plan/forward", scenario)).body();
+        assertThat(set.at("/target/grams").asInt())
+                .isGreaterThan(plan.at("/target/grams").asInt());
+    }
+
     private static int width(JsonNode day) {
         return day.path("mostGrams").asInt() - day.path("leastGrams").asInt();
     }
