@@ -5,6 +5,7 @@ import elvaro.core.air.Climate;
 import elvaro.core.air.Climate.Portion;
 import elvaro.core.estimate.Estimates;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import org.hipparchus.ode.OrdinaryDifferentialEquation;
@@ -95,28 +96,32 @@ public final class AirDrying implements WaterLoss {
      * Each drive is weighed by its share of the time.
      */
     private static Path[] paths(List<Portion> air, Skin skin) {
-        List<Portion> byFilm = air.stream()
-                .sorted(Comparator.comparingDouble(portion -> portion.air().filmResistance()))
-                .toList();
-        List<Path> paths = new ArrayList<>();
-        double first = 0;
-        double share = 0;
-        double drive = 0;
-        double film = 0;
-        for (Portion portion : byFilm) {
-            double resistance = portion.air().filmResistance();
-            if (share > 0 && resistance > first * ALIKE) {
-                paths.add(new Path(drive, film / share + skin.resistance()));
-                share = 0;
-                drive = 0;
-                film = 0;
-            }
-            first = share > 0 ? first : resistance;
-            share += portion.share();
-            drive += portion.share() * portion.air().drivePascal(skin.surfaceActivity());
-            film += portion.share() * resistance;
+        int count = air.size();
+        double[][] byFilm = new double[count][];
+        for (int index = 0; index < count; index++) {
+            Portion portion = air.get(index);
+            byFilm[index] = new double[] {
+                portion.air().filmResistance(),
+                portion.share(),
+                portion.share() * portion.air().drivePascal(skin.surfaceActivity())
+            };
         }
-        paths.add(new Path(drive, film / share + skin.resistance()));
+        Arrays.sort(byFilm, Comparator.comparingDouble(each -> each[0]));
+        List<Path> paths = new ArrayList<>();
+        for (int begin = 0; begin < count; ) {
+            double share = 0;
+            double drive = 0;
+            double film = 0;
+            int end = begin;
+            while (end < count && byFilm[end][0] <= byFilm[begin][0] * ALIKE) {
+                share += byFilm[end][1];
+                drive += byFilm[end][2];
+                film += byFilm[end][1] * byFilm[end][0];
+                end++;
+            }
+            paths.add(new Path(drive, film / share + skin.resistance()));
+            begin = end;
+        }
         return paths.toArray(Path[]::new);
     }
 
@@ -196,7 +201,7 @@ public final class AirDrying implements WaterLoss {
             double cube = share * share * share;
             double open = Math.max(0, 1 - cube * share);
             double perSquareMetre = Math.max(0, lost) / perMass;
-            double crust = resistivity * Math.pow(perSquareMetre, power);
+            double crust = resistivity * (power == 1 ? perSquareMetre : Math.pow(perSquareMetre, power));
             double crustByLost = lost > 0 ? crust * power / lost : 0;
             double flux = 0;
             double byCrust = 0;

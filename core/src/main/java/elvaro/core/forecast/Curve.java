@@ -9,6 +9,9 @@ import java.util.stream.IntStream;
 
 /** What a piece loses along the days as it is thought to be, with the sums over time its doubts are reckoned from. */
 final class Curve {
+    /** Of nothing, where none is asked. */
+    static final Curve EMPTY = new Curve(new double[0], new Lost[0]);
+
     private final double[] days;
     private final Lost[] lost;
     private final double[] sum;
@@ -42,6 +45,11 @@ final class Curve {
                 .sorted()
                 .distinct()
                 .toArray();
+        return new Curve(days, loss.along(days, unknowns));
+    }
+
+    /** Through these days alone, ascending, where no sum over time is asked for. */
+    static Curve along(WaterLoss loss, double[] days, Parameters unknowns) {
         return new Curve(days, loss.along(days, unknowns));
     }
 

@@ -32,8 +32,11 @@ public final class Fit {
     /** Weighings that fit no piece are not searched for ever: what is best by then is taken. */
     private static final int MOST_TURNS = 25;
 
+    /** What is weighed is made anew after so many, and a pass begins where the last one ended. */
+    private static final int TURNS_OF_A_PASS = 4;
+
     /** How often covariance and weights are made anew from what was found. */
-    private static final int MOST_PASSES = 4;
+    private static final int MOST_PASSES = 3;
 
     /** More weighings than these say no more: of those long ago some stand for the others. */
     private static final int MOST_SEEN = 40;
@@ -137,15 +140,13 @@ public final class Fit {
         double[] weights = new double[seen.size()];
         Arrays.fill(weights, 1);
         Parameters at = start;
+        Curve curve = honest ? Curve.of(loss, days, at) : Curve.EMPTY;
         for (int pass = 1; ; pass++) {
-            CholeskyDecomposition spread = decomposed(spread(Curve.of(loss, days, at), misfit, days, weights));
+            CholeskyDecomposition spread = decomposed(spread(curve, misfit, days, weights));
             Optimum optimum = search(prior, seen, spread.getL(), at);
             at = parameters(optimum.getPoint());
-            Curve curve = Curve.of(loss, days, at);
-            RealVector off = new ArrayRealVector(seen.stream()
-                    .mapToDouble(each ->
-                            each.lost() - curve.lost(curve.at(each.day())).fraction())
-                    .toArray());
+            curve = honest ? Curve.of(loss, days, at) : Curve.along(loss, days, at);
+            RealVector off = off(seen, curve);
             RealMatrix precision = spread.getSolver().getInverse();
             RealVector weighted = precision.operate(off);
             RealMatrix slopes = slopes(curve, days);
@@ -161,6 +162,13 @@ public final class Fit {
             }
             misfit = misfit.wandering(wander(curve, misfit, days, weights, prior, at, off, slopes));
         }
+    }
+
+    private static RealVector off(List<Observed> seen, Curve curve) {
+        return new ArrayRealVector(seen.stream()
+                .mapToDouble(
+                        each -> each.lost() - curve.lost(curve.at(each.day())).fraction())
+                .toArray());
     }
 
     private static CholeskyDecomposition decomposed(RealMatrix spread) {
@@ -245,9 +253,8 @@ public final class Fit {
         int count = days.length;
         double[][] spread = new double[count][count];
         for (int row = 0; row < count; row++) {
-            int one = curve.at(days[row]);
-            for (int column = 0; column <= row; column++) {
-                spread[row][column] = misfit.covariance(curve, one, curve.at(days[column]));
+            for (int column = 0; honest && column <= row; column++) {
+                spread[row][column] = misfit.covariance(curve, curve.at(days[row]), curve.at(days[column]));
                 spread[column][row] = spread[row][column];
             }
             spread[row][row] += weighingSd * weighingSd / weights[row];
@@ -280,15 +287,15 @@ public final class Fit {
     private Optimum search(Belief prior, List<Observed> seen, RealMatrix lower, Parameters start) {
         double[] root = root(prior.precision());
         return new LevenbergMarquardtOptimizer()
-                .withCostRelativeTolerance(1e-8)
-                .withParameterRelativeTolerance(1e-7)
+                .withCostRelativeTolerance(honest ? 1e-4 : 1e-8)
+                .withParameterRelativeTolerance(honest ? 1e-4 : 1e-7)
                 .optimize(new LeastSquaresBuilder()
                         .start(new double[] {start.resistance(), start.crust(), start.exponent()})
                         .model(point -> residuals(point, prior, root, seen, lower))
                         .target(new double[seen.size() + UNKNOWNS])
                         .parameterValidator(Fit::clamp)
                         .lazyEvaluation(false)
-                        .checker((turn, before, now) -> turn >= MOST_TURNS)
+                        .checker((turn, before, now) -> turn >= (honest ? TURNS_OF_A_PASS : MOST_TURNS))
                         .maxEvaluations(20 * MOST_TURNS)
                         .maxIterations(20 * MOST_TURNS)
                         .build());

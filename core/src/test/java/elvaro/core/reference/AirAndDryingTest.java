@@ -91,25 +91,38 @@ class AirAndDryingTest {
     }
 
     /**
-     * A fan at 1.0 m/s for an hour and at 0.1 m/s for the next. Project reference, section 3: 3.57 % in seven days, where the
-     * air averaged and not what flows gives 3.08 %.
+     * A fan at 1.0 m/s for an hour and at 0.1 m/s for the next, against Euler's steps of a minute through each hour as it is,
+     * with the film resistances of the project's reference, section 3 (1069.1 and 338.1 at 2 °C). The mean of the resistances
+     * would give a seventh less; the reference's 3.57 % against 3.08 % are of a piece it does not name.
      */
     @Test
     void a_fan_that_runs_half_the_time_dries_by_what_flows() {
-        List<Climate.Reading> hours = new ArrayList<>();
-        for (int hour = 0; hour < 7 * 24; hour++) {
-            hours.add(new Climate.Reading(hour / 24.0, new Air(2, 0.80, hour % 2 == 0 ? 1.0 : 0.1)));
+        double drive = 0.19 * Vapour.saturationPascal(2);
+        double lost = 0;
+        double averaged = 0;
+        int minutes = 7 * 24 * 60;
+        for (int minute = 0; minute < minutes; minute++) {
+            double film = minute / 60 % 2 == 0 ? 338.1 : 1069.1;
+            lost += step(lost, drive, film);
+            averaged += step(averaged, drive, (338.1 + 1069.1) / 2);
         }
         List<Air> both = List.of(new Air(2, 0.80, 1.0), new Air(2, 0.80, 0.1));
-        WaterLoss recorded = new AirDrying(8000, Surface.bare(0.23), false, Climate.of(hours), Skin.bare());
-        WaterLoss expected = new AirDrying(
-                8000,
-                Surface.bare(0.23),
-                false,
-                Climate.of(List.of(new Climate.Reading(0, Air.mean(both))), both, Climate.Doubt.NONE),
-                Skin.bare());
-        assertThat(recorded.on(7, Parameters.NONE).fraction() * 100).isCloseTo(3.57, within(0.02));
-        assertThat(expected.on(7, Parameters.NONE).fraction() * 100).isCloseTo(3.57, within(0.02));
+        List<Climate.Reading> hours = new ArrayList<>();
+        for (int hour = 0; hour < 7 * 24; hour++) {
+            hours.add(new Climate.Reading(hour / 24.0, both.get(hour % 2)));
+        }
+        Climate carried = Climate.of(List.of(new Climate.Reading(0, Air.mean(both))), both, Climate.Doubt.NONE);
+        for (Climate climate : List.of(Climate.of(hours), carried)) {
+            WaterLoss loss = new AirDrying(8000, Surface.bare(0.23), false, climate, Skin.bare());
+            assertThat(loss.on(7, Parameters.NONE).fraction()).isCloseTo(lost, within(0.0002));
+        }
+        assertThat(lost / averaged).isBetween(1.13, 1.19);
+    }
+
+    private static double step(double lost, double drive, double film) {
+        double perSquareMetre = lost * 8 / 0.23;
+        double open = 1 - Math.pow(lost / 0.62, 4);
+        return 0.23 / 8 * drive / (film + 200 + 100 * perSquareMetre) * open / (24 * 60);
     }
 
     /** Project reference, section 3: integrated by an independent RK4 with steps of 0.01 d; ±0.02. */
