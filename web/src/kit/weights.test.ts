@@ -20,22 +20,9 @@ test.each<[string, WeightUnit, number | null]>([
   expect(readWeight(text, unit)).toBe(grams);
 });
 
-test.each<WeightUnit>(['KG', 'G', 'LB', 'LB_OZ'])(
-  'what was typed in %s is shown again as it was typed',
-  (unit) => {
-    for (let step = 1; step < 4000; step += 7) {
-      const shown = writeWeight(step * 5, unit);
-      const again = readWeight(shown, unit);
-      expect(again).not.toBeNull();
-      expect(writeWeight(again ?? 0, unit)).toBe(shown);
-      expect(readWeight(weightForField(step * 5, unit), unit)).toBe(again);
-    }
-  },
-);
-
-test('kilograms and grams are kept to the gram', () => {
-  for (let grams = 1; grams < 30_000; grams += 37) {
-    expect(readWeight(writeWeight(grams, 'KG'), 'LB')).toBe(grams);
-    expect(readWeight(writeWeight(grams, 'G'), 'KG')).toBe(grams);
+test.each<WeightUnit>(['KG', 'G', 'LB', 'LB_OZ'])('every gram shown in %s is read again as the gram it was', (unit) => {
+  for (let grams = 1; grams < 30_000; grams += grams < 2000 ? 1 : 37) {
+    expect(readWeight(writeWeight(grams, unit), unit)).toBe(grams);
+    expect(readWeight(weightForField(grams, unit), unit)).toBe(grams);
   }
 });

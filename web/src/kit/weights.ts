@@ -41,7 +41,10 @@ export function writeNumber(value: number, digits: number, locale?: string): str
     .replace('-', '−');
 }
 
-/** How a weight is written in the person's unit, e.g. `8.400 kg` or `10 lb 9.6 oz`. */
+/**
+ * How a weight is written in the person's unit, e.g. `8.400 kg` or `10 lb 9.60 oz`: so finely that every gram is read again
+ * as the gram it was.
+ */
 export function writeWeight(grams: number, unit: WeightUnit, locale?: string): string {
   switch (unit) {
     case 'KG':
@@ -49,11 +52,11 @@ export function writeWeight(grams: number, unit: WeightUnit, locale?: string): s
     case 'G':
       return `${writeNumber(grams, 0, locale)} g`;
     case 'LB':
-      return `${writeNumber(grams / GRAMS_PER_POUND, 2, locale)} lb`;
+      return `${writeNumber(grams / GRAMS_PER_POUND, 3, locale)} lb`;
     case 'LB_OZ': {
-      const tenths = Math.round((Math.abs(grams) / GRAMS_PER_OUNCE) * 10);
-      const ounces = writeNumber((tenths % 160) / 10, 1, locale);
-      return `${grams < 0 ? '−' : ''}${Math.floor(tenths / 160)} lb ${ounces} oz`;
+      const hundredths = Math.round((Math.abs(grams) / GRAMS_PER_OUNCE) * 100);
+      const ounces = writeNumber((hundredths % 1600) / 100, 2, locale);
+      return `${grams < 0 ? '−' : ''}${Math.floor(hundredths / 1600)} lb ${ounces} oz`;
     }
   }
 }

@@ -31,24 +31,23 @@ public final class Honesty {
     private Honesty() {}
 
     static List<World> worlds() {
-        World plain = World.asSpecified();
         return List.of(
-                plain,
-                plain.named("multipliers twice as wide").multipliers(2),
-                plain.named("area off by 25 %, p 0.8").area(0.25).crust(0.8, 0),
-                plain.named("crust with the root of M").crust(0.5, 0),
-                plain.named("area, p 0.8, 5 % bad weighings").area(0.25).crust(0.8, 0).weighings(0.05, 0),
-                plain.named("set 80 %, runs at 72 %").air(0.72, 0, 0),
-                plain.named("set 80 %, runs at 86 %").air(0.86, 0, 0),
-                plain.named("runs at 72 %, no probe").air(0.72, 0, Double.NaN),
-                plain.named("swings by 6 points, probe 3 too high").air(0.80, 0.06, 0.03),
-                plain.named("fan on and off").fan(),
-                plain.named("a rate that wanders").rate(0.04, 0, 0),
-                plain.named("a rate that changes by 30 %").rate(0, 0.3, 0),
-                plain.named("a crust that hardens").crust(1, 0.15),
-                plain.named("drips at first").rate(0, 0, 0.015),
-                plain.named("clocks off by a day, 10 % bad").weighings(0.10, 0.5),
-                plain.named("all of it a little")
+                new World("as specified"),
+                new World("multipliers twice as wide").multipliers(2),
+                new World("area off by 25 %, p 0.8").area(0.25).crust(0.8, 0),
+                new World("crust with the root of M").crust(0.5, 0),
+                new World("area, p 0.8, 5 % bad weighings").area(0.25).crust(0.8, 0).weighings(0.05, 0),
+                new World("set 80 %, runs at 72 %").air(0.72, 0, 0),
+                new World("set 80 %, runs at 86 %").air(0.86, 0, 0),
+                new World("runs at 72 %, no probe").air(0.72, 0, Double.NaN),
+                new World("swings by 6 points, probe 3 too high").air(0.80, 0.06, 0.03),
+                new World("fan on and off").fan(),
+                new World("a rate that wanders").rate(0.04, 0, 0),
+                new World("a rate that changes by 30 %").rate(0, 0.3, 0),
+                new World("a crust that hardens").crust(1, 0.15),
+                new World("drips at first").rate(0, 0, 0.015),
+                new World("clocks off by a day, 10 % bad").weighings(0.10, 0.5),
+                new World("all of it a little")
                         .multipliers(1.3)
                         .area(0.15)
                         .crust(0.8, 0.03)
@@ -133,10 +132,10 @@ public final class Honesty {
     }
 
     private static Climate climate(World world, World.Piece hung, double last, Random random) {
-        Air set = new Air(2, world.set(), 0.5);
+        Air set = new Air(2, World.SET, 0.5);
         List<HourlyAir> recorded = new ArrayList<>();
         long first = HUNG.getEpochSecond() / 3600;
-        if (!Double.isNaN(world.sensor())) {
+        if (world.hasProbe()) {
             for (int hour = 0; hour < last * 24; hour++) {
                 recorded.add(new HourlyAir(first + hour, 2, hung.shown(hour, random), hung.speed(hour)));
             }

@@ -4,41 +4,9 @@ import java.util.Random;
 
 /**
  * A world pieces dry in, simulated by a program of its own: another formula of the vapour, another law of the film, steps of
- * an hour. Nothing of it is shared with what is judged.
- *
- * @param name as it stands in the table
- * @param multiplierSd of the logarithms of what resists, about the usual: at once, and in the crust
- * @param areaOff by what the true surface may be another than the one that is thought, either way
- * @param crustPower p of a crust that resists by r·M^p
- * @param hardening by how much the crust resists more with each kg/m², as an exponent
- * @param set what the chamber is set to, share of humidity
- * @param runs what it runs at
- * @param swing how far the humidity swings either side of that, over some days
- * @param sensor what the probe shows too much; NaN where there is no probe
- * @param cyclingFan whether it runs at 1 m/s for an hour and stands for the next, instead of at 0.5 m/s
- * @param wander of the logarithm of the rate, over the root of a day
- * @param step by which the rate changes for good on some day, either way, as a logarithm
- * @param drip lost at once on the first day, fraction
- * @param badWeighings share of those that are plainly wrong
- * @param clockOff by how many days a weighing's moment may be wrong
+ * an hour. Nothing of it is shared with what is judged. What is not said is as the estimates have it.
  */
-record World(
-        String name,
-        double multiplierSd,
-        double areaOff,
-        double crustPower,
-        double hardening,
-        double set,
-        double runs,
-        double swing,
-        double sensor,
-        boolean cyclingFan,
-        double wander,
-        double step,
-        double drip,
-        double badWeighings,
-        double clockOff) {
-
+final class World {
     private static final double HOURS = 24;
     private static final double END = 0.62;
     private static final double CRUST = 100;
@@ -46,56 +14,104 @@ record World(
     private static final double WATER_ACTIVITY = 0.99;
     private static final double CELSIUS = 2;
 
-    static World asSpecified() {
-        return new World("as specified", 1, 0, 1, 0, 0.80, 0.80, 0, 0, false, 0, 0, 0, 0, 0);
+    /** What every chamber is set to, share of humidity. */
+    static final double SET = 0.80;
+
+    private final String name;
+    private double multiplierSd = 1;
+    private double areaOff;
+    private double crustPower = 1;
+    private double hardening;
+    private double runs = SET;
+    private double swing;
+    private double sensor;
+    private boolean cyclingFan;
+    private double wander;
+    private double step;
+    private double drip;
+    private double badWeighings;
+    private double clockOff;
+
+    World(String name) {
+        this.name = name;
     }
 
-    World named(String other) {
-        return new World(
-                other, multiplierSd, areaOff, crustPower, hardening, set, runs, swing, sensor, cyclingFan, wander, step,
-                drip, badWeighings, clockOff);
+    String name() {
+        return name;
     }
 
+    /** @param sd of the logarithms of what resists, as a multiple of the estimates' */
     World multipliers(double sd) {
-        return new World(
-                name, sd, areaOff, crustPower, hardening, set, runs, swing, sensor, cyclingFan, wander, step, drip,
-                badWeighings, clockOff);
+        multiplierSd = sd;
+        return this;
     }
 
+    /** @param off by what the true surface is another than the one that is thought, either way */
     World area(double off) {
-        return new World(
-                name, multiplierSd, off, crustPower, hardening, set, runs, swing, sensor, cyclingFan, wander, step, drip,
-                badWeighings, clockOff);
+        areaOff = off;
+        return this;
     }
 
+    /**
+     * @param power p of a crust that resists by r·M^p
+     * @param hard by how much it resists more with each kg/m², as an exponent
+     */
     World crust(double power, double hard) {
-        return new World(
-                name, multiplierSd, areaOff, power, hard, set, runs, swing, sensor, cyclingFan, wander, step, drip,
-                badWeighings, clockOff);
+        crustPower = power;
+        hardening = hard;
+        return this;
     }
 
+    /**
+     * @param runsAt share of humidity
+     * @param swings how far it goes either side of that, over some days
+     * @param shows what the probe shows too much; NaN where there is no probe
+     */
     World air(double runsAt, double swings, double shows) {
-        return new World(
-                name, multiplierSd, areaOff, crustPower, hardening, set, runsAt, swings, shows, cyclingFan, wander, step,
-                drip, badWeighings, clockOff);
+        runs = runsAt;
+        swing = swings;
+        sensor = shows;
+        return this;
     }
 
+    /** A fan that runs at 1 m/s for an hour and stands for the next, instead of at 0.5 m/s. */
     World fan() {
-        return new World(
-                name, multiplierSd, areaOff, crustPower, hardening, set, runs, swing, sensor, true, wander, step, drip,
-                badWeighings, clockOff);
+        cyclingFan = true;
+        return this;
     }
 
+    /**
+     * @param wanders of the logarithm of the rate, over the root of a day
+     * @param steps by which it changes for good on some day, either way
+     * @param drips lost at once at most, fraction
+     */
     World rate(double wanders, double steps, double drips) {
-        return new World(
-                name, multiplierSd, areaOff, crustPower, hardening, set, runs, swing, sensor, cyclingFan, wanders, steps,
-                drips, badWeighings, clockOff);
+        wander = wanders;
+        step = steps;
+        drip = drips;
+        return this;
     }
 
+    /**
+     * @param bad share of those that are plainly wrong
+     * @param clock by how many days a moment may be wrong
+     */
     World weighings(double bad, double clock) {
-        return new World(
-                name, multiplierSd, areaOff, crustPower, hardening, set, runs, swing, sensor, cyclingFan, wander, step,
-                drip, bad, clock);
+        badWeighings = bad;
+        clockOff = clock;
+        return this;
+    }
+
+    boolean hasProbe() {
+        return !Double.isNaN(sensor);
+    }
+
+    double badWeighings() {
+        return badWeighings;
+    }
+
+    double clockOff() {
+        return clockOff;
     }
 
     /** One piece of it, from its hanging on. */

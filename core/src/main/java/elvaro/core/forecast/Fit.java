@@ -207,24 +207,11 @@ public final class Fit {
             at.exponent()
         });
         RealVector fromPrior = off.add(slopes.operate(moved));
-        double[] log = new double[WANDERS.length];
-        for (int index = 0; index < WANDERS.length; index++) {
-            CholeskyDecomposition all = decomposed(spread(curve, misfit.wandering(WANDERS[index]), days, weights)
-                    .add(unknowns));
-            double apart = Math.log(WANDERS[index]) / WANDER_SD;
-            log[index] = -fromPrior.dotProduct(all.getSolver().solve(fromPrior)) / 2
-                    - logRoot(all.getL())
-                    - apart * apart / 2;
-        }
-        double most = Arrays.stream(log).max().orElseThrow();
-        double sum = 0;
-        double mean = 0;
-        for (int index = 0; index < WANDERS.length; index++) {
-            double weight = Math.exp(log[index] - most);
-            sum += weight;
-            mean += weight * Math.log(WANDERS[index]);
-        }
-        return Math.exp(mean / sum);
+        return ScaleGrid.learnt(WANDERS, WANDER_SD, multiple -> {
+            CholeskyDecomposition all = decomposed(
+                    spread(curve, misfit.wandering(multiple), days, weights).add(unknowns));
+            return -fromPrior.dotProduct(all.getSolver().solve(fromPrior)) / 2 - logRoot(all.getL());
+        });
     }
 
     /** Two weighings at one moment are one place in the covariance too close to itself; the later one counts. */

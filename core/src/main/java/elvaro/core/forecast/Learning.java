@@ -4,7 +4,6 @@ import elvaro.core.drying.Parameters;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
@@ -128,20 +127,8 @@ public final class Learning {
 
     /** By how much the variance from piece to piece is another than the estimates say: the posterior mean of its logarithm. */
     private static double scatter(List<WeighingEvidence> finished) {
-        double[] log = new double[SCATTERS.length];
-        for (int index = 0; index < SCATTERS.length; index++) {
-            double off = Math.log(SCATTERS[index]) / SCATTER_SD;
-            log[index] = Place.of(finished, SCATTERS[index]).logLikelihood() - off * off / 2;
-        }
-        double most = Arrays.stream(log).max().orElseThrow();
-        double sum = 0;
-        double weighted = 0;
-        for (int index = 0; index < SCATTERS.length; index++) {
-            double weight = Math.exp(log[index] - most);
-            sum += weight;
-            weighted += weight * Math.log(SCATTERS[index]);
-        }
-        return Math.exp(weighted / sum);
+        return ScaleGrid.learnt(
+                SCATTERS, SCATTER_SD, scatter -> Place.of(finished, scatter).logLikelihood());
     }
 
     /**

@@ -29,7 +29,7 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency curr
 
     private static final double GRAMS_PER_POUND = 453.59237;
     private static final double GRAMS_PER_OUNCE = GRAMS_PER_POUND / 16;
-    private static final int TENTHS_PER_POUND = 160;
+    private static final int HUNDREDTHS_PER_POUND = 1600;
     private static final double MM_PER_INCH = 25.4;
     private static final double METRES_PER_FOOT = 0.3048;
     private static final double ML_PER_FLUID_OUNCE = 29.5735295625;
@@ -48,14 +48,14 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency curr
         return switch (mass) {
             case KILOGRAM -> decimals(3, grams / 1000.0) + " kg";
             case GRAM -> decimals(0, grams) + " g";
-            case POUND -> decimals(2, grams / GRAMS_PER_POUND) + " lb";
+            case POUND -> decimals(3, grams / GRAMS_PER_POUND) + " lb";
             case POUND_AND_OUNCE -> {
-                long tenths = Math.round(Math.abs(grams) / GRAMS_PER_OUNCE * 10);
+                long hundredths = Math.round(Math.abs(grams) / GRAMS_PER_OUNCE * 100);
                 yield "%s%d lb %s oz"
                         .formatted(
                                 grams < 0 ? MINUS : "",
-                                tenths / TENTHS_PER_POUND,
-                                decimals(1, tenths % TENTHS_PER_POUND / 10.0));
+                                hundredths / HUNDREDTHS_PER_POUND,
+                                decimals(2, hundredths % HUNDREDTHS_PER_POUND / 100.0));
             }
         };
     }

@@ -160,7 +160,7 @@ class RecordIT {
                                 folder)
                         .replaceAll("\\s+", " "))
                 .as("in the units of whoever prints it")
-                .contains("1 piece: of 8 lb 13.1 oz hung, 0 lb 10.6 oz dried away (7.5 %) and 6 lb 9.8 oz became")
+                .contains("1 piece: of 8 lb 13.10 oz hung, 0 lb 10.58 oz dried away (7.5 %) and 6 lb 9.82 oz became")
                 .contains("a lb, EUR")
                 .contains("Above 41 °F, up to 45.5 °F");
         assertThat(client.get("/api/record/report.pdf?from=2026-02-01&to=2026-01-01")
