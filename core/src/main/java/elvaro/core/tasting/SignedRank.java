@@ -24,11 +24,12 @@ public record SignedRank(double sum, int differing, double p, double shift, Band
     private static final int MOST_EXACT = 25;
     private static final double WANTED = 0.95;
 
-    /** @param differences first less second, one for each taster; not empty */
-    public static SignedRank of(double[] differences) {
-        if (differences.length == 0) {
+    /** @param of differences, first less second, one for each taster; not empty */
+    public static SignedRank of(double[] of) {
+        if (of.length == 0) {
             throw new IllegalArgumentException("A shift needs a difference.");
         }
+        double[] differences = Arrays.stream(of).map(Ranks::exact).toArray();
         double[] some = Arrays.stream(differences).filter(each -> each != 0).toArray();
         int[] ranks = Ranks.doubled(Arrays.stream(some).map(Math::abs).toArray());
         int doubled = IntStream.range(0, some.length)

@@ -54,6 +54,26 @@ class TastingPropertiesTest {
             assertThat(back.sum() + there.sum()).isEqualTo(there.differing() * (there.differing() + 1) / 2.0);
         }
 
+        /** Three rounds make thirds, which no binary number is: the same table in whole sums has the same ties and the same p. */
+        @RepeatedTest(60)
+        void of_means_of_three_rounds_are_those_of_their_sums(RepetitionInfo turn) {
+            Random random = new Random(turn.getCurrentRepetition());
+            double[] means = new double[9];
+            double[] sums = new double[9];
+            for (int taster = 0; taster < means.length; taster++) {
+                int[] one = random.ints(3, 1, 8).toArray();
+                int[] other = random.ints(3, 1, 8).toArray();
+                means[taster] = Arrays.stream(one).average().orElseThrow()
+                        - Arrays.stream(other).average().orElseThrow();
+                sums[taster] = Arrays.stream(one).sum() - Arrays.stream(other).sum();
+            }
+            SignedRank byMeans = SignedRank.of(means);
+            SignedRank bySums = SignedRank.of(sums);
+            assertThat(byMeans.p()).isEqualTo(bySums.p());
+            assertThat(byMeans.differing()).isEqualTo(bySums.differing());
+            assertThat(byMeans.shift()).isEqualTo(bySums.shift() / 3, CLOSE);
+        }
+
         @RepeatedTest(40)
         void move_with_the_scores(RepetitionInfo turn) {
             double[] differences = differences(new Random(turn.getCurrentRepetition()));
