@@ -1,4 +1,5 @@
 import { QueryClient, useQuery } from '@tanstack/react-query';
+import dayjs from 'dayjs';
 import { unitsFor } from '../kit/reader';
 import { answer, api, Problem, writeQuantitiesWith } from './client';
 
@@ -24,6 +25,9 @@ const session = {
 };
 
 export const useSession = () => useQuery({ ...session, staleTime: 60_000 });
+
+/** The day it is in the shop, wherever the browser thinks it is. */
+export const useToday = () => useSession().data?.me?.today ?? dayjs().format('YYYY-MM-DD');
 
 /** After anything was written: all that is on screen is read afresh. */
 export const refresh = () => queryClient.invalidateQueries();

@@ -20,9 +20,12 @@ test.each<[string, WeightUnit, number | null]>([
   expect(readWeight(text, unit)).toBe(grams);
 });
 
-test.each<WeightUnit>(['KG', 'G', 'LB', 'LB_OZ'])('every gram shown in %s is read again as the gram it was', (unit) => {
-  for (let grams = 1; grams < 30_000; grams += grams < 2000 ? 1 : 37) {
-    expect(readWeight(writeWeight(grams, unit), unit)).toBe(grams);
-    expect(readWeight(weightForField(grams, unit), unit)).toBe(grams);
-  }
-});
+test.each<WeightUnit>(['KG', 'G', 'LB', 'LB_OZ'])(
+  'every gram shown in %s is read again as the gram it was',
+  (unit) => {
+    for (let grams = 1; grams < 30_000; grams += grams < 2000 ? 1 : 37) {
+      expect(readWeight(writeWeight(grams, unit), unit)).toBe(grams);
+      expect(readWeight(weightForField(grams, unit), unit)).toBe(grams);
+    }
+  },
+);

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import dayjs from 'dayjs';
+import { useToday } from '../api/house';
 import { answer, api, type Schema } from '../api/client';
 import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
@@ -30,10 +31,11 @@ interface Props {
 /** So many portions on a day: what to buy, by when, where it hangs, what it costs. */
 export function FromATable({ scenario, chambers, cuts }: Props) {
   const units = useUnits();
+  const today = useToday();
   const form = useKeptForm<Text>('table', () => ({
     portions: '12',
     portion: units.weightForField(300),
-    servedOn: dayjs().add(6, 'week').format('YYYY-MM-DD'),
+    servedOn: dayjs(today).add(6, 'week').format('YYYY-MM-DD'),
   }));
   const draft = form.values;
   const ask = useMutation({

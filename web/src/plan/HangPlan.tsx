@@ -5,10 +5,9 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import dayjs from 'dayjs';
 import { useNavigate } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
-import { refresh } from '../api/house';
+import { refresh, useToday } from '../api/house';
 import { newId } from '../kit/drafts';
 import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
@@ -40,6 +39,7 @@ const names = {
 export function HangPlan({ plan, onClose }: { plan: Schema['PlanView']; onClose: () => void }) {
   const units = useUnits();
   const navigate = useNavigate();
+  const today = useToday();
   const { form: planned } = plan;
   const form = useKeptForm<Draft>(`hang ${planned.id}`, () => ({
     lotId: newId(),
@@ -58,8 +58,8 @@ export function HangPlan({ plan, onClose }: { plan: Schema['PlanView']; onClose:
         api.POST('/api/plans/{id}/hang', {
           params: { path: { id: planned.id } },
           body: {
-            lot: lotOf(draft, plan, total, units, answers),
-            split: splitOf(draft, plan, grams, answers),
+            lot: lotOf(draft, plan, total, today, units, answers),
+            split: splitOf(draft, plan, grams, today, answers),
           },
         }),
       ),
@@ -126,6 +126,7 @@ function lotOf(
   draft: Draft,
   { form }: Schema['PlanView'],
   receivedGrams: number,
+  today: string,
   units: ReturnType<typeof useUnits>,
   answers: Answers,
 ): Schema['LotForm'] {
@@ -139,7 +140,7 @@ function lotOf(
     receivedGrams,
     priceMinorPerKg: draft.price.trim() === '' ? 0 : (units.readPrice(draft.price) ?? form.priceMinorPerKg),
     supplier: draft.supplier,
-    receivedOn: dayjs().format('YYYY-MM-DD'),
+    receivedOn: today,
     arrivalCelsius:
       draft.temperature.trim() === '' ? undefined : (units.readTemperature(draft.temperature) ?? undefined),
     sourceTag: '',
@@ -152,6 +153,7 @@ function splitOf(
   draft: Draft,
   { form }: Schema['PlanView'],
   grams: (number | null)[],
+  today: string,
   answers: Answers,
 ): Schema['SplitForm'] {
   return {
@@ -162,7 +164,7 @@ function splitOf(
       greenGrams: grams[index] ?? 0,
       method: form.method,
       chamberId: form.chamberId,
-      hungOn: dayjs().format('YYYY-MM-DD'),
+      hungOn: today,
       targetDays: form.targetDays,
       coatGrams: 0,
       coating: form.coating,

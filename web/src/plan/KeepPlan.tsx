@@ -2,10 +2,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import dayjs from 'dayjs';
 import { memo, useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
-import { refresh } from '../api/house';
+import { refresh, useToday } from '../api/house';
 import { chamberChoices } from '../kit/choices';
 import { newId } from '../kit/drafts';
 import { fieldsOf } from '../kit/form/fields';
@@ -44,11 +43,12 @@ export const KeepPlan = memo(function KeepPlan({
   wanted,
 }: Props) {
   const cutName = cuts.find((cut) => cut.code === cutCode)?.name ?? '';
+  const today = useToday();
   const [id, setId] = useState(newId);
   const form = useKeptForm<Text>(null, () => ({
     name: '',
     pieces: wanted ? String(wanted.pieces) : '1',
-    hangOn: wanted?.hangOn ?? dayjs().format('YYYY-MM-DD'),
+    hangOn: wanted?.hangOn ?? today,
     chamberId: chambers[0]?.id ?? '',
   }));
   const text = form.values;

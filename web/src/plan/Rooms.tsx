@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import dayjs from 'dayjs';
+import { useToday } from '../api/house';
 import type { Schema } from '../api/client';
 import { useRooms } from '../api/plans';
 import { useDebouncedValue } from '../kit/debounced';
@@ -28,7 +28,7 @@ export function Rooms({ scenario }: { scenario: Schema['ScenarioForm'] }) {
   const rooms = useRooms({
     scenario: JSON.parse(asked) as Schema['ScenarioForm'],
     pieces: 1,
-    from: dayjs().format('YYYY-MM-DD'),
+    from: useToday(),
     showDays: DAYS,
   });
   return rooms.data && rooms.data.length > 0 ? <RoomList rooms={rooms.data} /> : null;

@@ -5,7 +5,7 @@ import { useMutation } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
 import { useCarcasses } from '../api/carcasses';
-import { refresh, useSession } from '../api/house';
+import { refresh, useToday } from '../api/house';
 import { useLots } from '../api/lots';
 import { stateWords } from '../carcass/words';
 import { useKeptForm } from '../kit/form/keptForm';
@@ -19,7 +19,7 @@ import { LotForm } from './LotForm';
 export default function Receive() {
   const navigate = useNavigate();
   const units = useUnits();
-  const today = useSession().data?.me?.today ?? '';
+  const today = useToday();
   const form = useKeptForm('receive', () => noLot(today));
   const receive = useMutation({
     mutationFn: (body: Schema['LotForm']) => answer(api.POST('/api/lots', { body })),

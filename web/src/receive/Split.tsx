@@ -2,11 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
 import { useChambers } from '../api/chambers';
-import { refresh } from '../api/house';
+import { refresh, useToday } from '../api/house';
 import { useMethods } from '../api/pieces';
 import { newId } from '../kit/drafts';
 import { fieldsOf } from '../kit/form/fields';
@@ -78,8 +77,9 @@ function SplitForm({ lot, methods, chambers }: FormProps) {
     contact: '',
     consumables: like?.consumables ?? '',
   });
+  const today = useToday();
   const form = useKeptForm<SplitText>(`split ${id}`, () => ({
-    hungOn: dayjs().format('YYYY-MM-DD'),
+    hungOn: today,
     pieces: [fresh(units.weightForField(receivedGrams))],
   }));
   const draft = form.values;

@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useParams, useSearchParams } from 'react-router';
+import { useToday } from '../api/house';
 import type { Schema } from '../api/client';
 import { useChamberRecord } from '../api/chambers';
 import { usePieceRecord } from '../api/pieces';
@@ -23,7 +24,8 @@ export function PieceRecord() {
 export function ChamberRecord() {
   const { id = '' } = useParams();
   const [search, setSearch] = useSearchParams();
-  const to = search.get('to') ?? dayjs().format('YYYY-MM-DD');
+  const today = useToday();
+  const to = search.get('to') ?? today;
   const from = search.get('from') ?? dayjs(to).subtract(30, 'day').format('YYYY-MM-DD');
   const record = useChamberRecord(id, from, to);
   const day = (key: 'from' | 'to', label: string, value: string) => (

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useSession } from '../api/house';
+import { useToday } from '../api/house';
 import { useTasks } from '../api/room';
 import type { Schema } from '../api/client';
 import { shortDate } from '../kit/units';
@@ -28,7 +28,7 @@ export function AheadList() {
 
 function Days() {
   const tasks = useTasks(DAYS);
-  const today = useSession().data?.me?.today ?? '';
+  const today = useToday();
   const ahead = tasks.data?.filter((task) => task.on > today) ?? [];
   const days = [...new Set(ahead.map((task) => task.on))];
   if (tasks.data && days.length === 0) {

@@ -3,6 +3,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import dayjs from 'dayjs';
+import { useToday } from '../api/house';
 import type { Schema } from '../api/client';
 import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
@@ -19,8 +20,9 @@ const Other = fieldsOf<Text>();
 
 /** Moves a task to another day, or skips it with a reason. */
 export function DecideDialog({ due, onClose }: { due: Schema['WorkView']; onClose: () => void }) {
+  const today = useToday();
   const form = useKeptForm<Text>(null, () => ({
-    day: dayjs().add(1, 'day').format('YYYY-MM-DD'),
+    day: dayjs(today).add(1, 'day').format('YYYY-MM-DD'),
     reason: '',
   }));
   const { day, reason } = form.values;

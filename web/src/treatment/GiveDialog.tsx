@@ -7,7 +7,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Answers, type PieceView, type Schema } from '../api/client';
-import { refresh, useSession } from '../api/house';
+import { refresh, useToday } from '../api/house';
 import { useLot } from '../api/lots';
 import { useRecipes, useScaled, useTreatments } from '../api/treatments';
 import { FormGrid } from '../kit/FormGrid';
@@ -69,7 +69,7 @@ const Given = fieldsOf<Text>();
 function GiveForm({ piece, kinds, recipes, first, onClose }: FormProps) {
   const units = useUnits();
   const { card } = piece;
-  const today = useSession().data?.me?.today ?? '';
+  const today = useToday();
   const lot = useLot(card.lotId);
   const [id] = useState(newId);
   const form = useKeptForm<Text>(`treat ${card.id}`, () => ({

@@ -1,8 +1,8 @@
 package elvaro.bench;
 
 import elvaro.core.air.Air;
-import elvaro.core.air.Climate.Reading;
 import elvaro.core.air.Climate;
+import elvaro.core.air.Climate.Reading;
 import elvaro.core.cost.DayToStop;
 import elvaro.core.cost.PriceByAge;
 import elvaro.core.cost.SteakCost.ByProductPrices;

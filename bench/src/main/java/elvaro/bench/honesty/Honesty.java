@@ -36,7 +36,10 @@ public final class Honesty {
                 new World("multipliers twice as wide").multipliers(2),
                 new World("area off by 25 %, p 0.8").area(0.25).crust(0.8, 0),
                 new World("crust with the root of M").crust(0.5, 0),
-                new World("area, p 0.8, 5 % bad weighings").area(0.25).crust(0.8, 0).weighings(0.05, 0),
+                new World("area, p 0.8, 5 % bad weighings")
+                        .area(0.25)
+                        .crust(0.8, 0)
+                        .weighings(0.05, 0),
                 new World("set 80 %, runs at 72 %").air(0.72, 0, 0),
                 new World("set 80 %, runs at 86 %").air(0.86, 0, 0),
                 new World("runs at 72 %, no probe").air(0.72, 0, Double.NaN),
@@ -57,17 +60,18 @@ public final class Honesty {
     }
 
     /** What became of one world: held by the band, and the median misses of forecast, line, root and last slope. */
-    private record Row(double held, double forecast, double line, double root, double slope) {}
+    private record Cell(double held, double forecast, double line, double root, double slope) {}
 
     public static void main(String[] arguments) {
         long begun = System.nanoTime();
         System.out.printf(
-                "%-38s %s%n", "world", "  2: held  miss (line root slope)    4: held  miss (...)    8: held  miss (...)");
+                "%-38s %s%n",
+                "world", "  2: held  miss (line root slope)    4: held  miss (...)    8: held  miss (...)");
         int unfit = 0;
         for (World world : worlds()) {
             StringBuilder line = new StringBuilder("%-38s".formatted(world.name()));
             for (int weighings : WEIGHINGS) {
-                Row row = row(world, weighings);
+                Cell row = row(world, weighings);
                 line.append(" %5.0f %% %5.2f (%4.2f %4.2f %4.2f)"
                         .formatted(
                                 100 * row.held(),
@@ -78,8 +82,8 @@ public final class Honesty {
                 boolean band = weighings >= 4
                         ? row.held() >= 0.70 && row.held() <= 0.92
                         : row.held() >= 0.60 && row.held() <= 0.95;
-                boolean middle = weighings < 4
-                        || row.forecast() <= Math.min(row.line(), Math.min(row.root(), row.slope()));
+                boolean middle =
+                        weighings < 4 || row.forecast() <= Math.min(row.line(), Math.min(row.root(), row.slope()));
                 line.append(band ? ' ' : '!').append(middle ? ' ' : '*');
                 unfit += band && middle ? 0 : 1;
             }
@@ -90,7 +94,7 @@ public final class Honesty {
                 unfit, worlds().size() * WEIGHINGS.length, (System.nanoTime() - begun) / 1e9);
     }
 
-    private static Row row(World world, int weighings) {
+    private static Cell row(World world, int weighings) {
         Random random = new Random(20_261_128L + 31L * world.name().hashCode() + weighings);
         int held = 0;
         double[][] misses = new double[4][PIECES];
@@ -98,7 +102,7 @@ public final class Honesty {
             double kilograms = 3 + 6 * random.nextDouble();
             double area = 6.5 * Math.pow(kilograms / 1060, 2.0 / 3);
             int pull = 28 + random.nextInt(18);
-            World.Piece hung = world.new Piece(kilograms, area, pull + 1, random);
+            World.DryingPiece hung = world.new DryingPiece(kilograms, area, pull + 1, random);
             double last = pull * (0.35 + 0.25 * random.nextDouble());
             List<Observed> seen = new ArrayList<>();
             for (int index = 1; index <= weighings; index++) {
@@ -110,8 +114,8 @@ public final class Honesty {
                 seen.add(new Observed(written, rounded(hung.lost(day) + noise, kilograms)));
             }
             Climate climate = climate(world, hung, last, random);
-            WaterLoss loss = new AirDrying(
-                    (int) Math.round(kilograms * 1000), Surface.bare(area), false, climate, Skin.bare());
+            WaterLoss loss =
+                    new AirDrying((int) Math.round(kilograms * 1000), Surface.bare(area), false, climate, Skin.bare());
             Forecast.Day day =
                     Forecast.of(loss, Belief.ESTIMATES, seen, DIVISION).on(pull);
             double truth = hung.lost(pull);
@@ -122,7 +126,7 @@ public final class Honesty {
             misses[2][piece] = Math.abs(through(seen, 0.5) * Math.sqrt(pull) - truth);
             misses[3][piece] = Math.abs(lastSlope(seen, pull) - truth);
         }
-        return new Row(
+        return new Cell(
                 (double) held / PIECES, median(misses[0]), median(misses[1]), median(misses[2]), median(misses[3]));
     }
 
@@ -131,7 +135,7 @@ public final class Honesty {
         return 1 - Math.round(grams / DIVISION) * DIVISION / (kilograms * 1000);
     }
 
-    private static Climate climate(World world, World.Piece hung, double last, Random random) {
+    private static Climate climate(World world, World.DryingPiece hung, double last, Random random) {
         Air set = new Air(2, World.SET, 0.5);
         List<HourlyAir> recorded = new ArrayList<>();
         long first = HUNG.getEpochSecond() / 3600;

@@ -115,7 +115,7 @@ final class World {
     }
 
     /** One piece of it, from its hanging on. */
-    final class Piece {
+    final class DryingPiece {
         private final double[] lost;
         private final double[] humidity;
         private final double[] speed;
@@ -125,7 +125,7 @@ final class World {
          * @param squareMetres that are thought
          * @param days to be simulated
          */
-        Piece(double kilograms, double squareMetres, int days, Random random) {
+        DryingPiece(double kilograms, double squareMetres, int days, Random random) {
             int hours = (int) (days * HOURS);
             lost = new double[hours + 1];
             humidity = new double[hours + 1];

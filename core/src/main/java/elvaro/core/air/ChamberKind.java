@@ -29,7 +29,7 @@ public enum ChamberKind {
 
     /** The same air for ever, as far as it can be known without measuring it. */
     public Climate supposed(Air air) {
-        return Climate.constant(air).doubted(new Climate.Doubt(humiditySd, 0, 0));
+        return Climate.constant(air).doubted(new Climate.AirDoubt(humiditySd, 0, 0));
     }
 
     public Air usualAir() {

@@ -14,7 +14,7 @@ public final class Climate {
     private final double[] from;
     private final List<Air> airs;
     private final List<Air> settled;
-    private final Doubt doubt;
+    private final AirDoubt doubt;
 
     /**
      * Air from a day on.
@@ -30,11 +30,11 @@ public final class Climate {
      * @param recordedUntil the day from which nothing was recorded
      * @param changeSd how far the humidity to come may lie from what is expected, fraction
      */
-    public record Doubt(double humiditySd, double recordedUntil, double changeSd) {
+    public record AirDoubt(double humiditySd, double recordedUntil, double changeSd) {
         /** Air that is what it is said to be, as in an example. */
-        public static final Doubt NONE = new Doubt(0, 0, 0);
+        public static final AirDoubt NONE = new AirDoubt(0, 0, 0);
 
-        public Doubt {
+        public AirDoubt {
             if (!(humiditySd >= 0 && changeSd >= 0)) {
                 throw new IllegalArgumentException("A doubt is 0 or more");
             }
@@ -44,7 +44,7 @@ public final class Climate {
     /** Air with the share of a stretch of time it takes. */
     public record Portion(double share, Air air) {}
 
-    private Climate(List<Reading> readings, List<Air> settled, Doubt doubt) {
+    private Climate(List<Reading> readings, List<Air> settled, AirDoubt doubt) {
         from = readings.stream().mapToDouble(Reading::day).toArray();
         airs = readings.stream().map(Reading::air).toList();
         this.settled = List.copyOf(settled);
@@ -53,7 +53,7 @@ public final class Climate {
 
     /** The same air for ever, known exactly. */
     public static Climate constant(Air air) {
-        return new Climate(List.of(new Reading(0, air)), List.of(air), Doubt.NONE);
+        return new Climate(List.of(new Reading(0, air)), List.of(air), AirDoubt.NONE);
     }
 
     /**
@@ -64,7 +64,7 @@ public final class Climate {
         if (readings.isEmpty()) {
             throw new IllegalArgumentException("A climate needs air");
         }
-        return of(readings, List.of(readings.get(readings.size() - 1).air()), Doubt.NONE);
+        return of(readings, List.of(readings.get(readings.size() - 1).air()), AirDoubt.NONE);
     }
 
     /**
@@ -73,7 +73,7 @@ public final class Climate {
      * @param doubt how surely it is known
      * @throws IllegalArgumentException if there is none, or they are out of order
      */
-    public static Climate of(List<Reading> readings, List<Air> settled, Doubt doubt) {
+    public static Climate of(List<Reading> readings, List<Air> settled, AirDoubt doubt) {
         if (readings.isEmpty() || settled.isEmpty()) {
             throw new IllegalArgumentException("A climate needs air");
         }
@@ -86,7 +86,7 @@ public final class Climate {
     }
 
     /** The same air, not so surely known. */
-    public Climate doubted(Doubt how) {
+    public Climate doubted(AirDoubt how) {
         return new Climate(readings(), settled, how);
     }
 
@@ -133,7 +133,7 @@ public final class Climate {
                 doubt);
     }
 
-    public Doubt doubt() {
+    public AirDoubt doubt() {
         return doubt;
     }
 

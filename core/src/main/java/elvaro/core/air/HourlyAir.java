@@ -66,9 +66,9 @@ public record HourlyAir(long hour, double celsius, double relativeHumidity, doub
         double from = known == Long.MIN_VALUE ? 0 : dayOf(known + 1, hungAt);
         readings.add(new Climate.Reading(from, usual));
         boolean measured = carried.stream().anyMatch(each -> !Double.isNaN(each.relativeHumidity));
-        Climate.Doubt doubt = measured
-                ? new Climate.Doubt(Estimates.HUMIDITY_SENSOR_SD, from, changeSd(carried))
-                : new Climate.Doubt(setSd, from, 0);
+        Climate.AirDoubt doubt = measured
+                ? new Climate.AirDoubt(Estimates.HUMIDITY_SENSOR_SD, from, changeSd(carried))
+                : new Climate.AirDoubt(setSd, from, 0);
         return Climate.of(readings, settled, doubt);
     }
 

@@ -81,7 +81,7 @@ public final class Learning {
         }
         List<WeighingEvidence> all = counted.stream().map(finished::get).toList();
         double scatter = scatter(all);
-        Place place = Place.of(all, scatter);
+        SharedBelief place = SharedBelief.of(all, scatter);
         RealMatrix next = place.covariance().add(place.own());
         RealVector mean = place.mean();
         Belief prior = new Belief(
@@ -108,7 +108,7 @@ public final class Learning {
         double most = CONTRADICTS;
         List<WeighingEvidence> all = counted.stream().map(finished::get).toList();
         double scatter = scatter(all);
-        Place place = Place.of(all, scatter);
+        SharedBelief place = SharedBelief.of(all, scatter);
         for (Integer piece : counted) {
             double distance = place.without(finished.get(piece)).distance(finished.get(piece));
             if (distance > most) {
@@ -128,7 +128,9 @@ public final class Learning {
     /** By how much the variance from piece to piece is another than the estimates say: the posterior mean of its logarithm. */
     private static double scatter(List<WeighingEvidence> finished) {
         return ScaleGrid.learnt(
-                SCATTERS, SCATTER_SD, scatter -> Place.of(finished, scatter).logLikelihood());
+                SCATTERS,
+                SCATTER_SD,
+                scatter -> SharedBelief.of(finished, scatter).logLikelihood());
     }
 
     /**
@@ -137,8 +139,8 @@ public final class Learning {
      * @param own how they lie apart
      * @param logLikelihood of all their weighings, where they lie apart like this, up to a constant
      */
-    private record Place(RealMatrix own, RealMatrix precision, RealVector weighted, double logLikelihood) {
-        static Place of(List<WeighingEvidence> finished, double scatter) {
+    private record SharedBelief(RealMatrix own, RealMatrix precision, RealVector weighted, double logLikelihood) {
+        static SharedBelief of(List<WeighingEvidence> finished, double scatter) {
             RealMatrix own = fromPieceToPiece(scatter);
             RealMatrix precision = inverse(SHARED);
             RealVector weighted = MatrixUtils.createRealVector(new double[2]);
@@ -152,7 +154,7 @@ public final class Learning {
                 log += piece.weighted().dotProduct(own.operate(said)) / 2 - Math.log(determinant(both)) / 2;
             }
             log += weighted.dotProduct(inverse(precision).operate(weighted)) / 2 - Math.log(determinant(precision)) / 2;
-            return new Place(own, precision, weighted, log);
+            return new SharedBelief(own, precision, weighted, log);
         }
 
         RealVector mean() {
@@ -163,9 +165,9 @@ public final class Learning {
             return inverse(precision);
         }
 
-        Place without(WeighingEvidence piece) {
+        SharedBelief without(WeighingEvidence piece) {
             RealMatrix spread = inverse(IDENTITY.add(piece.precision().multiply(own)));
-            return new Place(
+            return new SharedBelief(
                     own,
                     precision.subtract(spread.multiply(piece.precision())),
                     weighted.subtract(spread.operate(piece.weighted())),

@@ -73,7 +73,7 @@ class HourlyAirTest {
     /** The sensor's two points, and half of how far the days lie apart with a least of what the estimates say. */
     @Test
     void how_surely_the_air_is_known_goes_with_it() {
-        Climate.Doubt doubt = climate(hours(-100, 48, 4), 48).doubt();
+        Climate.AirDoubt doubt = climate(hours(-100, 48, 4), 48).doubt();
         assertThat(doubt.humiditySd()).isEqualTo(0.02);
         assertThat(doubt.recordedUntil()).isCloseTo(2, offset(1e-9));
         assertThat(doubt.changeSd()).isEqualTo(Estimates.HUMIDITY_CHANGE_SD);

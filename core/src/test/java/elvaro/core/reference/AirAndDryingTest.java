@@ -111,7 +111,7 @@ class AirAndDryingTest {
         for (int hour = 0; hour < 7 * 24; hour++) {
             hours.add(new Climate.Reading(hour / 24.0, both.get(hour % 2)));
         }
-        Climate carried = Climate.of(List.of(new Climate.Reading(0, Air.mean(both))), both, Climate.Doubt.NONE);
+        Climate carried = Climate.of(List.of(new Climate.Reading(0, Air.mean(both))), both, Climate.AirDoubt.NONE);
         for (Climate climate : List.of(Climate.of(hours), carried)) {
             WaterLoss loss = new AirDrying(8000, Surface.bare(0.23), false, climate, Skin.bare());
             assertThat(loss.on(7, Parameters.NONE).fraction()).isCloseTo(lost, within(0.0002));
