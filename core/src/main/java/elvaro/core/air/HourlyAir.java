@@ -45,9 +45,7 @@ public record HourlyAir(long hour, double celsius, double relativeHumidity, doub
      */
     public static Climate climate(List<HourlyAir> recorded, Instant hungAt, Instant until, Air set, double setSd) {
         List<HourlyAir> carried = carried(recorded, until);
-        List<Air> settled = carried.isEmpty()
-                ? List.of(set)
-                : carried.stream().map(each -> each.with(set)).toList();
+        List<Air> settled = carried.isEmpty() ? List.of(set) : airs(carried, set);
         Air usual = Air.mean(settled);
         List<Climate.Reading> readings = new ArrayList<>();
         long first = Math.floorDiv(hungAt.getEpochSecond(), 3600);
@@ -102,7 +100,18 @@ public record HourlyAir(long hour, double celsius, double relativeHumidity, doub
 
     /** What the air of those hours is on average, with what is set where it was not measured. */
     public static Air mean(List<HourlyAir> hours, Air set) {
-        return Air.mean(hours.stream().map(each -> each.with(set)).toList());
+        return Air.mean(airs(hours, set));
+    }
+
+    /** An hour whose humidity is missing had that of the others; what is set counts only where none was measured. */
+    private static List<Air> airs(List<HourlyAir> hours, Air set) {
+        double humidity = hours.stream()
+                .mapToDouble(HourlyAir::relativeHumidity)
+                .filter(each -> !Double.isNaN(each))
+                .average()
+                .orElse(set.relativeHumidity());
+        Air others = new Air(set.celsius(), Math.max(0, Math.min(1, humidity)), set.metresPerSecond());
+        return hours.stream().map(each -> each.with(others)).toList();
     }
 
     /** How far the days' means lie apart, which is how far the days to come may lie from their mean. */

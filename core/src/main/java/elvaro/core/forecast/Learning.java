@@ -81,9 +81,9 @@ public final class Learning {
         }
         List<WeighingEvidence> all = counted.stream().map(finished::get).toList();
         double scatter = scatter(all);
-        SharedBelief place = SharedBelief.of(all, scatter);
-        RealMatrix next = place.covariance().add(place.own());
-        RealVector mean = place.mean();
+        SharedBelief shared = SharedBelief.of(all, scatter);
+        RealMatrix next = shared.covariance().add(shared.own());
+        RealVector mean = shared.mean();
         Belief prior = new Belief(
                 new Parameters(mean.getEntry(0), mean.getEntry(1)),
                 next.getEntry(0, 0),
@@ -108,9 +108,9 @@ public final class Learning {
         double most = CONTRADICTS;
         List<WeighingEvidence> all = counted.stream().map(finished::get).toList();
         double scatter = scatter(all);
-        SharedBelief place = SharedBelief.of(all, scatter);
+        SharedBelief shared = SharedBelief.of(all, scatter);
         for (Integer piece : counted) {
-            double distance = place.without(finished.get(piece)).distance(finished.get(piece));
+            double distance = shared.without(finished.get(piece)).distance(finished.get(piece));
             if (distance > most) {
                 most = distance;
                 farthest = Optional.of(piece);

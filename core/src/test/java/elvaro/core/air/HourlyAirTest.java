@@ -70,6 +70,15 @@ class HourlyAirTest {
         assertThat(carried.relativeHumidity()).isCloseTo(0.72, offset(1e-9));
     }
 
+    /** A probe set to 80 % reads 72 % and loses its humidity in every other hour. */
+    @Test
+    void a_humidity_that_fails_now_and_then_is_not_mixed_with_what_is_set() {
+        List<HourlyAir> week = LongStream.range(-120, 48)
+                .mapToObj(hour -> new HourlyAir(HOUR + hour, 2, hour % 2 == 0 ? Double.NaN : 0.72, 0.5))
+                .toList();
+        assertThat(atHour(climate(week, 48), 24 * 30).relativeHumidity()).isCloseTo(0.72, offset(1e-9));
+    }
+
     /** The sensor's two points, and half of how far the days lie apart with a least of what the estimates say. */
     @Test
     void how_surely_the_air_is_known_goes_with_it() {
