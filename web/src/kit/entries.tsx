@@ -68,7 +68,12 @@ export function useWriteEntry(pieceId: string) {
     },
   });
   /** A changed value is another entry; the one that failed was not stored under its id, or the server says so. */
-  const startOver = () => mutation.reset();
+  const startOver = () => {
+    // One that is under way would no longer be told of when it was stored.
+    if (mutation.isError) {
+      mutation.reset();
+    }
+  };
   return { ...mutation, startOver };
 }
 

@@ -158,7 +158,7 @@ class EverydayIT {
             idris.press("Weigh");
             double ounces = expected("28A") / 28.349523125;
             int pounds = (int) ounces / 16;
-            String weight = String.format(Locale.ROOT, "%d lb %.1f oz", pounds, ounces - 16 * pounds);
+            String weight = String.format(Locale.ROOT, "%d lb %.2f oz", pounds, ounces - 16 * pounds);
             idris.fill("Weight on the scale", weight);
             idris.press("Save weight");
             idris.reads("28A: %s saved".formatted(weight));
