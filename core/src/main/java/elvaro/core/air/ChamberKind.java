@@ -10,7 +10,7 @@ public enum ChamberKind {
     CABINET(2, 0.80, 0.5, Estimates.SET_HUMIDITY_SD),
     WALK_IN(2, 0.82, 0.5, Estimates.SET_HUMIDITY_SD),
     /** A household refrigerator: drier and stiller than a chamber, and a little warmer. */
-    REFRIGERATOR(3, 0.65, 0.1, Estimates.REFRIGERATOR_HUMIDITY_SD),
+    REFRIGERATOR(3, 0.60, 0.1, Estimates.REFRIGERATOR_HUMIDITY_SD),
     SHED(3, 0.75, 0.3, Estimates.REFRIGERATOR_HUMIDITY_SD),
     ICE_CHEST(0, 0.98, 0.1, Estimates.HUMIDITY_SENSOR_SD);
 

@@ -1,6 +1,7 @@
 package elvaro.core.cut;
 
 import java.util.Optional;
+import java.util.OptionalInt;
 
 /**
  * A cut as it is bought.
@@ -16,6 +17,8 @@ import java.util.Optional;
  * @param leastGrams below this one asks whether the weight is right (common practice, no source)
  * @param mostGrams above this one asks whether the weight is right (common practice, no source)
  * @param boneShare share of the green weight that is bone when bought bone-in (common practice, no source)
+ * @param faceSquareCm what a knife across it lays bare, cm² (EST): a short piece has the same face as a long one; empty for
+ *     what is not sliced along its length
  */
 public record Cut(
         String code,
@@ -27,9 +30,25 @@ public record Cut(
         SurfaceClass surface,
         int leastGrams,
         int mostGrams,
-        double boneShare) {
+        double boneShare,
+        OptionalInt faceSquareCm) {
 
     public boolean weightIsUsual(int grams) {
         return grams >= leastGrams && grams <= mostGrams;
+    }
+
+    /**
+     * What a knife across a piece lays bare: what is usual of the cut, else by the volume of the piece and its class.
+     *
+     * @param grams green weight, above 0
+     * @return m²
+     */
+    public double face(int grams) {
+        return faceSquareCm.isPresent() ? faceSquareCm.getAsInt() / 10_000.0 : surface.face(grams);
+    }
+
+    /** Whether steaks are cut from it across its length. */
+    public boolean sliced() {
+        return surface != SurfaceClass.SINGLE_STEAK && surface != SurfaceClass.WHOLE_BIRD;
     }
 }

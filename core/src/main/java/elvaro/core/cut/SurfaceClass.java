@@ -8,21 +8,24 @@ package elvaro.core.cut;
  * one.
  */
 public enum SurfaceClass {
-    COMPACT_ROAST(5.6),
-    LONG_SUBPRIMAL(6.5),
-    FLAT_CUT(8.0),
-    SINGLE_STEAK(7.0),
-    WHOLE_BIRD(6.0),
-    QUARTER_OR_SADDLE(7.0),
-    WHOLE_FISH(6.5);
+    COMPACT_ROAST(5.6, 0.75),
+    LONG_SUBPRIMAL(6.5, 0.45),
+    FLAT_CUT(8.0, 0.4),
+    SINGLE_STEAK(7.0, 1.8),
+    WHOLE_BIRD(6.0, 0.75),
+    QUARTER_OR_SADDLE(7.0, 0.75),
+    WHOLE_FISH(6.5, 0.45);
 
     /** Density of lean meat, kg/m³. */
     public static final double LEAN_DENSITY = 1060;
 
     private final double coefficient;
+    private final double faceShare;
 
-    SurfaceClass(double coefficient) {
+    /** @param faceShare cross-section over volume to the two thirds (EST) */
+    SurfaceClass(double coefficient, double faceShare) {
         this.coefficient = coefficient;
+        this.faceShare = faceShare;
     }
 
     /**
@@ -37,5 +40,10 @@ public enum SurfaceClass {
             throw new IllegalArgumentException("A surface needs a weight above 0 g, not " + grams);
         }
         return coefficient * Math.pow(grams / 1000.0 / LEAN_DENSITY, 2.0 / 3.0);
+    }
+
+    /** What a knife across a piece of this class lays bare, m². */
+    double face(int grams) {
+        return faceShare * Math.pow(grams / 1000.0 / LEAN_DENSITY, 2.0 / 3.0);
     }
 }

@@ -46,6 +46,11 @@ public record Hanging(int greenGrams, Surface surface, boolean boneIn, Method me
         };
     }
 
+    /** Share of a membrane that does not touch the meat, 0–1; 0 where there is none. */
+    public double lifted() {
+        return method == Method.MEMBRANE ? 1 - contact : 0;
+    }
+
     private Skin skin() {
         Skin coated = Skin.bare().coatedWith(method == Method.FAT_SEAL ? Coating.FAT_SEAL : coating);
         return method == Method.MEMBRANE ? coated.inMembrane(contact) : coated;

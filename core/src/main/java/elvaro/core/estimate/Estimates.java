@@ -121,6 +121,15 @@ public final class Estimates {
     /** The outside of a membrane-aged piece dries thinner. */
     public static final double MEMBRANE_CRUST = 0.7;
 
+    /** How deep meat spoils beyond the crust where as much of a film is lifted as touches, mm, over all of it; a wide guess. */
+    public static final double POCKET_MM = 1.5;
+
+    /** What that is off by, as a share of it. */
+    public static final double POCKET_SD = 0.5;
+
+    /** Less of a film on the meat than this is asked about, 0–1 (common practice, no source). */
+    public static final double LEAST_CONTACT = 0.75;
+
     /** Share of the crust and lean trim that is fit for grinding; none of it under a seal. */
     public static final double USABLE_SHARE_OF_CRUST = 0.5;
 

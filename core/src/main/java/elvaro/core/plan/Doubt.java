@@ -8,7 +8,10 @@ import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
+import elvaro.core.estimate.Estimates;
 import elvaro.core.keeping.Excursions;
+import elvaro.core.plan.Outlook.OutlookDay;
+import elvaro.core.yield.Section;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,6 +30,55 @@ public record Doubt(String id, String sentence) {
     private static final double DAMP = 0.88;
 
     private static final int EXPERIMENT_DAYS = 90;
+
+    /** Below this share of what was hung there is hardly a steak to cut (EST). */
+    private static final double HARDLY_ANY = 0.05;
+
+    /**
+     * That a piece is hung until next to nothing of it is left, and why.
+     *
+     * @param days its outlook from day 0 on
+     * @param target the day it is to be pulled, one of them
+     */
+    public static Optional<Doubt> ofNothingLeft(List<OutlookDay> days, int target) {
+        OutlookDay pulled = days.get(target);
+        if (pulled.section().steak() >= HARDLY_ANY) {
+            return Optional.empty();
+        }
+        Section section = pulled.section();
+        String gone =
+                "By day %d %s is left for steaks, at most %s: %s is water gone, %s crust and what is trimmed with it"
+                        .formatted(
+                                target,
+                                section.steak() > 0 ? "only " + share(section.steak()) : "nothing",
+                                share(pulled.steakMost()),
+                                share(1 - section.now()),
+                                share(section.crust()));
+        return Optional.of(new Doubt(
+                "nothing-left",
+                days.stream()
+                        .filter(day -> day.section().steak() >= HARDLY_ANY)
+                        .reduce((one, later) -> later)
+                        .map(last -> "%s. On day %d it still gives %s; a larger piece gives more for longer."
+                                .formatted(
+                                        gone, last.day(), share(last.section().steak())))
+                        .orElse(gone + ". Take a larger piece.")));
+    }
+
+    /**
+     * That too little of a membrane touches.
+     *
+     * @param contact share of it on the meat, above 0 to 1
+     */
+    public static Optional<Doubt> ofContact(Method method, double contact) {
+        return method != Method.MEMBRANE || contact >= Estimates.LEAST_CONTACT
+                ? Optional.empty()
+                : Optional.of(new Doubt(
+                        "poor-contact",
+                        ("Only %s of the film touches the meat, and %s is the least: in the pockets it stays wet and"
+                                        + " rots. Draw the air out and seal it again until it clings.")
+                                .formatted(share(contact), share(Estimates.LEAST_CONTACT))));
+    }
 
     /**
      * @param hanging the piece
@@ -68,6 +120,7 @@ public record Doubt(String id, String sentence) {
             doubts.add(new Doubt(
                     "cloth-in-membrane", "A soaked cloth inside a membrane breaks the contact: expect a poor seal."));
         }
+        ofContact(method, hanging.contact()).ifPresent(doubts::add);
         if (method == Method.OPEN_AIR
                 && kind.filter(ChamberKind.REFRIGERATOR::equals).isPresent()) {
             doubts.add(new Doubt(

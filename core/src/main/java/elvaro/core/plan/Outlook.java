@@ -3,6 +3,7 @@ package elvaro.core.plan;
 import elvaro.core.air.Climate;
 import elvaro.core.cost.DayToStop;
 import elvaro.core.cut.Species;
+import elvaro.core.estimate.Estimates;
 import elvaro.core.forecast.Forecast;
 import elvaro.core.keeping.EquivalentDays;
 import elvaro.core.keeping.Style;
@@ -43,7 +44,8 @@ public record Outlook(
     /**
      * One day.
      *
-     * @param steakSd standard deviation of the steak yield, fraction of green
+     * @param over what is left for steaks, fraction of green; below 0 by as much as is wanting
+     * @param steakSd its standard deviation
      * @param tenderness τ, 0–1; empty where no rate is known
      * @param equivalentDays at 0 °C
      * @param style what it is said to taste of; empty for anything but beef
@@ -52,6 +54,7 @@ public record Outlook(
             int day,
             Forecast.Day weight,
             Section section,
+            double over,
             double steakSd,
             DayToStop.Stop stop,
             Optional<Double> tenderness,
@@ -60,17 +63,17 @@ public record Outlook(
 
         /** Lower end of the steak yield's 80 % band, fraction of green. */
         public double steakLeast() {
-            return Math.max(0, section.steak() - EIGHTY * steakSd);
+            return Math.max(0, over - EIGHTY * steakSd);
         }
 
         /** Upper end. */
         public double steakMost() {
-            return Math.min(section.now(), section.steak() + EIGHTY * steakSd);
+            return Math.max(0, Math.min(section.now(), over + EIGHTY * steakSd));
         }
 
         /** What four pieces in five give at least, fraction of green. */
         public double steakSure() {
-            return Math.max(0, section.steak() - FOUR_IN_FIVE * steakSd);
+            return Math.max(0, over - FOUR_IN_FIVE * steakSd);
         }
     }
 
@@ -90,6 +93,7 @@ public record Outlook(
                 day,
                 weight,
                 section,
+                trimModel.over(weight.lost()),
                 steakSd(weight, section),
                 stop,
                 Tenderness.done(species, climate, day),
@@ -97,11 +101,12 @@ public record Outlook(
                 Style.reached(species, day));
     }
 
-    /** The water's part by how the steaks move with it, and the knife's. */
+    /** The water's part by how the steaks move with it, the knife's, never surer than the depth of the crust, and that of pockets. */
     private double steakSd(Forecast.Day weight, Section section) {
         double step = 0.01;
-        double slope = (section.steak() - trimModel.after(weight.lost() + step).steak()) / step;
-        return Math.hypot(slope * weight.sd(), steakYieldSd);
+        double slope = (trimModel.over(weight.lost()) - trimModel.over(weight.lost() + step)) / step;
+        double knife = Math.max(steakYieldSd, Estimates.TRIM_SD * section.crust());
+        return Math.hypot(Math.hypot(slope * weight.sd(), knife), Estimates.POCKET_SD * section.pockets());
     }
 
     /** The formula, figures and source behind the numbers of one day. */

@@ -105,12 +105,14 @@ final class OutlookWorkings {
     private static Working crust(Outlook outlook, Outlook.OutlookDay day) {
         return new Working(
                 "Crust",
-                "(2.0 mm + 1.0 mm × kg lost per m² + knife margin) × lean surface × 1060 kg/m³",
-                "%s deep, cut %s deeper, on %.3f m²: %s of green"
+                "what lies outside a body of its weight and surface, smaller all round by 2.0 mm + 1.0 mm × kg lost per m² +"
+                        + " knife margin; faces under fat and bone are not cut",
+                "%s deep, cut %s deeper, on %.3f m² of %.3f: %s of green"
                         .formatted(
                                 length(outlook.trimModel().crustMm(day.weight().lost())),
                                 length(outlook.trimModel().order().marginMm()),
                                 outlook.trimModel().hanging().surface().lean(),
+                                outlook.trimModel().hanging().surface().squareMetres(),
                                 share(day.section().crust())),
                 "EST; reference, section 5");
     }

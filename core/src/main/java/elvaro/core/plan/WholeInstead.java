@@ -11,9 +11,11 @@ import elvaro.core.cut.SurfaceClass;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Parameters;
 import elvaro.core.drying.Surface;
+import elvaro.core.yield.TrimModel;
+import java.util.Locale;
 import java.util.Optional;
 
-/** Why a small piece loses so much, and what a whole one would lose in the same air: one sentence. */
+/** How little a small piece keeps, and what a whole one would keep in the same air: one sentence. */
 public final class WholeInstead {
     /** Below this a piece is small for ageing (EST). */
     private static final int SMALL_GRAMS = 1500;
@@ -22,35 +24,47 @@ public final class WholeInstead {
 
     /**
      * @param cut what is planned
-     * @param hanging the small piece
+     * @param small how the small piece would be cut
      * @param climate its air
      * @param day the day it is pulled
      * @return empty where the piece is no small one, or its animal has no larger cut that is aged
      */
-    public static Optional<String> sentence(Cut cut, Hanging hanging, Climate climate, int day) {
-        boolean small = cut.surface() == SurfaceClass.SINGLE_STEAK || hanging.greenGrams() < SMALL_GRAMS;
-        return !small
+    public static Optional<String> sentence(Cut cut, TrimModel small, Climate climate, int day) {
+        boolean isSmall =
+                cut.surface() == SurfaceClass.SINGLE_STEAK || small.hanging().greenGrams() < SMALL_GRAMS;
+        return !isSmall
                 ? Optional.empty()
-                : cut.species().wholeCut().map(CutCatalogue::get).map(larger -> compare(larger, hanging, climate, day));
+                : cut.species().wholeCut().map(CutCatalogue::get).map(larger -> compare(larger, small, climate, day));
     }
 
-    private static String compare(Cut larger, Hanging hanging, Climate climate, int day) {
+    private static String compare(Cut larger, TrimModel small, Climate climate, int day) {
+        Hanging hanging = small.hanging();
         int grams = (larger.leastGrams() + larger.mostGrams()) / 2 / 100 * 100;
         Surface surface = Surface.of(larger.surface(), grams, 0, false);
-        Hanging whole = new Hanging(grams, surface, false, hanging.method(), hanging.coating(), hanging.contact());
-        double lost = hanging.dryingIn(climate).on(day, Parameters.NONE).fraction();
-        double wholeLost = whole.dryingIn(climate).on(day, Parameters.NONE).fraction();
-        double perKg = hanging.surface().squareMetres() * 1e7 / hanging.greenGrams();
-        double wholePerKg = surface.squareMetres() * 1e7 / grams;
-        return ("It is small: it shows the air %s, a whole %s of %s only %s. In the same air"
-                        + " that would lose %s by day %d instead of %s.")
+        TrimModel whole = TrimModel.of(
+                larger,
+                new Hanging(grams, surface, false, hanging.method(), hanging.coating(), hanging.contact()),
+                0,
+                small.order());
+        return ("It is small: of it %s is kept as steak by day %d, of a whole %s of %s in the same air %s. It shows"
+                        + " the air %s, the whole one only %s.")
                 .formatted(
-                        surface(perKg),
-                        larger.name().toLowerCase(java.util.Locale.ROOT),
-                        mass(grams),
-                        surface(wholePerKg),
-                        share(wholeLost),
+                        share(kept(small, climate, day)),
                         day,
-                        share(lost));
+                        larger.name().toLowerCase(Locale.ROOT),
+                        mass(grams),
+                        share(kept(whole, climate, day)),
+                        surface(perKg(hanging)),
+                        surface(perKg(whole.hanging())));
+    }
+
+    private static double kept(TrimModel piece, Climate climate, int day) {
+        double lost = piece.hanging().dryingIn(climate).on(day, Parameters.NONE).fraction();
+        return piece.after(lost).steak();
+    }
+
+    /** cm² a kg. */
+    private static double perKg(Hanging hanging) {
+        return hanging.surface().squareMetres() * 1e7 / hanging.greenGrams();
     }
 }

@@ -1,5 +1,6 @@
 package elvaro.core.portion;
 
+import elvaro.core.cut.Cut;
 import elvaro.core.cut.SurfaceClass;
 
 /**
@@ -37,22 +38,22 @@ public record Steaks(double thicknessMm, int count, double gramsEach, double end
         }
 
         /**
-         * A piece nobody measured: its cross-section follows from its volume and the class of its cut (EST), a bone is sawn
-         * with a kerf of 2 mm, and the dried ends are 15 mm each.
+         * A piece nobody measured: as long as its green weight on the face of its cut, shrunk with the water it lost, and cut
+         * at both ends as deep as all round.
+         *
+         * @param greenGrams above 0
+         * @param steakGrams what trimming leaves, 0 or more
+         * @param lost w, fraction of the green weight
+         * @param cutMm how deep is cut, mm
          */
-        public static Trimmed usual(SurfaceClass shape, double grams, boolean boneIn) {
-            double volume = grams / 1000 / SurfaceClass.LEAN_DENSITY;
-            return across(grams, acrossShare(shape) * Math.pow(volume, 2.0 / 3.0), boneIn ? 2 : 0, 15);
-        }
-
-        /** Cross-section over volume to the two thirds: a strip of 6 kg has about 140 cm². */
-        private static double acrossShare(SurfaceClass shape) {
-            return switch (shape) {
-                case LONG_SUBPRIMAL, WHOLE_FISH -> 0.45;
-                case FLAT_CUT -> 0.40;
-                case COMPACT_ROAST, QUARTER_OR_SADDLE, WHOLE_BIRD -> 0.75;
-                case SINGLE_STEAK -> 1.8;
-            };
+        public static Trimmed usual(
+                Cut cut, int greenGrams, double steakGrams, double lost, double cutMm, double kerfMm, double endMm) {
+            double face = cut.face(greenGrams);
+            double green = across(greenGrams, face, kerfMm, endMm).lengthMm();
+            double trimmed = green * Math.cbrt(Math.max(0, 1 - lost)) - 2 * cutMm;
+            double shortest =
+                    across(Math.max(1, steakGrams), face, kerfMm, endMm).lengthMm();
+            return new Trimmed(steakGrams, Math.max(shortest, trimmed), kerfMm, endMm);
         }
 
         private double gramsPerMm() {

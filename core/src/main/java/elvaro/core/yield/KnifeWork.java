@@ -5,13 +5,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * How deep a bench cut, told from what it weighed: the lean trim spread over the lean faces. Reference sections 1 and 5.
+ * How deep a bench cut, told from what it weighed: the lean trim as the outside of the piece. Reference sections 1 and 5.
  *
  * @param cutMm depth cut away, mm
  * @param crustMm depth of the crust, mm: measured, else by the law
  * @param measured whether somebody measured the crust
  * @param marginMm good meat that went with the crust, mm; negative where crust was left on. What was to be left or taken
- *     besides is not counted
+ *     besides is not counted, nor what spoilt in pockets
  */
 public record KnifeWork(double cutMm, double crustMm, boolean measured, double marginMm) {
     /** A piece more of which was thrown away than this was spoilt, and says nothing about the knife. */
@@ -29,13 +29,13 @@ public record KnifeWork(double cutMm, double crustMm, boolean measured, double m
         if (trim == 0 || law == 0 || isSpoilt(ledger)) {
             return Optional.empty();
         }
-        double cut = trim / trimModel.gramsPerMm();
+        double cut = trimModel.solid().depth(trim);
         double crust = measuredCrustMm.orElse(law);
         return Optional.of(new KnifeWork(
                 cut,
                 crust,
                 measuredCrustMm.isPresent(),
-                cut - crust - trimModel.closeness().moreMm()));
+                cut - crust - trimModel.pocketMm() - trimModel.closeness().moreMm()));
     }
 
     /**

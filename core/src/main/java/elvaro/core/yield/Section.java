@@ -15,9 +15,10 @@ import elvaro.core.ledger.Piles;
  * @param fat the fat cap to be cut off, or the fat cut off
  * @param bone the bone in it, or cut out
  * @param crust the dried outside and other lean trim
+ * @param pockets what has spoilt under a film that lifted, to be thrown away; 0 where it clings, or once it was cut
  * @param steak what is left for steaks and roasts
  */
-public record Section(double now, double fat, double bone, double crust, double steak) {
+public record Section(double now, double fat, double bone, double crust, double pockets, double steak) {
 
     /** Share of the crust and lean trim that is fit for grinding: none of what lay under a seal (EST). */
     public static double usableShareOfCrust(Method method) {
@@ -29,7 +30,7 @@ public record Section(double now, double fat, double bone, double crust, double 
         double bone = boneIn ? cut.boneShare() : 0;
         double fat = Math.min(
                 1 - bone, Surface.of(cut.surface(), grams, fatCoverMm, boneIn).fatGrams(fatCoverMm) / grams);
-        return new Section(1, fat, bone, 0, 1 - bone - fat);
+        return new Section(1, fat, bone, 0, 0, 1 - bone - fat);
     }
 
     /** The piles to be expected of it, whole grams that add up to what it weighs. */
@@ -38,15 +39,16 @@ public record Section(double now, double fat, double bone, double crust, double 
         int fatGrams = (int) Math.round(fat * greenGrams);
         int boneGrams = (int) Math.round(bone * greenGrams);
         int crustGrams = (int) Math.round(crust * greenGrams);
+        int pocketGrams = (int) Math.round(pockets * greenGrams);
         int usable = (int) Math.round(crustGrams * usableShareOfCrust(method));
-        int steaks = Math.max(0, all - fatGrams - boneGrams - crustGrams);
-        return Piles.of(steaks, usable, fatGrams, boneGrams, crustGrams - usable);
+        int steaks = Math.max(0, all - fatGrams - boneGrams - crustGrams - pocketGrams);
+        return Piles.of(steaks, usable, fatGrams, boneGrams, crustGrams - usable + pocketGrams);
     }
 
     /** The same piece after a slice was taken from its steak. */
     public Section without(double share) {
         double taken = Math.min(share, steak);
-        return new Section(now - taken, fat, bone, crust, steak - taken);
+        return new Section(now - taken, fat, bone, crust, pockets, steak - taken);
     }
 
     /** What the bench found. */
@@ -57,6 +59,7 @@ public record Section(double now, double fat, double bone, double crust, double 
                 ledger.piles().fat() / green,
                 ledger.piles().bone() / green,
                 (ledger.piles().usableTrim() + ledger.piles().discard()) / green,
+                0,
                 ledger.steakYield());
     }
 }

@@ -75,23 +75,58 @@ public record TrimModel(
      * @return shares of the green weight that add up to what is left
      */
     public Section after(double lost) {
-        double green = hanging.greenGrams();
-        double now = Math.max(0, Math.min(1, 1 - lost));
-        double fat = hanging.surface().fatGrams(fatCoverMm) / green;
-        double depth = crustMm(lost);
-        double cutDepth = depth == 0 ? 0 : Math.max(0, depth + order.marginMm() + closeness.moreMm());
-        double crust = cutDepth * gramsPerMm() / green;
+        double now = now(lost);
+        double fat = fat();
         double bone = Math.min(boneShare, now);
         double room = now - bone;
-        double trimmed = Math.max(0, fat + crust - steakShift);
-        double kept = Math.max(0, room - trimmed);
+        double kept = Math.max(0, Math.min(room, over(lost)));
         double cut = room - kept;
         double fatPart = Math.min(fat, cut);
-        return new Section(now, fatPart, bone, cut - fatPart, kept);
+        double pockets = Math.min(pockets(lost), cut - fatPart);
+        return new Section(now, fatPart, bone, cut - fatPart - pockets, pockets, kept);
     }
 
-    /** What a millimetre cut off all lean faces weighs, g. */
-    double gramsPerMm() {
-        return hanging.surface().lean() * SurfaceClass.LEAN_DENSITY;
+    /**
+     * What is left for steaks once all is cut away that has to be, share of the green weight; below 0 by as much as is wanting:
+     * how surely nothing is left.
+     */
+    public double over(double lost) {
+        return now(lost) - boneShare - fat() - crust(lost) - pockets(lost) + steakShift;
+    }
+
+    private static double now(double lost) {
+        return Math.max(0, Math.min(1, 1 - lost));
+    }
+
+    private double fat() {
+        return hanging.surface().fatGrams(fatCoverMm) / hanging.greenGrams();
+    }
+
+    /** What is cut off besides fat and bone, share of the green weight. */
+    private double crust(double lost) {
+        return solid().outside(cutMm(lost)) / hanging.greenGrams();
+    }
+
+    /** What spoils in pockets under a film that has lifted, share of the green weight. */
+    private double pockets(double lost) {
+        double depth = pocketMm();
+        return depth == 0 ? 0 : solid().outside(cutMm(lost) + depth) / hanging.greenGrams() - crust(lost);
+    }
+
+    /** How deep that is, mm over all of it: the more the pockets join, the deeper. */
+    double pocketMm() {
+        double lifted = hanging.lifted();
+        return lifted / (1 - lifted) * Estimates.POCKET_MM;
+    }
+
+    /** How deep is cut, mm: the crust and what the knife takes with it. */
+    public double cutMm(double lost) {
+        double depth = crustMm(lost);
+        return depth == 0 ? 0 : Math.max(0, depth + order.marginMm() + closeness.moreMm());
+    }
+
+    /** What is cut off is its outside. */
+    Solid solid() {
+        return Solid.of(hanging.greenGrams(), hanging.surface(), shape);
     }
 }

@@ -65,7 +65,7 @@ class CostPropertiesTest {
         double steak = 0.85;
         double crust = 0.1;
         for (int day = 0; day <= days; day++) {
-            sections.add(new Section(steak + crust, 0, 0, crust, steak));
+            sections.add(new Section(steak + crust, 0, 0, crust, 0, steak));
             steak -= random.nextDouble() * 0.006;
             crust += random.nextDouble() * 0.002;
         }
@@ -93,14 +93,14 @@ class CostPropertiesTest {
     void a_piece_of_which_nothing_is_left_has_no_cost_by_the_kilogram() {
         DayToStop economics =
                 new DayToStop(500, Method.OPEN_AIR, 1000, 5, new ByProductPrices(0, 0, 0), PriceByAge.NONE);
-        List<DayToStop.Stop> stops = economics.days(List.of(new Section(0.4, 0, 0, 0.4, 0)));
+        List<DayToStop.Stop> stops = economics.days(List.of(new Section(0.4, 0, 0, 0.4, 0, 0)));
         assertThat(stops.get(0).costPerKg()).isEmpty();
         assertThat(stops.get(0).margin()).isEmpty();
     }
 
     @Test
     void trim_under_a_fat_seal_is_worth_nothing() {
-        List<Section> one = List.of(new Section(0.9, 0, 0, 0.2, 0.7));
+        List<Section> one = List.of(new Section(0.9, 0, 0, 0.2, 0, 0.7));
         ByProductPrices prices = new ByProductPrices(800, 0, 0);
         double open = new DayToStop(5000, Method.OPEN_AIR, 10_000, 0, prices, PriceByAge.NONE)
                 .days(one)

@@ -116,8 +116,9 @@ final class Cutting {
         if (lengthMm != null) {
             return new Trimmed(grams, lengthMm, kerf, endMm);
         }
-        Trimmed usual = Trimmed.usual(piece.cut().surface(), grams, piece.boneIn());
-        return new Trimmed(grams, usual.lengthMm(), kerf, endMm);
+        double lost = 1 - figures.expectedSection().now();
+        double cut = piece.trimModel().map(trim -> trim.cutMm(lost)).orElse(0.0);
+        return Trimmed.usual(piece.cut(), piece.greenGrams(), grams, lost, cut, kerf, endMm);
     }
 
     /** Reference, section 9. */

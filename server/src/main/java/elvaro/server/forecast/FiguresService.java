@@ -93,7 +93,7 @@ public class FiguresService {
     static Section expected(Ledger ledger, @Nullable Ahead ahead) {
         if (ahead == null) {
             double now = (double) ledger.aged() / ledger.green();
-            return new Section(now, 0, 0, 0, now);
+            return new Section(now, 0, 0, 0, 0, now);
         }
         double lost = Math.max(0, ledger.shrinkFraction());
         return ahead.trimModel().after(lost).without(withdrawn(ledger));

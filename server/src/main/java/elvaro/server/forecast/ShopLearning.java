@@ -12,6 +12,7 @@ import elvaro.core.forecast.Learning.WeighingEvidence;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.yield.KnifeWork;
+import elvaro.core.yield.Section;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceLogs;
@@ -157,8 +158,8 @@ class ShopLearning {
     /** Logarithm of the crust that was cut away over the one the law expected. */
     private static Optional<Double> crustFound(Piece piece, Ledger ledger) {
         double found = (double) ledger.piles().trimmedOff() / ledger.green();
-        double expected =
-                piece.trimModel().orElseThrow().after(ledger.shrinkFraction()).crust();
+        Section ahead = piece.trimModel().orElseThrow().after(ledger.shrinkFraction());
+        double expected = ahead.crust() + ahead.pockets();
         return teaches(ledger) && found > 0 && expected > 0
                 ? Optional.of(Math.log(found / expected))
                 : Optional.empty();

@@ -6,6 +6,7 @@ import elvaro.core.drying.Coating;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Split;
+import elvaro.core.plan.Doubt;
 import elvaro.core.question.Question;
 import elvaro.core.treatment.Clash;
 import elvaro.server.chamber.Chamber;
@@ -119,6 +120,11 @@ public class HangingService {
                 .flatMap(piece -> Clash.ofCoat(piece.coating(), piece.method()).stream())
                 .distinct()
                 .forEach(clash -> questions.add(clash.question()));
+        form.pieces().stream()
+                .filter(piece -> piece.method() != null && piece.contactPercent() != null)
+                .flatMap(piece -> Doubt.ofContact(piece.method(), piece.contactPercent() / 100.0).stream())
+                .distinct()
+                .forEach(doubt -> questions.add(Question.confirm(doubt.id(), "contactPercent", doubt.sentence())));
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions);
         make(lot, form, where);
         decisions.keep(lotId, null, settled);

@@ -9,7 +9,6 @@ import elvaro.core.air.Climate;
 import elvaro.core.cost.DayToStop;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
-import elvaro.core.cut.SurfaceClass;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
@@ -18,6 +17,7 @@ import elvaro.core.plan.Outlook;
 import elvaro.core.plan.Purchase;
 import elvaro.core.plan.WholeInstead;
 import elvaro.core.portion.Steaks;
+import elvaro.core.portion.Steaks.Trimmed;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.forecast.DayAhead;
@@ -119,21 +119,31 @@ public class ScenarioService {
                 DayToStop.best(days.stream().map(Outlook.OutlookDay::stop).toList())
                         .map(DayToStop.Stop::day)
                         .orElse(null),
-                steaks(form, cut, last),
-                WholeInstead.sentence(cut, planned.hanging(), outlook.climate(), target)
+                steaks(form, cut, outlook, last),
+                WholeInstead.sentence(cut, outlook.trimModel(), outlook.climate(), target)
                         .orElse(null),
-                Doubt.about(planned.hanging(), air, Optional.ofNullable(chamber).map(Chamber::kind), target),
+                doubts(planned.hanging(), air, chamber, days, target),
                 chamber == null ? null : drawing.miss(chamber).orElse(null),
                 outlook.forecast().belief().pieces(),
                 drawing.benches(planned),
                 outlook.workings(last));
     }
 
-    private static @Nullable Steaks steaks(ScenarioForm form, Cut cut, Outlook.OutlookDay day) {
+    private static List<Doubt> doubts(
+            Hanging hanging, Air air, @Nullable Chamber chamber, List<Outlook.OutlookDay> days, int target) {
+        List<Doubt> doubts = Doubt.about(hanging, air, Optional.ofNullable(chamber).map(Chamber::kind), target);
+        return Stream.concat(Doubt.ofNothingLeft(days, target).stream(), doubts.stream())
+                .toList();
+    }
+
+    private static @Nullable Steaks steaks(ScenarioForm form, Cut cut, Outlook outlook, Outlook.OutlookDay day) {
         double grams = day.section().steak() * form.greenGrams();
-        boolean sliced = cut.surface() != SurfaceClass.SINGLE_STEAK && cut.surface() != SurfaceClass.WHOLE_BIRD;
-        return sliced && grams > 0
-                ? Steaks.ofThickness(Steaks.Trimmed.usual(cut.surface(), grams, form.boneIn()), form.steakMm())
+        double lost = day.weight().lost();
+        return cut.sliced() && grams > 0
+                ? Steaks.ofThickness(
+                        Trimmed.usual(
+                                cut, form.greenGrams(), grams, lost, outlook.trimModel().cutMm(lost), 0, 0),
+                        form.steakMm())
                 : null;
     }
 
