@@ -14,11 +14,15 @@ interface Props {
   title?: string;
 }
 
+/** A smaller share of the green weight is not worth a word. */
+export const SHOWN = 0.0005;
+
 /** In words what the picture shows. */
 export function describeSection(section: Section): string {
   return (
     `Of the green weight ${percent(section.now)} is there now: ${percent(section.steak)} steak, ` +
-    `${percent(section.crust)} crust and trim, ${percent(section.fat)} fat, ${percent(section.bone)} bone.`
+    `${percent(section.crust)} crust and trim, ${percent(section.fat)} fat, ${percent(section.bone)} bone` +
+    (section.pockets > SHOWN ? `, ${percent(section.pockets)} spoilt in pockets.` : '.')
   );
 }
 
@@ -29,7 +33,7 @@ const about = ([x, y]: readonly [number, number], areaShare: number) => {
 
 /**
  * A cut through the piece, computed from its numbers: the dashed outline is what was hung, the filled shape what it
- * weighs now; in it the fat cap above, the bone below, the crust as a rim and the steak to come as the core. Areas are
+ * weighs now; in it the fat cap above, the bone below, the crust and what spoilt in pockets as a rim and the steak to come as the core. Areas are
  * true: each layer is the outline scaled by the square root of its share of the one around it.
  */
 export function SectionGlyph({ shape, section, size, title }: Props) {

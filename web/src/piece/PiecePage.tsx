@@ -269,13 +269,14 @@ function SectionKey({ piece: { card } }: { piece: PieceView }) {
   const rows: [string, string, number][] = [
     ['part.steak', card.state === 'CUT' ? 'steak' : 'steak to come', section.steak],
     ['part.trim', 'crust and trim', section.crust],
+    ['part.trim', 'spoilt in pockets', section.pockets],
     ['part.fat', 'fat', section.fat],
     ['part.bone', 'bone', section.bone],
   ];
   return (
     <Box component="ul" sx={{ listStyle: 'none', p: 0, mt: 2, mb: 0, maxWidth: 240, mx: 'auto' }}>
       {rows
-        .filter(([, , share]) => share > 0.0005)
+        .filter(([, , share]) => share > SHOWN)
         .map(([colour, label, share]) => (
           <Box component="li" key={label} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
             <Box

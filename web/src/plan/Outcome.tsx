@@ -94,7 +94,7 @@ export const Outcome = memo(function Outcome({ forward, greenGrams, cutCode, pri
         {steaks && (
           <Figure
             name={`Steaks of ${units.thickness(steaks.thicknessMm)}`}
-            note={`${units.small(steaks.gramsEach)} each, ends ${units.small(steaks.endsGrams)}`}
+            note={`${units.small(steaks.gramsEach)} each, ${units.small(steaks.leftOverGrams)} left over`}
           >
             {steaks.count}
           </Figure>
