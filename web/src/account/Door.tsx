@@ -31,7 +31,7 @@ export function Door({ title, children }: { title: string; children: ReactNode }
         <SectionGlyph
           shape="EYE_WITH_CAP"
           size={420}
-          section={{ now: 0.86, fat: 0.09, bone: 0, crust: 0.16, steak: 0.61 }}
+          section={{ now: 0.86, fat: 0.09, bone: 0, crust: 0.16, pockets: 0, steak: 0.61 }}
         />
         <Typography sx={{ color: 'text.secondary', maxWidth: 420, textAlign: 'center', mt: 2 }}>
           Hung at the dashed line. What is gone is water; the rim is crust; the core is the steak to come.

@@ -7,7 +7,7 @@ import type { PieceView } from '../api/client';
 import { usePiece } from '../api/pieces';
 import { Figure } from '../kit/Figure';
 import { Page, Waiting } from '../kit/Page';
-import { describeSection, SectionGlyph } from '../kit/SectionGlyph';
+import { describeSection, SectionGlyph, SHOWN } from '../kit/SectionGlyph';
 import { date, days, percent, useUnits } from '../kit/units';
 import { WeightBar } from '../kit/WeightBar';
 import { roleWords } from '../kit/words';

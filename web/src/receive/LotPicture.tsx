@@ -27,7 +27,7 @@ export function LotPicture({ text }: { text: LotText }) {
           <SectionGlyph
             shape={cut.shape}
             size={190}
-            section={section.data ?? { now: 1, fat: 0, bone: 0, crust: 0, steak: 1 }}
+            section={section.data ?? { now: 1, fat: 0, bone: 0, crust: 0, pockets: 0, steak: 1 }}
           />
           <Typography sx={{ mt: 1, textAlign: 'center' }}>{cut.name}</Typography>
         </Box>
