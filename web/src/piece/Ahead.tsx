@@ -154,7 +154,7 @@ export function ExpectedAndFound({ piece, plan }: { piece: PieceView; plan: Sche
         ? 'less than expected'
         : 'more than expected';
   const rows: [string, string, string, string][] = [
-    ['Days', String(plan.days), String(card.dayNumber ?? ''), ''],
+    ['Days', String(plan.targetDays), String(card.dayNumber ?? ''), ''],
     [
       'Shrink',
       `${percent(plan.lost)} (${percent(plan.lostLeast)} to ${percent(plan.lostMost)})`,
@@ -178,6 +178,9 @@ export function ExpectedAndFound({ piece, plan }: { piece: PieceView; plan: Sche
     <Box component="section" aria-labelledby="expected">
       <Typography id="expected" variant="h2" sx={{ mb: 1 }}>
         Expected when hung, and found
+      </Typography>
+      <Typography variant="body2" sx={{ mb: 1, color: 'text.secondary' }}>
+        What was expected then of day {plan.days}.
       </Typography>
       <DataTable label="Expected and found" sx={{ '& th, & td': { fontWeight: 400 } }}>
         <thead>

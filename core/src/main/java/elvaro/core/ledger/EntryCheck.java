@@ -5,6 +5,7 @@ import static elvaro.core.working.Quantity.mass;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.question.Question;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 
@@ -48,8 +49,12 @@ public final class EntryCheck {
         return Optional.empty();
     }
 
-    /** What to ask before a weighing of the piece is kept: heavier than hung, heavier than before, or fallen too fast. */
-    public static List<Question> questions(PieceLog log, int green, LogFact entry) {
+    /**
+     * What to ask before a weighing of the piece is kept: heavier than hung, heavier than before, or fallen too fast.
+     *
+     * @param hungAt when its days began
+     */
+    public static List<Question> questions(PieceLog log, int green, Instant hungAt, LogFact entry) {
         if (!weighsThePiece(entry)) {
             return List.of();
         }
@@ -62,7 +67,7 @@ public final class EntryCheck {
                     "%s is more than the %s it was hung at. Is it the right piece, and was the hook tared?"
                             .formatted(mass(net), mass(green - log.withdrawn()))));
         }
-        Optional<java.time.Instant> last = log.lastWeighedAt();
+        Optional<Instant> last = log.lastWeighedAt();
         boolean laterThanLast = last.isEmpty() || entry.at().isAfter(last.get());
         if (!laterThanLast) {
             return List.of();
@@ -74,8 +79,7 @@ public final class EntryCheck {
                     "It weighed %s before and does not gain. Is it the right piece, wet, or not tared?"
                             .formatted(mass(before))));
         }
-        double days = last.map(at -> Duration.between(at, entry.at()).toHours() / 24.0)
-                .orElse(7.0);
+        double days = Duration.between(last.orElse(hungAt), entry.at()).toHours() / 24.0;
         double allowed = before * FALL_PER_DAY * Math.max(1, days);
         if (before - net > allowed) {
             return List.of(Question.confirm(

@@ -70,9 +70,20 @@ class QuestionsTest {
             "7900, 3, ''"
         })
         void is_questioned_when_it_is_odd(int grams, int day, String question) {
-            assertThat(EntryCheck.questions(log, 8000, fact(LogFactKind.WEIGHED, day, grams)))
+            assertThat(EntryCheck.questions(log, 8000, DAY_0, fact(LogFactKind.WEIGHED, day, grams)))
                     .extracting(Question::id)
                     .isEqualTo(question.isEmpty() ? List.of() : List.of(question));
+        }
+
+        /** Common practice, no source: half a rib had lost half of itself on day 169, when it was first weighed again. */
+        @Test
+        void long_after_the_hanging_is_left_to_the_forecast() {
+            PieceLog never = PieceLog.of(8000, List.of());
+            assertThat(EntryCheck.questions(never, 8000, DAY_0, fact(LogFactKind.WEIGHED, 169, 4000)))
+                    .isEmpty();
+            assertThat(EntryCheck.questions(never, 8000, DAY_0, fact(LogFactKind.WEIGHED, 3, 4000)))
+                    .extracting(Question::id)
+                    .containsExactly("fell-fast");
         }
 
         @Test

@@ -40,10 +40,11 @@ public class OutlookService {
     }
 
     /**
-     * A piece that does not hang yet.
+     * A piece that does not hang yet, or was just hung.
      *
      * @param climate it would hang in, which may be another than the chamber's
      * @param chamber where, for its cost and what the shop learnt there; absent while nobody has chosen one
+     * @param hangsThere whether the chamber's load counts it already
      */
     public record Planned(
             Cut cut,
@@ -51,6 +52,7 @@ public class OutlookService {
             Hanging hanging,
             Climate climate,
             @Nullable Chamber chamber,
+            boolean hangsThere,
             int priceMinorPerKg,
             int consumablesMinor) {}
 
@@ -84,7 +86,8 @@ public class OutlookService {
             double green = hanging.greenGrams();
             double perDay = chamber == null
                     ? 0
-                    : chamber.rate(settings.tariffMinorPerKwh()).perDay(green / (green + pieces.loadOf(chamber.id())));
+                    : chamber.rate(settings.tariffMinorPerKwh())
+                            .perDay(green / (pieces.loadOf(chamber.id()) + (planned.hangsThere() ? 0 : green)));
             double fixed = green / 1000 * planned.priceMinorPerKg()
                     + planned.consumablesMinor()
                     + settings.labourMinorPerPiece();

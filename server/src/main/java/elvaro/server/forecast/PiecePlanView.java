@@ -3,8 +3,14 @@ package elvaro.server.forecast;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
-/** What was expected of a piece when it was hung, for the day it was to be pulled. Shares are of the green weight. */
+/**
+ * What was expected of a piece when it was hung. Shares are of the green weight.
+ *
+ * @param targetDays how long it was to hang
+ * @param days the day this is of: that of the pull, the target while it hangs
+ */
 public record PiecePlanView(
+        int targetDays,
         int days,
         double lost,
         double lostLeast,

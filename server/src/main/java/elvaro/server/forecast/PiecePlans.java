@@ -4,9 +4,13 @@ import elvaro.core.plan.Outlook;
 import elvaro.server.forecast.OutlookService.Drawing;
 import elvaro.server.forecast.OutlookService.Planned;
 import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceLogs;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -18,12 +22,19 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(propagation = Propagation.MANDATORY)
 public class PiecePlans {
+    /** Who pulls later than this was not told what to expect. */
+    private static final int BEYOND_TARGET = 30;
+
     private final EntityManager entities;
     private final OutlookService outlooks;
+    private final PieceLogs logs;
+    private final Clock clock;
 
-    PiecePlans(EntityManager entities, OutlookService outlooks) {
+    PiecePlans(EntityManager entities, OutlookService outlooks, PieceLogs logs, Clock clock) {
         this.entities = entities;
         this.outlooks = outlooks;
+        this.logs = logs;
+        this.clock = clock;
     }
 
     /** Notes what is expected of pieces that were just hung. */
@@ -37,13 +48,36 @@ public class PiecePlans {
                         hanging,
                         drawing.air(piece.chamber().orElseThrow()),
                         piece.chamber().orElseThrow(),
+                        true,
                         piece.lot().priceMinorPerKg(),
                         piece.consumablesMinor()));
                 int days = piece.targetDays().orElseThrow();
-                // The piece has one plan; its id follows from the piece's, so that a retry makes the same one.
-                UUID id = UUID.nameUUIDFromBytes((piece.id() + " plan").getBytes(StandardCharsets.UTF_8));
-                entities.persist(new PiecePlan(
-                        id, piece.id(), outlook, outlook.days(days).get(days), now));
+                entities.persist(
+                        new PiecePlan(idOf(piece), piece.id(), days, outlook, outlook.days(days + BEYOND_TARGET), now));
+            });
+        }
+    }
+
+    /** The piece has one plan; its id follows from the piece's, so that a retry makes the same one. */
+    private static UUID idOf(Piece piece) {
+        return UUID.nameUUIDFromBytes((piece.id() + " plan").getBytes(StandardCharsets.UTF_8));
+    }
+
+    /**
+     * Notes it anew for a piece that is given a coat as it is hung, or from which such a one is taken back. One that was weighed
+     * since, or had it later, keeps what was expected of it then.
+     *
+     * @param beganOn when the treatment began
+     */
+    public void coatChanged(Piece piece, LocalDate beganOn) {
+        boolean asItWasHung =
+                piece.hungOn().filter(hungOn -> !beganOn.isAfter(hungOn)).isPresent()
+                        && logs.of(List.of(piece)).get(piece.id()).weighings().isEmpty();
+        if (asItWasHung) {
+            of(piece.id()).ifPresent(plain -> {
+                entities.remove(plain);
+                entities.flush();
+                keep(List.of(piece), clock.instant().truncatedTo(ChronoUnit.MICROS));
             });
         }
     }

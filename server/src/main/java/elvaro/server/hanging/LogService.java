@@ -172,12 +172,14 @@ public class LogService {
 
     /** What is odd by itself; else whether the forecast is surprised. One doubt about a weight is enough. */
     private List<Question> questions(Request request, LogFact fact) {
-        List<Question> odd = EntryCheck.questions(request.log(), request.piece().greenGrams(), fact);
+        Piece piece = request.piece();
+        Instant hungAt = piece.hungAt(workshops.mine().zone()).orElse(fact.at());
+        List<Question> odd = EntryCheck.questions(request.log(), piece.greenGrams(), hungAt, fact);
         boolean weighsThePiece = fact.kind() == LogFactKind.WEIGHED || fact.kind() == LogFactKind.PULLED;
         if (!odd.isEmpty() || !weighsThePiece) {
             return odd;
         }
-        return surprise.at(request.piece(), request.log(), fact).stream().toList();
+        return surprise.at(piece, request.log(), fact).stream().toList();
     }
 
     /**

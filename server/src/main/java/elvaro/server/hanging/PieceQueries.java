@@ -6,6 +6,7 @@ import elvaro.core.forecast.Forecast;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.PieceLog.NetWeight;
+import elvaro.core.schedule.DayNumber;
 import elvaro.core.working.Working;
 import elvaro.server.account.AccountService;
 import elvaro.server.forecast.Ahead;
@@ -15,7 +16,6 @@ import elvaro.server.forecast.FiguresService;
 import elvaro.server.forecast.Forecasts;
 import elvaro.server.forecast.Forecasts.Forecaster;
 import elvaro.server.forecast.OutlookService;
-import elvaro.server.forecast.PiecePlan;
 import elvaro.server.forecast.PiecePlans;
 import elvaro.server.forecast.ReachView;
 import elvaro.server.hanging.PieceView.EntryView;
@@ -124,7 +124,7 @@ public class PieceQueries {
                         .flatMap(chest -> IceView.of(piece, pieces.loadOf(chest.id())))
                         .orElse(null),
                 ahead,
-                plans.of(piece.id()).map(PiecePlan::view).orElse(null),
+                plans.of(piece.id()).map(plan -> plan.on(daysHung(worked))).orElse(null),
                 weighings(worked),
                 log(piece.id()),
                 decisions.about(piece.lot().id(), piece.id()),
@@ -135,6 +135,17 @@ public class PieceQueries {
         ZoneId zone = workshops.mine().zone();
         return PieceCard.of(
                 worked.piece(), worked.log(), worked.ledger(), worked.section(), worked.ahead(), clock.instant(), zone);
+    }
+
+    /** Until the pull, or as it is planned. */
+    private int daysHung(Figures worked) {
+        Piece piece = worked.piece();
+        ZoneId zone = workshops.mine().zone();
+        return worked.log()
+                .pull()
+                .map(pull -> (int) DayNumber.of(
+                        piece.hungOn().orElseThrow(), pull.at().atZone(zone).toLocalDate()))
+                .orElse(piece.targetDays().orElse(0));
     }
 
     private List<WeighingView> weighings(Figures worked) {

@@ -132,7 +132,8 @@ public class ScenarioService {
 
     private static List<Doubt> doubts(
             Hanging hanging, Air air, @Nullable Chamber chamber, List<Outlook.OutlookDay> days, int target) {
-        List<Doubt> doubts = Doubt.about(hanging, air, Optional.ofNullable(chamber).map(Chamber::kind), target);
+        List<Doubt> doubts =
+                Doubt.about(hanging, air, Optional.ofNullable(chamber).map(Chamber::kind), target);
         return Stream.concat(Doubt.ofNothingLeft(days, target).stream(), doubts.stream())
                 .toList();
     }
@@ -143,7 +144,13 @@ public class ScenarioService {
         return cut.sliced() && grams > 0
                 ? Steaks.ofThickness(
                         Trimmed.usual(
-                                cut, form.greenGrams(), grams, lost, outlook.trimModel().cutMm(lost), 0, 0),
+                                cut,
+                                form.greenGrams(),
+                                grams,
+                                lost,
+                                outlook.trimModel().cutMm(lost),
+                                0,
+                                0),
                         form.steakMm())
                 : null;
     }
@@ -229,7 +236,14 @@ public class ScenarioService {
                 form.contactPercent(),
                 null);
         return new Planned(
-                cut, form.fatCoverMm(), hanging, climate, chamber, form.priceMinorPerKg(), form.consumablesMinor());
+                cut,
+                form.fatCoverMm(),
+                hanging,
+                climate,
+                chamber,
+                false,
+                form.priceMinorPerKg(),
+                form.consumablesMinor());
     }
 
     private static Cut cut(ScenarioForm form) {

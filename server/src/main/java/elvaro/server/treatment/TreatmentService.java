@@ -11,6 +11,7 @@ import elvaro.core.treatment.Course.PlannedStep;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.Recipe;
 import elvaro.core.working.Quantity;
+import elvaro.server.forecast.PiecePlans;
 import elvaro.server.hanging.EntryForm;
 import elvaro.server.hanging.LogService;
 import elvaro.server.hanging.PieceQueries;
@@ -48,6 +49,7 @@ public class TreatmentService {
     private final DecisionService decisions;
     private final WorkshopService workshops;
     private final TreatmentQueries treated;
+    private final PiecePlans plans;
     private final EntityManager entities;
 
     TreatmentService(
@@ -59,6 +61,7 @@ public class TreatmentService {
             DecisionService decisions,
             WorkshopService workshops,
             TreatmentQueries treated,
+            PiecePlans plans,
             EntityManager entities) {
         this.writer = writer;
         this.rows = rows;
@@ -68,6 +71,7 @@ public class TreatmentService {
         this.decisions = decisions;
         this.workshops = workshops;
         this.treated = treated;
+        this.plans = plans;
         this.entities = entities;
     }
 
@@ -92,7 +96,7 @@ public class TreatmentService {
         rows.save(new Treatment(entryId, pieceId, given, beganOn, cost, parts));
         writer.spend(piece, cost);
         if (!beyondThePull(piece) && heavier(given.kind().coating(), piece.coating())) {
-            writer.coat(piece, given.kind().coating());
+            coat(piece, given.kind().coating(), beganOn);
         }
         if (form.coatGrams() > 0) {
             log.writeFor(pieceId, coatOf(entryId), entry(LogFactKind.COAT_ON, form.coatGrams(), ""));
@@ -255,12 +259,19 @@ public class TreatmentService {
         }
         writer.spend(piece, -taken.costMinor());
         if (!beyondThePull(piece) && piece.coating() == taken.kind().coating()) {
-            writer.coat(
+            coat(
                     piece,
                     treated.standing(pieceId).stream()
                             .map(each -> each.kind().coating())
-                            .reduce(Coating.NONE, (one, other) -> heavier(other, one) ? other : one));
+                            .reduce(Coating.NONE, (one, other) -> heavier(other, one) ? other : one),
+                    taken.beganOn());
         }
+    }
+
+    /** What was expected of it when it was hung was expected of it with its coat. */
+    private void coat(Piece piece, Coating coating, LocalDate beganOn) {
+        writer.coat(piece, coating);
+        plans.coatChanged(piece, beganOn);
     }
 
     private static UUID coatOf(UUID treatmentId) {
