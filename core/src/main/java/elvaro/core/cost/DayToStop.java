@@ -16,9 +16,22 @@ import java.util.Optional;
  * @param perDay chamber and energy a day
  * @param byProducts what trim, fat and bone fetch
  * @param prices of the steaks by age; may be empty
+ * @param sliceGrams steak that was taken already, and is paid for with the rest
  */
 public record DayToStop(
-        int greenGrams, Method method, double fixed, double perDay, ByProductPrices byProducts, PriceByAge prices) {
+        int greenGrams,
+        Method method,
+        double fixed,
+        double perDay,
+        ByProductPrices byProducts,
+        PriceByAge prices,
+        int sliceGrams) {
+
+    /** Of a piece from which nothing was taken. */
+    public DayToStop(
+            int greenGrams, Method method, double fixed, double perDay, ByProductPrices byProducts, PriceByAge prices) {
+        this(greenGrams, method, fixed, perDay, byProducts, prices, 0);
+    }
 
     /**
      * One day on which it could be pulled.
@@ -39,7 +52,7 @@ public record DayToStop(
 
     private Stop stop(int day, List<Section> sections) {
         Section section = sections.get(day);
-        double kilograms = section.steak() * greenGrams / 1000;
+        double kilograms = (section.steak() * greenGrams + sliceGrams) / 1000;
         double net = fixed + perDay * day - credit(section);
         Optional<Double> costPerKg = kilograms > 0 ? Optional.of(net / kilograms) : Optional.empty();
         int price = prices.on(day);

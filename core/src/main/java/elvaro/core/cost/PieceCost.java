@@ -3,7 +3,7 @@ package elvaro.core.cost;
 import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.SteakCost.ByProductPrices;
-import elvaro.core.ledger.Piles;
+import elvaro.core.ledger.Ledger;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -34,13 +34,14 @@ public record PieceCost(LandedCost landed, SteakCost steak, double perDay, long 
             ChamberRate rate,
             @Nullable Stay stay,
             @Nullable LoadHistory history,
-            Piles piles,
+            Ledger ledger,
             ByProductPrices prices) {
         boolean hung = stay != null && history != null;
         double share = hung ? history.share(stay) : 0;
         long days = hung ? stay.days() : 0;
         LandedCost landed = LandedCost.of(
                 spent.greenGrams(), spent.pricePerKg(), spent.consumables(), rate, share, days, spent.labour());
-        return new PieceCost(landed, SteakCost.of(landed, piles, prices), rate.perDay(share), days);
+        return new PieceCost(
+                landed, SteakCost.of(landed, ledger.piles(), ledger.slices(), prices), rate.perDay(share), days);
     }
 }

@@ -15,7 +15,7 @@ import java.util.Optional;
  *
  * @param landed all that was spent
  * @param credit what usable trim, fat and bone are worth
- * @param steakGrams P
+ * @param steakGrams P, and what was taken as slices before the pull
  */
 public record SteakCost(double landed, double credit, int steakGrams) {
 
@@ -33,11 +33,12 @@ public record SteakCost(double landed, double credit, int steakGrams) {
         }
     }
 
-    public static SteakCost of(LandedCost landed, Piles piles, ByProductPrices prices) {
+    /** @param sliceGrams steak that was taken before the pull */
+    public static SteakCost of(LandedCost landed, Piles piles, int sliceGrams, ByProductPrices prices) {
         double credit = Arrays.stream(Stream.values())
                 .mapToDouble(stream -> piles.of(stream) * prices.of(stream) / 1000)
                 .sum();
-        return new SteakCost(landed.total(), credit, piles.steak());
+        return new SteakCost(landed.total(), credit, piles.steak() + sliceGrams);
     }
 
     /** (landed − credit)/P, also the price at which the steaks break even; empty where there is no steak. */

@@ -16,10 +16,9 @@ public final class Surprise {
      * @param forecast made without the weighing
      * @param weighing in question
      * @param greenGrams G
-     * @param withdrawnGrams W, slices taken so far
+     * @param left share of the piece that is there, slices taken off
      */
-    public static Optional<Question> question(
-            Forecast forecast, Observed weighing, int greenGrams, int withdrawnGrams) {
+    public static Optional<Question> question(Forecast forecast, Observed weighing, int greenGrams, double left) {
         double z = forecast.surprise(weighing);
         if (Math.abs(z) <= LIMIT) {
             return Optional.empty();
@@ -27,8 +26,8 @@ public final class Surprise {
         Forecast.Day day = forecast.on(weighing.day());
         String expected = "%s to %s was expected"
                 .formatted(
-                        mass(Math.round(greenGrams * (1 - day.most())) - withdrawnGrams),
-                        mass(Math.round(greenGrams * (1 - day.least())) - withdrawnGrams));
+                        mass(Math.round(left * greenGrams * (1 - day.most()))),
+                        mass(Math.round(left * greenGrams * (1 - day.least()))));
         String doubt = z > 0
                 ? "That is less. Is it the right piece, was the scale tared, was a slice taken?"
                 : "That is more. Is it the right piece, is it wet, was the hook tared?";

@@ -17,8 +17,9 @@ import java.util.stream.Collectors;
  * @param aged A, the weight at the pull without coat or seal, 0 or more
  * @param piles what the bench weighed
  * @param cutAway the part of W that was thrown away; it counts as discard
+ * @param left ρ, the share of the piece that was still there at the pull, whatever water it lost; 0–1
  */
-public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAway) {
+public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAway, double left) {
     private static final String SOURCE = "Mass balance (reference, section 1)";
 
     public Ledger {
@@ -30,9 +31,9 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAwa
         }
     }
 
-    /** A ledger of a piece of which nothing was thrown away before the pull. */
+    /** A ledger of a piece of which nothing was thrown away before the pull, and slices were taken shortly before it. */
     public Ledger(int green, int withdrawn, int aged, Piles piles) {
-        this(green, withdrawn, aged, piles, 0);
+        this(green, withdrawn, aged, piles, 0, withdrawn == 0 ? 1 : (double) aged / (aged + withdrawn));
     }
 
     /** S = G − W − A: the water lost. Negative when the piece was weighed heavier than it was hung. */
@@ -43,6 +44,16 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAwa
     /** E = A − (P + U + F + B + D): what the piles do not account for; negative when they weigh more than the piece. */
     public int residual() {
         return aged - piles.total();
+    }
+
+    /** The water lost by what is left, as a share of its own green weight. */
+    public double lostOfRest() {
+        return left == 0 ? 0 : 1 - aged / (left * green);
+    }
+
+    /** The part of W that was eaten: slices taken early are steak as well. */
+    public int slices() {
+        return withdrawn - cutAway;
     }
 
     public double shrinkFraction() {

@@ -1,6 +1,7 @@
 package elvaro.core.ledger;
 
 import elvaro.core.ledger.LogFact.LogFactKind;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -11,12 +12,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The weights of one piece, read from its log. Entries that another entry corrects do not count; the order they were
  * written in does not matter, only when each happened.
  */
 public final class PieceLog {
+    /** So soon after a slice a weighing says more of it than the green weight does. */
+    private static final Duration NEAR_ENOUGH = Duration.ofDays(2);
+
     private final int green;
     private final List<LogFact> facts;
     private final List<NetWeight> weighings;
@@ -102,13 +107,63 @@ public final class PieceLog {
                 .orElse(coatOn);
     }
 
-    /** The share of the green weight gone as water by a weighing: (G − W − weight)/G, W what was taken until then. */
+    /**
+     * The share of the green weight gone as water by a weighing, of what is still there: 1 − weight/(ρ·G). A piece half of
+     * which was taken loses half the grams through half the surface, and the same share.
+     */
     public double lostBy(NetWeight weighing) {
-        int taken = facts.stream()
-                .filter(fact -> fact.kind().takes() && !fact.at().isAfter(weighing.at()))
-                .mapToInt(LogFact::grams)
-                .sum();
-        return (double) (green - taken - weighing.grams()) / green;
+        double left = leftAt(weighing.at());
+        return left == 0 ? 0 : 1 - weighing.grams() / (left * green);
+    }
+
+    /** ρ: the share of the piece that is still there, whatever water it lost; 1 while nothing was taken off. */
+    public double left() {
+        return leftAt(Instant.MAX);
+    }
+
+    private double leftAt(Instant at) {
+        double left = 1;
+        for (LogFact fact : facts) {
+            if (fact.kind().takes() && !fact.at().isAfter(at)) {
+                left *= Math.max(0, 1 - (double) fact.grams() / weightBefore(fact));
+            }
+        }
+        return left;
+    }
+
+    /** What the piece weighed when something was taken off, by the weighing nearest in time with nothing taken between. */
+    private int weightBefore(LogFact taken) {
+        int before = green;
+        Instant weighedAt = null;
+        NetWeight after = null;
+        int index = facts.indexOf(taken);
+        for (LogFact fact : facts.subList(0, index)) {
+            if (fact.kind().takes()) {
+                before -= fact.grams();
+            }
+            NetWeight net = netOf(fact);
+            if (net != null) {
+                before = net.grams();
+                weighedAt = net.at();
+            }
+        }
+        for (LogFact fact : facts.subList(index + 1, facts.size())) {
+            after = netOf(fact);
+            if (after != null || fact.kind().takes()) {
+                break;
+            }
+        }
+        Duration sinceBefore = weighedAt == null ? NEAR_ENOUGH : Duration.between(weighedAt, taken.at());
+        boolean afterIsNearer =
+                after != null && Duration.between(taken.at(), after.at()).compareTo(sinceBefore) <= 0;
+        return Math.max(1, afterIsNearer ? after.grams() + taken.grams() : before);
+    }
+
+    private @Nullable NetWeight netOf(LogFact fact) {
+        return weighings.stream()
+                .filter(net -> net.entry().equals(fact.id()))
+                .findFirst()
+                .orElse(null);
     }
 
     /** W: all that was taken off before the pull, slices and what was thrown away. */
@@ -242,7 +297,7 @@ public final class PieceLog {
     /** The ledger as it stands: before the pull, the last weight known takes the place of the aged weight. */
     public Ledger ledger() {
         int aged = Math.max(0, aged().orElseGet(this::latest));
-        return new Ledger(green, withdrawn(), aged, piles(), cutAway());
+        return new Ledger(green, withdrawn(), aged, piles(), cutAway(), left());
     }
 
     private int sum(LogFactKind kind) {

@@ -25,6 +25,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  * @param climate the air it hangs in
  * @param species decides whether anything is known of its tenderness and taste
  * @param economics what it costs and brings
+ * @param left share of the piece that is there, slices taken off
  */
 public record Outlook(
         Forecast forecast,
@@ -32,7 +33,19 @@ public record Outlook(
         double steakYieldSd,
         Climate climate,
         Species species,
-        DayToStop economics) {
+        DayToStop economics,
+        double left) {
+    /** Of a piece that is whole. */
+    public Outlook(
+            Forecast forecast,
+            TrimModel trimModel,
+            double steakYieldSd,
+            Climate climate,
+            Species species,
+            DayToStop economics) {
+        this(forecast, trimModel, steakYieldSd, climate, species, economics, 1);
+    }
+
     private static final NormalDistribution STANDARD = new NormalDistribution();
 
     /** Half-width of an 80 % band, in standard deviations. */
@@ -80,8 +93,9 @@ public record Outlook(
     /** @param last the last day, 0 or more; day 0 is the first */
     public List<OutlookDay> days(int last) {
         List<Forecast.Day> weights = forecast.daily(last);
-        List<Section> sections =
-                weights.stream().map(weight -> trimModel.after(weight.lost())).toList();
+        List<Section> sections = weights.stream()
+                .map(weight -> trimModel.after(weight.lost()).part(left))
+                .toList();
         List<DayToStop.Stop> stops = economics.days(sections);
         return IntStream.rangeClosed(0, last)
                 .mapToObj(day -> day(day, weights.get(day), sections.get(day), stops.get(day)))
@@ -93,7 +107,7 @@ public record Outlook(
                 day,
                 weight,
                 section,
-                trimModel.over(weight.lost()),
+                left * trimModel.over(weight.lost()),
                 steakSd(weight, section),
                 stop,
                 Tenderness.done(species, climate, day),
@@ -104,8 +118,8 @@ public record Outlook(
     /** The water's part by how the steaks move with it, the knife's, never surer than the depth of the crust, and that of pockets. */
     private double steakSd(Forecast.Day weight, Section section) {
         double step = 0.01;
-        double slope = (trimModel.over(weight.lost()) - trimModel.over(weight.lost() + step)) / step;
-        double knife = Math.max(steakYieldSd, Estimates.TRIM_SD * section.crust());
+        double slope = left * (trimModel.over(weight.lost()) - trimModel.over(weight.lost() + step)) / step;
+        double knife = Math.max(left * steakYieldSd, Estimates.TRIM_SD * section.crust());
         return Math.hypot(Math.hypot(slope * weight.sd(), knife), Estimates.POCKET_SD * section.pockets());
     }
 

@@ -25,11 +25,11 @@ public record KnifeWork(double cutMm, double crustMm, boolean measured, double m
      */
     public static Optional<KnifeWork> of(TrimModel trimModel, Ledger ledger, OptionalDouble measuredCrustMm) {
         int trim = ledger.piles().trimmedOff();
-        double law = trimModel.crustMm(ledger.shrinkFraction());
+        double law = trimModel.crustMm(ledger.lostOfRest());
         if (trim == 0 || law == 0 || isSpoilt(ledger)) {
             return Optional.empty();
         }
-        double cut = trimModel.solid().depth(trim);
+        double cut = trimModel.solid().depth(trim / ledger.left());
         double crust = measuredCrustMm.orElse(law);
         return Optional.of(new KnifeWork(
                 cut,
@@ -39,14 +39,14 @@ public record KnifeWork(double cutMm, double crustMm, boolean measured, double m
     }
 
     /**
-     * Steak found over steak expected, as a share of the green weight. Slices taken before the pull count as found.
+     * Steak found over steak expected, as a share of the green weight, of what was left after slices were taken.
      *
      * @param trimModel as it was cut
      */
     public static Optional<Double> steakOver(TrimModel trimModel, Ledger ledger) {
-        double withdrawn = (double) ledger.withdrawn() / ledger.green();
-        double expected = trimModel.after(ledger.shrinkFraction()).steak();
-        return isSpoilt(ledger) ? Optional.empty() : Optional.of(ledger.steakYield() + withdrawn - expected);
+        double expected =
+                trimModel.after(ledger.lostOfRest()).part(ledger.left()).steak();
+        return isSpoilt(ledger) ? Optional.empty() : Optional.of(ledger.steakYield() - expected);
     }
 
     private static boolean isSpoilt(Ledger ledger) {

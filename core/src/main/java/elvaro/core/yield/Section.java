@@ -45,10 +45,9 @@ public record Section(double now, double fat, double bone, double crust, double 
         return Piles.of(steaks, usable, fatGrams, boneGrams, crustGrams - usable + pocketGrams);
     }
 
-    /** The same piece after a slice was taken from its steak. */
-    public Section without(double share) {
-        double taken = Math.min(share, steak);
-        return new Section(now - taken, fat, bone, crust, pockets, steak - taken);
+    /** What is left of it after slices were taken across: of everything the same share. */
+    public Section part(double left) {
+        return new Section(now * left, fat * left, bone * left, crust * left, pockets * left, steak * left);
     }
 
     /** What the bench found. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.SteakCost.ByProductPrices;
+import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.Piles;
 import java.time.LocalDate;
 import java.util.List;
@@ -17,13 +18,14 @@ class CostTest {
     /**
      * Worked by hand: 8 kg at 20.00 = 160.00; bag 7.00; cabinet 3650.00 over 3650 days = 1.00 a day, 200 W at 0.30 =
      * 1.44 a day, half of both for 30 days = 15.00 + 21.60; bench 10.00; in all 213.60. Trim 1.5 kg at 8.00, fat 0.5 kg
-     * at 2.00, bone 0.2 kg at 1.00: credit 13.20. Steak 4.008 kg: 200.40 / 4.008 = 50.00.
+     * at 2.00, bone 0.2 kg at 1.00: credit 13.20. Steak 4.008 kg, 2 kg of it taken as slices before the pull: 200.40 / 4.008 = 50.00.
      */
     @Test
     void cost_per_kilogram_of_steak_agrees_with_the_worked_example() {
         LandedCost landed = LandedCost.of(8000, 2000, 700, new ChamberRate(365_000, 3650, 200, 30), 0.5, 30, 1000);
         assertThat(landed.total()).isCloseTo(21_360, within(1e-9));
-        SteakCost cost = SteakCost.of(landed, Piles.of(4008, 1500, 500, 200, 0), new ByProductPrices(800, 200, 100));
+        SteakCost cost =
+                SteakCost.of(landed, Piles.of(2008, 1500, 500, 200, 0), 2000, new ByProductPrices(800, 200, 100));
         assertThat(cost.credit()).isCloseTo(1320, within(1e-9));
         assertThat(cost.perKilogram())
                 .hasValueSatisfying(perKg -> assertThat(perKg).isCloseTo(5000, within(1e-9)));
@@ -36,7 +38,7 @@ class CostTest {
     @Test
     void a_piece_without_steak_has_no_price_per_kilogram() {
         LandedCost landed = new LandedCost(1000, 0, 0, 0, 0);
-        SteakCost cost = SteakCost.of(landed, Piles.of(0, 0, 0, 0, 900), new ByProductPrices(800, 200, 100));
+        SteakCost cost = SteakCost.of(landed, Piles.of(0, 0, 0, 0, 900), 0, new ByProductPrices(800, 200, 100));
         assertThat(cost.perKilogram()).isEmpty();
         assertThat(cost.working().filled()).endsWith("no steak");
     }
@@ -67,7 +69,12 @@ class CostTest {
     void a_piece_that_did_not_hang_has_no_share_of_a_chamber() {
         LandedCost.ChamberRate rate = new LandedCost.ChamberRate(300_000, 3_650, 90, 30);
         PieceCost fresh = PieceCost.of(
-                new PieceCost.Spent(2000, 1500, 700, 0), rate, null, null, Piles.NONE, new ByProductPrices(0, 0, 0));
+                new PieceCost.Spent(2000, 1500, 700, 0),
+                rate,
+                null,
+                null,
+                new Ledger(2000, 0, 2000, Piles.NONE),
+                new ByProductPrices(0, 0, 0));
         assertThat(fresh.landed().total()).isEqualTo(3000 + 700);
         assertThat(fresh.perDay()).isZero();
         assertThat(fresh.days()).isZero();

@@ -62,15 +62,15 @@ class TrimModelPropertiesTest {
 
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
-    void a_slice_taken_comes_off_the_steak_and_off_what_is_there(long seed) {
+    void slices_take_their_share_of_everything(long seed) {
         Random random = new Random(seed);
         Section whole = any(random, Method.MEMBRANE).after(random.nextDouble() * 0.3);
-        double slice = random.nextDouble() * 0.2;
-        Section left = whole.without(slice);
+        double there = random.nextDouble();
+        Section left = whole.part(there);
         assertThat(left.now())
                 .isCloseTo(left.steak() + left.fat() + left.bone() + left.crust() + left.pockets(), within(1e-9));
-        assertThat(left.steak()).isBetween(0.0, whole.steak());
-        assertThat(left.crust()).isEqualTo(whole.crust());
+        assertThat(left.now()).isCloseTo(there * whole.now(), within(1e-12));
+        assertThat(left.steak()).isCloseTo(there * whole.steak(), within(1e-12));
     }
 
     /** EST, reference section 5: membrane crust × 0.7; none in vacuum and on ice. */

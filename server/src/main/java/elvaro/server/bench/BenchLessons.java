@@ -142,7 +142,7 @@ class BenchLessons {
         return figures.piece()
                 .trimModel()
                 .orElseThrow()
-                .crustMm(figures.ledger().shrinkFraction());
+                .crustMm(figures.ledger().lostOfRest());
     }
 
     private static BenchLesson steak(List<Bench> benches) {

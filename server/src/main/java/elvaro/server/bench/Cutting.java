@@ -40,7 +40,8 @@ final class Cutting {
         for (BenchOrder order : BenchOrder.values()) {
             for (Closeness closeness : Closeness.values()) {
                 Piles piles = piles(figures, section(figures, trimModel.cutBy(order, closeness)));
-                SteakCost cost = SteakCost.of(figures.landed(), piles, settings.byProductPrices());
+                SteakCost cost =
+                        SteakCost.of(figures.landed(), piles, figures.ledger().slices(), settings.byProductPrices());
                 choices.add(new CutChoice(
                         order,
                         closeness,
@@ -54,9 +55,7 @@ final class Cutting {
 
     private static Section section(Figures figures, TrimModel trimModel) {
         var ledger = figures.ledger();
-        return trimModel
-                .after(Math.max(0, ledger.shrinkFraction()))
-                .without((double) ledger.withdrawn() / ledger.green());
+        return trimModel.after(Math.max(0, ledger.lostOfRest())).part(ledger.left());
     }
 
     /** What the piles are expected to weigh, cut as it was chosen. */

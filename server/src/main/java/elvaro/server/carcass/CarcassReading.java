@@ -201,7 +201,8 @@ class CarcassReading {
                 own.withdrawn(),
                 own.aged(),
                 own.piles().plus(Piles.of(partsGrams(parts), 0, 0, 0, 0)),
-                own.cutAway());
+                own.cutAway(),
+                own.left());
     }
 
     Balance balance(UUID id) {

@@ -38,9 +38,7 @@ public record AheadView(
         int target = figures.piece().targetDays().orElse(0);
         int today = (int) Math.floor(Math.max(0, dayNow));
         List<Outlook.OutlookDay> all = outlook.days(Math.max(target, today) + BEYOND_TARGET);
-        int withdrawn = figures.ledger().withdrawn();
-        List<DayAhead> days =
-                all.stream().map(day -> DayAhead.of(outlook, day, withdrawn)).toList();
+        List<DayAhead> days = all.stream().map(day -> DayAhead.of(outlook, day)).toList();
         return new AheadView(
                 dayNow,
                 days,

@@ -38,14 +38,13 @@ public record DayAhead(
         double equivalentDays,
         @Nullable String style) {
 
-    /** @param withdrawnGrams slices taken already */
-    public static DayAhead of(Outlook outlook, Outlook.OutlookDay day, int withdrawnGrams) {
-        int green = outlook.trimModel().hanging().greenGrams();
+    public static DayAhead of(Outlook outlook, Outlook.OutlookDay day) {
+        double green = outlook.left() * outlook.trimModel().hanging().greenGrams();
         return new DayAhead(
                 day.day(),
-                weight(green, withdrawnGrams, day.weight().lost()),
-                weight(green, withdrawnGrams, day.weight().most()),
-                weight(green, withdrawnGrams, day.weight().least()),
+                weight(green, day.weight().lost()),
+                weight(green, day.weight().most()),
+                weight(green, day.weight().least()),
                 day.weight().lost(),
                 day.weight().least(),
                 day.weight().most(),
@@ -62,7 +61,7 @@ public record DayAhead(
                 day.style().map(Style::words).orElse(null));
     }
 
-    private static int weight(int green, int withdrawn, double lost) {
-        return (int) Math.round(green * (1 - lost)) - withdrawn;
+    private static int weight(double green, double lost) {
+        return (int) Math.round(green * (1 - lost));
     }
 }

@@ -86,7 +86,7 @@ public class FiguresService {
             return expected(ledger, ahead);
         }
         double day = Forecasts.dayOf(now, piece.hungAt(zone).orElseThrow());
-        return ahead.trimModel().after(ahead.at(day).lost()).without(withdrawn(ledger));
+        return ahead.trimModel().after(ahead.at(day).lost()).part(ledger.left());
     }
 
     /** What is to be expected of a piece of this weight. */
@@ -95,12 +95,8 @@ public class FiguresService {
             double now = (double) ledger.aged() / ledger.green();
             return new Section(now, 0, 0, 0, 0, now);
         }
-        double lost = Math.max(0, ledger.shrinkFraction());
-        return ahead.trimModel().after(lost).without(withdrawn(ledger));
-    }
-
-    private static double withdrawn(Ledger ledger) {
-        return (double) ledger.withdrawn() / ledger.green();
+        double lost = Math.max(0, ledger.lostOfRest());
+        return ahead.trimModel().after(lost).part(ledger.left());
     }
 
     private static ChamberRate rate(Piece piece, WorkshopSettings settings) {
@@ -125,7 +121,7 @@ public class FiguresService {
                 rate(piece, settings),
                 together == null ? null : together.byPiece().get(piece.id()),
                 together == null ? null : together.history(),
-                ledger.piles(),
+                ledger,
                 settings.byProductPrices());
     }
 

@@ -165,7 +165,7 @@ public class FinishedPieces {
                 chamber.rate(settings.tariffMinorPerKwh()),
                 stay,
                 history,
-                told.ledger().piles(),
+                told.ledger(),
                 settings.byProductPrices());
         return new FinishedPiece(line, chamber, stay.to(), cost.days(), told.ledger(), cost.steak(), told.closedBy());
     }

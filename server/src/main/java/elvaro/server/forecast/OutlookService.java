@@ -141,7 +141,9 @@ public class OutlookService {
                         fixed,
                         figures.perDay(),
                         settings.byProductPrices(),
-                        settings.prices())));
+                        settings.prices(),
+                        figures.ledger().slices()),
+                figures.ledger().left()));
     }
 
     /** The same as it is shown, with the days counted to now. */

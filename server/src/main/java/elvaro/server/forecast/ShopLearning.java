@@ -158,7 +158,8 @@ class ShopLearning {
     /** Logarithm of the crust that was cut away over the one the law expected. */
     private static Optional<Double> crustFound(Piece piece, Ledger ledger) {
         double found = (double) ledger.piles().trimmedOff() / ledger.green();
-        Section ahead = piece.trimModel().orElseThrow().after(ledger.shrinkFraction());
+        Section ahead =
+                piece.trimModel().orElseThrow().after(ledger.lostOfRest()).part(ledger.left());
         double expected = ahead.crust() + ahead.pockets();
         return teaches(ledger) && found > 0 && expected > 0
                 ? Optional.of(Math.log(found / expected))

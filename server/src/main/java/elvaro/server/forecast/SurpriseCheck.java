@@ -5,12 +5,14 @@ import elvaro.core.forecast.Observed;
 import elvaro.core.forecast.Surprise;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.PieceLog;
+import elvaro.core.ledger.PieceLog.NetWeight;
 import elvaro.core.question.Question;
 import elvaro.server.piece.Piece;
 import elvaro.server.settings.WorkshopService;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Asks about a weighing that the forecast, made from all the others, did not expect. */
@@ -35,10 +37,13 @@ public class SurpriseCheck {
         ZoneId zone = workshops.mine().zone();
         Instant hungAt = piece.hungAt(zone).orElseThrow();
         double day = Math.max(0, Forecasts.dayOf(weighing.at(), hungAt));
-        int net = weighing.grams() - log.coatOn();
         int green = piece.greenGrams();
-        double lost = (double) (green - log.withdrawn() - net) / green;
+        // A slice weighed right after says what the piece weighed when it was taken.
+        PieceLog with = PieceLog.of(
+                green,
+                Stream.concat(log.standing().stream(), Stream.of(weighing)).toList());
+        double lost = with.lostBy(new NetWeight(weighing.id(), weighing.at(), weighing.grams() - log.coatOn()));
         Forecast forecast = forecasts.forecaster().without(piece, log);
-        return Surprise.question(forecast, new Observed(day, lost), green, log.withdrawn());
+        return Surprise.question(forecast, new Observed(day, lost), green, with.left());
     }
 }

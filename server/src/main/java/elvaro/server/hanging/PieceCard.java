@@ -129,6 +129,6 @@ public record PieceCard(
     }
 
     private static int weight(Ledger ledger, Forecast.Day day) {
-        return (int) Math.round(ledger.green() * (1 - day.lost())) - ledger.withdrawn();
+        return (int) Math.round(ledger.left() * ledger.green() * (1 - day.lost()));
     }
 }

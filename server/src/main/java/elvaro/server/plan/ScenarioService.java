@@ -115,7 +115,7 @@ public class ScenarioService {
                 air.relativeHumidity() * 100,
                 air.metresPerSecond(),
                 days.stream().map(CurveDay::of).toList(),
-                DayAhead.of(outlook, last, 0),
+                DayAhead.of(outlook, last),
                 last.section(),
                 DayToStop.best(days.stream().map(Outlook.OutlookDay::stop).toList())
                         .map(DayToStop.Stop::day)
@@ -202,7 +202,7 @@ public class ScenarioService {
                 purchase.greenGrams(),
                 purchase.portionsEach(),
                 hangBy,
-                DayAhead.of(outlook, purchase.expected(), 0),
+                DayAhead.of(outlook, purchase.expected()),
                 cost,
                 cost / form.portions(),
                 loads.all(new Coming(purchase.pieces(), hanging, hangBy, target), SHORTEST_CURVE));

@@ -74,6 +74,22 @@ class ForecastIT {
         assertThat(after.path("day").asInt()).isEqualTo(42);
     }
 
+    /** Meant for day 42, pulled on day 20: what was expected then is what is compared. */
+    @Test
+    void what_was_expected_at_the_hanging_is_compared_on_the_day_of_the_pull(Someone owner) {
+        Client client = owner.client();
+        String piece = hungAgo(client, client.chamber("Cabinet", 50_000), 21);
+        double meant =
+                client.get("/api/pieces/" + piece).body().at("/plan/lost").asDouble();
+        Map<String, Object> pull = surely(weighed(5500, 1));
+        pull.put("kind", "PULLED");
+        client.must(client.write(piece, pull));
+        JsonNode plan = client.get("/api/pieces/" + piece).body().path("plan");
+        assertThat(plan.path("targetDays").asInt()).isEqualTo(42);
+        assertThat(plan.path("days").asInt()).isEqualTo(20);
+        assertThat(plan.path("lost").asDouble()).isBetween(meant / 3, meant * 0.8);
+    }
+
     /**
      * Set to 80 %, and by its probe at 72 % for sixteen days: what the pieces show is what the air explains, and the chamber
      * says so. Weighed exactly as a piece dries at 72 %, it goes on like that.

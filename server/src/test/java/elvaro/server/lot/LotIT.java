@@ -119,22 +119,25 @@ class LotIT {
                 .isEqualTo(2);
     }
 
-    @ParameterizedTest(name = "{0} by {1} asks {2}")
+    @ParameterizedTest(name = "{0} by {1}, {2} % of a film touching, asks {3}")
     @CsvSource({
-        "CLOTH, MEMBRANE, clash-cloth-in-membrane",
-        "SYRUP, OPEN_AIR, clash-sugar-hides-mould",
-        "PASTE, VACUUM, clash-coat-in-vacuum",
-        "PASTE, OPEN_AIR, ",
-        "CLOTH, OPEN_AIR, ",
+        "CLOTH, MEMBRANE, 90, clash-cloth-in-membrane",
+        "SYRUP, OPEN_AIR, 90, clash-sugar-hides-mould",
+        "PASTE, VACUUM, 90, clash-coat-in-vacuum",
+        "PASTE, OPEN_AIR, 90, ",
+        "CLOTH, OPEN_AIR, 90, ",
+        "NONE, MEMBRANE, 60, poor-contact",
+        "NONE, MEMBRANE, 75, ",
     })
-    void a_coat_that_clashes_is_asked_about_where_the_lot_is_split(
-            String coating, String method, String question, Someone owner) {
+    void a_coat_that_clashes_and_a_film_that_lifts_are_asked_about_where_the_lot_is_split(
+            String coating, String method, int contact, String question, Someone owner) {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 100_000);
         String lot = UUID.randomUUID().toString();
         client.must(client.post("/api/lots", Bodies.lotBody(lot, 4000)));
         Map<String, Object> piece = Bodies.hangBody(UUID.randomUUID().toString(), chamber, 4000);
-        piece.putAll(Map.of("coating", coating, "coatGrams", 90, "method", method));
+        int coatGrams = coating.equals("NONE") ? 0 : 90;
+        piece.putAll(Map.of("coating", coating, "coatGrams", coatGrams, "method", method, "contactPercent", contact));
         Client.Answer answer =
                 client.post("/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(piece), "answers", Map.of()));
         if (question == null) {

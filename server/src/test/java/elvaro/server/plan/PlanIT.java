@@ -118,7 +118,7 @@ class PlanIT {
     }
 
     @Test
-    void a_single_steak_is_told_what_a_whole_one_would_lose(Someone owner) {
+    void a_single_steak_is_told_how_little_it_keeps_and_one_that_is_used_up_that_nothing_is_left(Someone owner) {
         Client client = owner.client();
         Map<String, Object> scenario = Bodies.scenarioBody(client.chamber("Pantry fridge", 50_000));
         scenario.put("cutCode", "beef-steak");
@@ -128,8 +128,15 @@ class PlanIT {
                 client.must(client.post("/api/plan/forward", scenario)).body();
         assertThat(answer.path("wholeInstead").asString())
                 .contains("It is small")
-                .contains("by day 28 instead of");
+                .contains("is kept as steak by day 28, of a whole ");
         assertThat(answer.has("steaks")).isFalse();
+        scenario.putAll(Map.of("targetDays", 90, "contactPercent", 60));
+        assertThat(client.must(client.post("/api/plan/forward", scenario))
+                        .body()
+                        .path("doubts")
+                        .valueStream()
+                        .map(doubt -> doubt.path("id").asString()))
+                .contains("nothing-left", "poor-contact");
     }
 
     @Test

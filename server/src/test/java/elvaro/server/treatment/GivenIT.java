@@ -111,6 +111,9 @@ class GivenIT {
         assertThat(view.at("/coating").asString()).isEqualTo("SYRUP");
         assertThat(view.at("/consumablesMinor").asInt()).isEqualTo(140);
         assertThat(view.at("/ahead/atTarget/lost").asDouble()).isLessThan(plain * 0.95);
+        assertThat(view.at("/plan/lost").asDouble())
+                .as("what was expected when it was hung was expected of it with its honey")
+                .isCloseTo(view.at("/ahead/atTarget/lost").asDouble(), within(1e-3));
         assertThat(view.path("decisions").toString()).contains("A sticky face hides mould");
         assertThat(client.get("/api/tasks?days=20")
                         .body()
