@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
+import org.hipparchus.util.CombinatoricsUtils;
 
 /**
  * Whether any of three or more samples is liked more than others: Friedman's test on ranks within tasters, ties by
@@ -43,6 +44,11 @@ public record Friedman(List<Double> rankSums, double statistic, double p, boolea
     /** P(χ² as large or larger) with so many samples: near the truth for twelve tasters or more. */
     public static double chiSquared(double statistic, int samples) {
         return 1 - new ChiSquaredDistribution(samples - 1.0).cumulativeProbability(statistic);
+    }
+
+    /** The smallest p there is, of tasters who all put the samples in one order: one of k! orders, for each but the first. */
+    static double leastP(int samples, int tasters) {
+        return Math.pow(CombinatoricsUtils.factorialDouble(samples), 1.0 - tasters);
     }
 
     public Strength strength() {

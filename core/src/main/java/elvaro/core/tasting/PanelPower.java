@@ -3,6 +3,7 @@ package elvaro.core.tasting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.stream.IntStream;
 
 /**
  * What a panel can show, before anybody tastes.
@@ -61,16 +62,25 @@ public record PanelPower(boolean canShow, List<String> sentences) {
 
     private static PanelPower several(TastingKind kind, int samples, int tasters) {
         int pairs = samples * (samples - 1) / 2;
-        boolean canShow = Preference.needed(tasters, LEVEL).isPresent();
+        boolean together = kind == TastingKind.RANKING || samples > 2;
+        boolean canShow = together
+                ? Friedman.leastP(samples, tasters) < LEVEL
+                : Preference.needed(tasters, LEVEL).isPresent();
         List<String> said = new ArrayList<>();
-        if (kind == TastingKind.RANKING || samples > 2) {
+        if (together) {
+            said.add(
+                    canShow
+                            ? "If %s put all %d in the same order, that is more than chance (5 %%)."
+                                    .formatted(allOf(tasters), samples)
+                            : "Even if %s put all %d in the same order, that may be chance; %d are enough."
+                                    .formatted(allOf(tasters), samples, fewestAlike(samples)));
             OptionalInt apart = Preference.needed(tasters, LEVEL / pairs);
             said.add(
                     apart.isPresent()
                             ? "To tell one pair of the %d apart, %d of %d must put them in the same order."
                                     .formatted(pairs, apart.getAsInt(), tasters)
-                            : "%s cannot tell single pairs of %d apart; all %d together may still differ."
-                                    .formatted(capital(counted(tasters, "taster", "tasters")), pairs, samples));
+                            : "%s cannot tell one pair of the %d apart."
+                                    .formatted(capital(counted(tasters, "taster", "tasters")), pairs));
             said.add("To tell a pair apart four times in five if three people in four agree takes %d tasters."
                     .formatted(TastersNeeded.forPreference(SHARE, LEVEL / pairs)));
         } else {
@@ -84,6 +94,22 @@ public record PanelPower(boolean canShow, List<String> sentences) {
                     .formatted(TastersNeeded.forShift(1, LEVEL)));
         }
         return new PanelPower(canShow, List.copyOf(said));
+    }
+
+    private static String allOf(int tasters) {
+        return switch (tasters) {
+            case 1 -> "the one taster";
+            case 2 -> "both tasters";
+            default -> "all %d tasters".formatted(tasters);
+        };
+    }
+
+    /** How many tasters of one mind are more than chance. */
+    private static int fewestAlike(int samples) {
+        return IntStream.iterate(2, tasters -> tasters + 1)
+                .filter(tasters -> Friedman.leastP(samples, tasters) < LEVEL)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static String counted(int count, String one, String several) {

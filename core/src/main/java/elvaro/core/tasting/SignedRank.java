@@ -52,7 +52,14 @@ public record SignedRank(double sum, int differing, double p, double shift, Band
     }
 
     public Strength strength() {
-        return p < Preference.LEVEL ? Strength.SHOWN : p < 0.2 ? Strength.LEANING : Strength.NOT_SHOWN;
+        return p < Preference.LEVEL && leavesOutZero()
+                ? Strength.SHOWN
+                : p < 0.2 ? Strength.LEANING : Strength.NOT_SHOWN;
+    }
+
+    /** With ties the interval may reach 0 where the test does not: then nothing is shown. */
+    boolean leavesOutZero() {
+        return interval.low() > 0 || interval.high() < 0;
     }
 
     /** P(doubled sum ≤ s) for every s, each rank being positive or negative with even chances. */

@@ -41,7 +41,7 @@ public final class TastingOutcome {
     /** Two samples in one attribute, the first against the second. */
     public record Shift(Attribute attribute, int first, int second, SignedRank test, double adjustedP) {
         public Strength strength() {
-            return adjustedP < Preference.LEVEL
+            return adjustedP < Preference.LEVEL && test.leavesOutZero()
                     ? Strength.SHOWN
                     : adjustedP < 0.2
                             ? Strength.LEANING

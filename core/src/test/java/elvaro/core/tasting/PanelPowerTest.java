@@ -103,14 +103,31 @@ class PanelPowerTest {
                 "TRIANGLE | 2 | 6 | 2 | With 12 tries, 8 right are more than guessing (5 %).",
                 "TRIANGLE | 2 | 2 | 1 | With 2 tries even all of them right is no proof: guessing does it often enough. 3 of 3 is.",
                 "RANKING | 3 | 9 | 1 | To tell one pair of the 3 apart, 9 of 9 must put them in the same order.",
-                "RANKING | 4 | 6 | 1 | 6 tasters cannot tell single pairs of 6 apart; all 4 together may still differ.",
+                "RANKING | 4 | 6 | 1 | 6 tasters cannot tell one pair of the 6 apart.",
+                "RANKING | 3 | 3 | 1 | 'If all 3 tasters put all 3 in the same order, that is more than chance (5 %).'",
+                "RANKING | 3 | 2 | 1 | 'Even if both tasters put all 3 in the same order, that may be chance; 3 are enough.'",
                 "SCORES | 2 | 6 | 1 | 'With 6 tasters a shift of the scores can be shown, if nearly all lean the same way.'",
                 "SCORES | 2 | 3 | 1 | With 3 tasters no shift of the scores can be shown; with 6 it can."
             })
     void what_it_can_show_is_said_in_plain_words(
             TastingKind kind, int samples, int tasters, int rounds, String sentence) {
-        assertThat(PanelPower.of(kind, samples, tasters, rounds).sentences().get(0))
-                .isEqualTo(sentence);
+        assertThat(PanelPower.of(kind, samples, tasters, rounds).sentences()).contains(sentence);
+    }
+
+    @Test
+    void what_few_tasters_can_show_by_ranking_is_what_the_exact_test_can_show() {
+        for (int samples = 3; samples <= 6; samples++) {
+            double[] order = IntStream.range(0, samples).asDoubleStream().toArray();
+            for (int tasters = 2; tasters <= 5; tasters++) {
+                double[][] alike =
+                        IntStream.range(0, tasters).mapToObj(taster -> order).toArray(double[][]::new);
+                double least = Friedman.of(alike).p();
+                assertThat(PanelPower.of(TastingKind.RANKING, samples, tasters, 1)
+                                .canShow())
+                        .as("%d samples, %d tasters", samples, tasters)
+                        .isEqualTo(least < 0.05);
+            }
+        }
     }
 
     /** The sentence holds: one who agrees less is not shown, and as many as are named are. */

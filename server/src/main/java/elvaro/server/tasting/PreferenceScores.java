@@ -2,11 +2,10 @@ package elvaro.server.tasting;
 
 import elvaro.core.estimate.Estimates;
 import elvaro.core.tasting.BradleyTerry;
+import elvaro.core.tasting.Voices;
 import elvaro.core.trial.Band;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -40,8 +39,7 @@ public class PreferenceScores {
         List<TastingAggregate> revealed = tables.all(tastings.newest().stream()
                 .filter(tasting -> tasting.state() == TastingState.REVEALED)
                 .toList());
-        Map<UUID, Integer> numbers = new LinkedHashMap<>();
-        List<double[]> met = new ArrayList<>();
+        Voices<UUID> voices = new Voices<>();
         for (TastingAggregate laid : revealed) {
             List<UUID> ids = laid.samples().stream()
                     .map(sample -> sample.pieceId().orElse(sample.id()))
@@ -50,18 +48,14 @@ public class PreferenceScores {
                 UUID better = ids.get(duel.better());
                 UUID worse = ids.get(duel.worse());
                 if (!better.equals(worse)) {
-                    numbers.putIfAbsent(better, numbers.size());
-                    numbers.putIfAbsent(worse, numbers.size());
-                    met.add(new double[] {numbers.get(better), numbers.get(worse), duel.weight()});
+                    voices.add(laid.taster(duel.taster()), laid.tasting().id(), better, worse, duel.weight());
                 }
             });
         }
-        return numbers.isEmpty() ? Map.of() : liked(List.copyOf(numbers.keySet()), met);
+        return liked(voices.things(), voices.wins());
     }
 
-    private static Map<UUID, Liked> liked(List<UUID> ids, List<double[]> met) {
-        double[][] wins = new double[ids.size()][ids.size()];
-        met.forEach(each -> wins[(int) each[0]][(int) each[1]] += each[2]);
+    private static Map<UUID, Liked> liked(List<UUID> ids, double[][] wins) {
         BradleyTerry strengths = BradleyTerry.of(wins, Estimates.LIKING_SD);
         Map<UUID, Liked> liked = new HashMap<>();
         int circle = 0;

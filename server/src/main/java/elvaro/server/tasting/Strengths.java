@@ -3,16 +3,15 @@ package elvaro.server.tasting;
 import elvaro.core.estimate.Estimates;
 import elvaro.core.tasting.BradleyTerry;
 import elvaro.core.tasting.TastingOutcome.Duel;
+import elvaro.core.tasting.Voices;
 import elvaro.core.trial.Band;
 import elvaro.server.hanging.PieceQueries;
 import elvaro.server.piece.Piece;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.TreatmentQueries;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -52,7 +51,7 @@ class Strengths {
      * One of a group.
      *
      * @param chance that a taster likes it more than what it is held against, with its 80 % band
-     * @param voices choices it rests on
+     * @param voices choices it rests on, one of each taster
      */
     record StrengthView(String name, double chance, double low, double high, int tastings, double voices) {}
 
@@ -88,37 +87,32 @@ class Strengths {
     }
 
     private static List<StrengthGroup> groups(List<TastingAggregate> revealed, Function<TastingSample, String> what) {
-        Map<String, Integer> numbers = new LinkedHashMap<>();
+        Voices<String> voices = new Voices<>();
         Map<String, Set<UUID>> tasted = new HashMap<>();
-        List<Met> met = new ArrayList<>();
         for (TastingAggregate laid : revealed) {
             List<String> names = laid.samples().stream().map(what).toList();
             for (Duel duel : laid.outcome().duels()) {
                 String better = names.get(duel.better());
                 String worse = names.get(duel.worse());
                 if (!better.equals(worse)) {
-                    Stream.of(better, worse).forEach(name -> {
-                        numbers.putIfAbsent(name, numbers.size());
-                        tasted.computeIfAbsent(name, each -> new HashSet<>())
-                                .add(laid.tasting().id());
-                    });
-                    met.add(new Met(numbers.get(better), numbers.get(worse), duel.weight()));
+                    UUID session = laid.tasting().id();
+                    Stream.of(better, worse)
+                            .forEach(name -> tasted.computeIfAbsent(name, each -> new HashSet<>())
+                                    .add(session));
+                    voices.add(laid.taster(duel.taster()), session, better, worse, duel.weight());
                 }
             }
         }
-        double[][] wins = new double[numbers.size()][numbers.size()];
-        met.forEach(each -> wins[each.better()][each.worse()] += each.weight());
+        double[][] wins = voices.wins();
         if (wins.length == 0) {
             return List.of();
         }
         BradleyTerry strengths = BradleyTerry.of(wins, Estimates.LIKING_SD);
-        List<String> names = List.copyOf(numbers.keySet());
+        List<String> names = voices.things();
         return BradleyTerry.connected(wins).stream()
                 .map(members -> group(members, names, wins, strengths, tasted))
                 .toList();
     }
-
-    private record Met(int better, int worse, double weight) {}
 
     private static StrengthGroup group(
             List<Integer> members,

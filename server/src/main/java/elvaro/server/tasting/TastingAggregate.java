@@ -29,6 +29,15 @@ record TastingAggregate(
         return samples.stream().map(TastingSample::name).toList();
     }
 
+    /** Who sat at a position of the table; the same person in every tasting. */
+    UUID taster(int position) {
+        return places.stream()
+                .filter(place -> place.position() == position)
+                .map(place -> place.taster().id())
+                .findFirst()
+                .orElseThrow();
+    }
+
     Plate plate(TastingPlace place, int round) {
         return servings.of(place.position(), round);
     }
