@@ -17,4 +17,20 @@ export const useEvidence = (ask: Ask) =>
     placeholderData: (before) => before,
   });
 
+/** How good the forecasts were, and what is not learnt from. */
+export const useTrackRecord = () =>
+  useQuery({
+    queryKey: ['track record'],
+    queryFn: () => answer(api.GET('/api/forecasts/record')),
+    staleTime: 60_000,
+  });
+
+/** How good forecasts like that of a piece were, in a sentence; undefined while nothing is known. */
+export const useForecastsLike = (pieceId: string) =>
+  useQuery({
+    queryKey: ['track record', pieceId],
+    queryFn: () => answer(api.GET('/api/pieces/{id}/forecast/record', { params: { path: { id: pieceId } } })),
+    staleTime: 60_000,
+  }).data?.sentence;
+
 export const useAsks = () => useQuery({ queryKey: ['asks'], queryFn: () => answer(api.GET('/api/asks')) });

@@ -14,6 +14,7 @@ import { SectionGlyph } from '../kit/SectionGlyph';
 import { agedWords } from '../kit/words';
 import { Evidence } from './Evidence';
 import { LedgerColumns } from './LedgerColumns';
+import { TrackRecord } from './TrackRecord';
 import { WhereItWent } from './WhereItWent';
 
 const MOST = 8;
@@ -77,6 +78,7 @@ export default function ComparePage() {
       {chosen.length < 2 && (
         <Box sx={{ display: 'grid', gap: 5, gridTemplateColumns: 'minmax(0, 1fr)' }}>
           <Evidence />
+          <TrackRecord />
           <Suggestions known={known} onChoose={choose} />
         </Box>
       )}

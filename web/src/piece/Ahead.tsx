@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { answer, api, type PieceView, type Schema } from '../api/client';
+import { useForecastsLike } from '../api/compare';
 import { DataTable } from '../kit/DataTable';
 import { Figure } from '../kit/Figure';
 import { ProblemNotice } from '../kit/Notices';
@@ -17,6 +18,7 @@ type Ahead = Schema['AheadView'];
 export function AtTheTarget({ piece, ahead }: { piece: PieceView; ahead: Ahead }) {
   const units = useUnits();
   const { atTarget, now, bestDay } = ahead;
+  const howGood = useForecastsLike(piece.card.id);
   const working = (name: string) => piece.workings.find((each) => each.name === name);
   return (
     <Box component="section" aria-labelledby="ahead">
@@ -73,6 +75,11 @@ export function AtTheTarget({ piece, ahead }: { piece: PieceView; ahead: Ahead }
           </Figure>
         )}
       </Box>
+      {howGood && (
+        <Typography variant="body2" sx={{ mt: 1.5, color: 'text.secondary', maxWidth: 760 }}>
+          {howGood}
+        </Typography>
+      )}
     </Box>
   );
 }

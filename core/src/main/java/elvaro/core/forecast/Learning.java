@@ -6,6 +6,7 @@ import elvaro.core.estimate.Estimates;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
@@ -65,6 +66,11 @@ public final class Learning {
 
     /** What these teach, those that contradict the rest left out. */
     public static Taught taught(List<WeighingEvidence> finished) {
+        return taught(finished, Set.of());
+    }
+
+    /** @param always places in the list of those somebody says are right, whatever the rest says */
+    public static Taught taught(List<WeighingEvidence> finished, Set<Integer> always) {
         if (finished.isEmpty()) {
             return new Taught(Belief.ESTIMATES, 1, List.of());
         }
@@ -73,11 +79,11 @@ public final class Learning {
             counted.add(index);
         }
         List<Integer> leftOut = new ArrayList<>();
-        Optional<Integer> odd = contradicting(finished, counted);
+        Optional<Integer> odd = contradicting(finished, counted, always);
         while (odd.isPresent()) {
             leftOut.add(odd.get());
             counted.remove(odd.get());
-            odd = contradicting(finished, counted);
+            odd = contradicting(finished, counted, always);
         }
         List<WeighingEvidence> all = counted.stream().map(finished::get).toList();
         double scatter = scatter(all);
@@ -100,7 +106,8 @@ public final class Learning {
     private static final double CONTRADICTS = new ChiSquaredDistribution(2).inverseCumulativeProbability(0.999);
 
     /** The piece that lies farthest from what the others lead to expect, if that is farther than chance takes one. */
-    private static Optional<Integer> contradicting(List<WeighingEvidence> finished, List<Integer> counted) {
+    private static Optional<Integer> contradicting(
+            List<WeighingEvidence> finished, List<Integer> counted, Set<Integer> always) {
         if (counted.size() < FEWEST_TO_CONTRADICT) {
             return Optional.empty();
         }
@@ -111,7 +118,7 @@ public final class Learning {
         SharedBelief shared = SharedBelief.of(all, scatter);
         for (Integer piece : counted) {
             double distance = shared.without(finished.get(piece)).distance(finished.get(piece));
-            if (distance > most) {
+            if (distance > most && !always.contains(piece)) {
                 most = distance;
                 farthest = Optional.of(piece);
             }

@@ -56,10 +56,21 @@ public record ChamberHistory(Instant hungAt, List<ChamberStay> stays) {
 
     /** The air it hung in, each chamber's for as long as it was there. */
     public Climate climate(RecordedAir.WorkshopAir recorded) {
-        Climate climate = recorded.climate(stays.get(0).chamber(), hungAt);
+        return climateAsOf(recorded, Instant.MAX);
+    }
+
+    /**
+     * The same as it was known at a moment.
+     *
+     * @param at not before the hanging
+     */
+    Climate climateAsOf(RecordedAir.WorkshopAir recorded, Instant at) {
+        Climate climate = recorded.climateAsOf(stays.get(0).chamber(), hungAt, at);
         for (ChamberStay stay : stays.subList(1, stays.size())) {
-            double day = Math.max(0, Forecasts.dayOf(stay.from(), hungAt));
-            climate = climate.then(day, recorded.climate(stay.chamber(), hungAt));
+            if (!stay.from().isAfter(at)) {
+                double day = Math.max(0, Forecasts.dayOf(stay.from(), hungAt));
+                climate = climate.then(day, recorded.climateAsOf(stay.chamber(), hungAt, at));
+            }
         }
         return climate;
     }

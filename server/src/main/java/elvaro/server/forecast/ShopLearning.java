@@ -5,10 +5,13 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import elvaro.core.air.Air;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
+import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
+import elvaro.core.forecast.Forecast;
 import elvaro.core.forecast.Learning;
 import elvaro.core.forecast.Learning.Learnt;
 import elvaro.core.forecast.Learning.WeighingEvidence;
+import elvaro.core.forecast.Observed;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.yield.KnifeWork;
@@ -22,13 +25,16 @@ import elvaro.server.reading.RecordedAir;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import java.time.ZoneId;
-import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
@@ -56,7 +62,7 @@ class ShopLearning {
 
     private final Cache<Finished, WeighingEvidence> evidence =
             Caffeine.newBuilder().maximumSize(MOST_PIECES_KEPT).build();
-    private final Cache<LearningKey, Map<Where, ShopLessons>> kept =
+    private final Cache<LearningKey, Map<Where, PlaceLessons>> kept =
             Caffeine.newBuilder().maximumSize(MOST_WORKSHOPS_KEPT).build();
     private final PieceReader pieces;
     private final PieceLogs logs;
@@ -89,14 +95,25 @@ class ShopLearning {
         return new Lessons(kept.get(key, each -> learn(each, recorded)));
     }
 
+    /** What the pieces of one place teach, and which of them contradict the rest. */
+    private record PlaceLessons(ShopLessons taught, List<Contradiction> contradictions) {}
+
     /** The lessons of one workshop. */
-    record Lessons(Map<Where, ShopLessons> byPlace) {
+    record Lessons(Map<Where, PlaceLessons> byPlace) {
         ShopLessons about(Method method, UUID chamberId) {
-            return byPlace.getOrDefault(new Where(method, chamberId), ShopLessons.NOTHING);
+            PlaceLessons place = byPlace.get(new Where(method, chamberId));
+            return place == null ? ShopLessons.NOTHING : place.taught();
+        }
+
+        List<Contradiction> contradictions() {
+            return byPlace.values().stream()
+                    .flatMap(place -> place.contradictions().stream())
+                    .sorted(Comparator.comparing(Contradiction::tag))
+                    .toList();
         }
     }
 
-    private Map<Where, ShopLessons> learn(LearningKey key, RecordedAir.WorkshopAir recorded) {
+    private Map<Where, PlaceLessons> learn(LearningKey key, RecordedAir.WorkshopAir recorded) {
         List<Piece> finished =
                 pieces.findAll(key.finished().stream().map(FinishedRow::id).toList());
         Map<UUID, PieceLog> read = logs.of(finished);
@@ -105,33 +122,59 @@ class ShopLearning {
                 .collect(Collectors.groupingBy(piece -> new Where(
                         piece.method().orElseThrow(),
                         piece.chamber().map(Chamber::id).orElseThrow())));
-        Map<Where, ShopLessons> taught = new HashMap<>();
+        Map<Where, PlaceLessons> taught = new HashMap<>();
         byPlace.forEach((where, here) -> taught.put(where, taughtBy(here, read, recorded, key.divisionGrams())));
         return taught;
     }
 
-    private ShopLessons taughtBy(
+    private PlaceLessons taughtBy(
             List<Piece> here, Map<UUID, PieceLog> read, RecordedAir.WorkshopAir recorded, int division) {
-        List<WeighingEvidence> said = new ArrayList<>();
-        List<Double> crusts = new ArrayList<>();
-        for (Piece piece : here) {
-            PieceLog log = read.get(piece.id());
-            said.add(evidence(piece, log, recorded, division));
-            crustFound(piece, log.ledger()).ifPresent(crusts::add);
-        }
+        List<WeighingEvidence> said = here.stream()
+                .map(piece -> evidence(piece, read.get(piece.id()), recorded, division))
+                .toList();
+        Set<Integer> always = IntStream.range(0, here.size())
+                .filter(index -> here.get(index).alwaysTeaches())
+                .boxed()
+                .collect(Collectors.toSet());
+        Learning.Taught taught = Learning.taught(said, always);
+        List<Piece> counted = IntStream.range(0, here.size())
+                .filter(index -> !taught.leftOut().contains(index))
+                .mapToObj(here::get)
+                .toList();
+        List<Double> crusts = counted.stream()
+                .flatMap(piece -> crustFound(piece, read.get(piece.id()).ledger()).stream())
+                .toList();
         Learnt crust = Learning.towardsZero(crusts, Estimates.TRIM_SD);
         double factor = Math.exp(crust.value());
-        List<Double> steaks = here.stream()
+        List<Double> steaks = counted.stream()
                 .map(piece -> KnifeWork.steakOver(
                         piece.trimModel().orElseThrow().learnt(factor, 0),
                         read.get(piece.id()).ledger()))
                 .flatMap(Optional::stream)
                 .toList();
         Learnt steak = Learning.towardsZero(steaks, Estimates.STEAK_YIELD_SD);
-        return new ShopLessons(Learning.prior(said), factor, steak.value(), steak.sd(), steaks.size());
+        return new PlaceLessons(
+                new ShopLessons(taught.prior(), factor, steak.value(), steak.sd(), steaks.size()),
+                Stream.concat(
+                                taught.leftOut().stream().map(here::get),
+                                always.stream().map(here::get))
+                        .map(piece -> contradiction(piece, read.get(piece.id()), taught, recorded, division))
+                        .toList());
     }
 
-    private WeighingEvidence evidence(Piece piece, PieceLog log, RecordedAir.WorkshopAir recorded, int division) {
+    /** What it weighed at the end, beside what the pieces that count lead to expect. */
+    private Contradiction contradiction(
+            Piece piece, PieceLog log, Learning.Taught taught, RecordedAir.WorkshopAir recorded, int division) {
+        List<Observed> observed =
+                Forecasts.observed(piece, log, workshops.mine().zone());
+        ChamberHistory where = moves.of(piece, log);
+        WaterLoss loss = piece.hanging().orElseThrow().dryingIn(where.climate(recorded), where.leaks(log));
+        Forecast expected = Forecast.of(loss, taught.prior(), List.of(), division);
+        return Contradiction.of(piece, observed, expected);
+    }
+
+    /** What the weighings of a finished piece say; kept in memory. */
+    WeighingEvidence evidence(Piece piece, PieceLog log, RecordedAir.WorkshopAir recorded, int division) {
         ChamberHistory where = moves.of(piece, log);
         Finished finished = new Finished(
                 piece.id(),

@@ -36,6 +36,16 @@ public class PieceCommands {
         writer.retarget(piece, days);
     }
 
+    /** Puts a finished piece back among what the shop learns from, or leaves that to its weights again. */
+    public void teach(UUID id, int version, boolean always) {
+        Piece piece = pieces.find(id);
+        piece.mustStillBe(version);
+        if (piece.state() != PieceState.CUT) {
+            throw Refusal.conflict("wrong-state", "Only a finished piece teaches anything.");
+        }
+        writer.teach(piece, always);
+    }
+
     /** Says how warm the meat on ice was, and how warm it is round the chest now. */
     public void iced(UUID id, int version, double meatCelsius, double outsideCelsius) {
         Piece piece = pieces.find(id);

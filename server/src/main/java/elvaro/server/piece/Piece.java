@@ -86,6 +86,8 @@ public class Piece extends EditedRow {
     @Enumerated(EnumType.STRING)
     private Closeness closeness = Closeness.USUAL;
 
+    private boolean alwaysTeaches;
+
     /** At a cut face, tenths of a millimetre, if somebody laid a rule on it. */
     private Integer crustTenthsMm;
 
@@ -281,6 +283,15 @@ public class Piece extends EditedRow {
     void trim(Closeness how, @Nullable Integer crust) {
         closeness = how;
         crustTenthsMm = crust;
+    }
+
+    /** Somebody says that its weights are right, though they contradict those of other pieces; or no longer says so. */
+    void teach(boolean always) {
+        alwaysTeaches = always;
+    }
+
+    public boolean alwaysTeaches() {
+        return alwaysTeaches;
     }
 
     public Closeness closeness() {

@@ -80,6 +80,11 @@ public class PieceWriter {
     }
 
     /** How close the knife goes, and the crust it found, tenths of a millimetre, if somebody measured it. */
+    /** Whether it counts among what the shop has learnt even where it contradicts the rest. */
+    public void teach(Piece piece, boolean always) {
+        piece.teach(always);
+    }
+
     public void trim(Piece piece, Closeness closeness, @Nullable Integer crust) {
         piece.trim(closeness, crust);
     }

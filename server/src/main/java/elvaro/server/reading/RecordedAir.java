@@ -88,13 +88,18 @@ public class RecordedAir {
 
         /** The climate of a piece hung in this chamber: recorded, then as it was over the last days. */
         public Climate climate(Chamber chamber, Instant hungAt) {
+            return climateAsOf(chamber, hungAt, until);
+        }
+
+        /** The same from what was recorded before a moment. */
+        public Climate climateAsOf(Chamber chamber, Instant hungAt, Instant at) {
             AirSource source = sources.get(chamber.id());
             return source == null
                     ? chamber.kind().supposed(chamber.air())
                     : HourlyAir.climate(
                             recorded(chamber, source),
                             hungAt,
-                            until,
+                            at.isBefore(until) ? at : until,
                             chamber.air(),
                             chamber.kind().humiditySd());
         }
