@@ -67,3 +67,16 @@ test('what could not be saved stands in the field as it was typed', async () => 
   expect(screen.getByLabelText('Weight on the scale')).toHaveValue('4.2');
   expect(saved).not.toHaveBeenCalled();
 });
+
+test('what was typed stays when the scale speaks', async () => {
+  const shown = { grams: 4310, steady: true, empty: false, overloaded: false, tareGrams: 0, laying: 7 };
+  const panel = (scale?: { shown: typeof shown; keptLaying: number }) => (
+    <EntryPanel piece={piece} kind="WEIGHED" onSaved={vi.fn()} scale={scale} />
+  );
+  const { rerender } = show(panel());
+  await userEvent.type(screen.getByLabelText('Weight on the scale'), '4.2');
+  rerender(panel({ shown, keptLaying: 0 }));
+  expect(screen.getByLabelText('Weight on the scale')).toHaveValue('4.2');
+  await userEvent.clear(screen.getByLabelText('Weight on the scale'));
+  expect(screen.getByLabelText('Figure of the scale')).toHaveTextContent('4.310 kg');
+});

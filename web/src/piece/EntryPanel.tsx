@@ -60,8 +60,9 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
   const [askWhen, setAskWhen] = useState(text.at !== '');
   const write = useWriteEntry(card.id);
   const words = wording[kind];
-  const [typing, setTyping] = useState(text.weight !== '');
-  const live = scale && !typing ? scale : null;
+  const [typing, setTyping] = useState(false);
+  // What a person typed stays until they clear it, whatever the scale says meanwhile.
+  const live = scale && !typing && text.weight === '' ? scale : null;
   // What a question was asked about stays the weight, though the piece is lifted meanwhile.
   const [asked, setAsked] = useState<number | null>(null);
   const fromScale = live && isKeepable(live.shown, live.keptLaying) ? live.shown.grams : null;

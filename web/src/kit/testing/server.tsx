@@ -35,10 +35,12 @@ export function serverAnswers(...answers: { status: number; body?: unknown }[]):
   return sent;
 }
 
-/** A part of the screen with what all parts stand in. */
+/** A part of the screen with what all parts stand in; shown again with `rerender`. */
 export const show = (part: ReactNode) =>
-  render(
-    <QueryClientProvider client={queryClient}>
-      <MemoryRouter>{part}</MemoryRouter>
-    </QueryClientProvider>,
-  );
+  render(part, {
+    wrapper: ({ children }) => (
+      <QueryClientProvider client={queryClient}>
+        <MemoryRouter>{children}</MemoryRouter>
+      </QueryClientProvider>
+    ),
+  });

@@ -144,7 +144,12 @@ final class Visitor implements AutoCloseable {
     }
 
     void reads(String text) {
-        assertThat(page.getByText(text).first()).isVisible();
+        try {
+            assertThat(page.getByText(text).first()).isVisible();
+        } catch (AssertionError missing) {
+            throw new AssertionError(
+                    "%s\nAt %s:\n%s".formatted(missing.getMessage(), page.url(), page.innerText("body")), missing);
+        }
     }
 
     void doesNotRead(String text) {

@@ -84,7 +84,7 @@ class WeighingIT {
     /** Lifts what lies there, lays another on, and keeps it once it is steady. */
     private void weigh(Visitor maren, String tag, int grams, String said) throws IOException {
         scale.lay(0);
-        assertThat(maren.page.getByText("Lay %s on the scale".formatted(tag))).isVisible();
+        maren.reads("Lay %s on the scale".formatted(tag));
         scale.lay(grams);
         assertThat(maren.page.getByText(STEADY)).isVisible();
         maren.page.keyboard().press("Enter");
