@@ -27,6 +27,13 @@ export const useAges = (id: string) =>
     queryFn: () => answer(api.GET('/api/chambers/{id}/ages', { params: { path: { id } } })),
   });
 
+export const useRoomWater = (id: string) =>
+  useQuery({
+    queryKey: ['water', id],
+    queryFn: () => answer(api.GET('/api/chambers/{id}/water', { params: { path: { id } } })),
+    staleTime: 60_000,
+  });
+
 export const useDevices = () =>
   useQuery({ queryKey: ['devices'], queryFn: () => answer(api.GET('/api/devices')) });
 

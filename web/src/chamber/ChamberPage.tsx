@@ -13,6 +13,7 @@ import { days, moment, useUnits } from '../kit/units';
 import { AirChart } from './AirChart';
 import { AirEvents } from './AirEvents';
 import { LoggerFile } from './LoggerFile';
+import { RoomWater } from './RoomWater';
 import { stretches, week } from './stretch';
 
 /** Was the air right? */
@@ -51,6 +52,7 @@ export default function ChamberPage() {
         <Charts air={air.data} />
         <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
           <AirEvents air={air.data} />
+          <RoomWater id={id} />
           <Ages id={id} />
         </Box>
       </Box>

@@ -61,6 +61,11 @@ export const RoomList = memo(function RoomList({ rooms }: { rooms: Load[] }) {
             sx={{ color: room.fits ? 'text.secondary' : 'warning.main', fontWeight: room.fits ? 400 : 620 }}
           >
             {sentence(room)}
+            {room.humidity && (
+              <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontWeight: 400 }}>
+                {room.humidity}
+              </Box>
+            )}
           </Typography>
         </Box>
       ))}

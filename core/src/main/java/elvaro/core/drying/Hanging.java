@@ -46,6 +46,11 @@ public record Hanging(int greenGrams, Surface surface, boolean boneIn, Method me
         };
     }
 
+    /** Whether water leaves it into the air of the chamber. */
+    public boolean dries() {
+        return method != Method.VACUUM && method != Method.ON_ICE;
+    }
+
     /** Share of a membrane that does not touch the meat, 0–1; 0 where there is none. */
     public double lifted() {
         return method == Method.MEMBRANE ? 1 - contact : 0;

@@ -89,7 +89,7 @@ public record Doubt(String id, String sentence) {
     public static List<Doubt> about(Hanging hanging, Air air, Optional<ChamberKind> kind, int days) {
         List<Doubt> doubts = new ArrayList<>();
         Method method = hanging.method();
-        boolean dries = method != Method.VACUUM && method != Method.ON_ICE;
+        boolean dries = hanging.dries();
         double activity = method == Method.FAT_SEAL
                 ? Coating.FAT_SEAL.surfaceActivity()
                 : hanging.coating().surfaceActivity();

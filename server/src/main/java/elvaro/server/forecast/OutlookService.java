@@ -75,6 +75,15 @@ public class OutlookService {
             return recorded.miss(chamber);
         }
 
+        /** What a piece would weigh in a chamber as it runs. */
+        public Forecast weight(Hanging hanging, Chamber chamber) {
+            return Forecast.of(
+                    hanging.dryingIn(air(chamber)),
+                    lessons.about(hanging.method(), chamber.id()).prior(),
+                    List.of(),
+                    settings.divisionGrams());
+        }
+
         /** What would become of it. */
         public Outlook of(Planned planned) {
             Hanging hanging = planned.hanging();

@@ -32,12 +32,19 @@ public class LoadService {
     private final PieceQueries pieces;
     private final PlanRepository plans;
     private final WorkshopService workshops;
+    private final RoomWaterService water;
 
-    LoadService(ChamberService chambers, PieceQueries pieces, PlanRepository plans, WorkshopService workshops) {
+    LoadService(
+            ChamberService chambers,
+            PieceQueries pieces,
+            PlanRepository plans,
+            WorkshopService workshops,
+            RoomWaterService water) {
         this.chambers = chambers;
         this.pieces = pieces;
         this.plans = plans;
         this.workshops = workshops;
+        this.water = water;
     }
 
     /** Pieces that would come together. */
@@ -54,6 +61,7 @@ public class LoadService {
      * @param fits whether the coming pieces fit on their day
      * @param firstFit the first day on or after it on which they do; absent where they never do within a year
      * @param pull tags of the pieces to pull first so that they fit on their day
+     * @param humidity how it would run with them; absent where nothing comes, or too little was measured
      */
     public record ChamberLoad(
             UUID chamberId,
@@ -64,7 +72,8 @@ public class LoadService {
             @Nullable LocalDate tooFullOn,
             boolean fits,
             @Nullable LocalDate firstFit,
-            List<String> pull) {}
+            List<String> pull,
+            @Nullable String humidity) {}
 
     /**
      * Every chamber.
@@ -89,7 +98,7 @@ public class LoadService {
         return (chamber.kind() == ChamberKind.ICE_CHEST) == (coming.hanging().method() == Method.ON_ICE);
     }
 
-    private static ChamberLoad load(
+    private ChamberLoad load(
             Chamber chamber,
             List<PlannedStay> stays,
             Map<UUID, String> tags,
@@ -114,7 +123,10 @@ public class LoadService {
                         : load.firstFit(more, coming.from(), DAYS_AHEAD).orElse(null),
                 load.toPull(more).stream()
                         .map(stay -> tags.getOrDefault(stay.id(), ""))
-                        .toList());
+                        .toList(),
+                coming == null || !coming.hanging().dries()
+                        ? null
+                        : water.with(coming, chamber).orElse(null));
     }
 
     private static List<PlannedStay> stays(Coming coming) {

@@ -3,6 +3,7 @@ package elvaro.server.plan;
 import elvaro.server.hanging.SplitForm;
 import elvaro.server.lot.LotForm;
 import elvaro.server.plan.LoadService.ChamberLoad;
+import elvaro.server.plan.RoomWaterService.RoomWaterView;
 import elvaro.server.shared.Refusal;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -26,12 +27,19 @@ class PlanController {
     private final PlanService plans;
     private final LoadService loads;
     private final WorthService worth;
+    private final RoomWaterService water;
 
-    PlanController(ScenarioService scenarios, PlanService plans, LoadService loads, WorthService worth) {
+    PlanController(
+            ScenarioService scenarios,
+            PlanService plans,
+            LoadService loads,
+            WorthService worth,
+            RoomWaterService water) {
         this.scenarios = scenarios;
         this.plans = plans;
         this.loads = loads;
         this.worth = worth;
+        this.water = water;
     }
 
     record HangForm(
@@ -60,6 +68,12 @@ class PlanController {
     @GetMapping("/api/load")
     List<ChamberLoad> load(@RequestParam(defaultValue = "90") @Min(1) @Max(400) int days) {
         return loads.all(null, days);
+    }
+
+    /** What the load of a chamber gives off, what the chamber takes away, and its humidity to come. */
+    @GetMapping("/api/chambers/{id}/water")
+    RoomWaterView water(@PathVariable UUID id) {
+        return water.of(id);
     }
 
     /** How full they are, and where a scenario would find room. */

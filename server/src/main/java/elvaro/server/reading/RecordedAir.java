@@ -11,9 +11,13 @@ import elvaro.server.reading.AirStore.AirSource;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -35,6 +39,9 @@ public class RecordedAir {
     private static final Duration LOOKED_BACK = Duration.ofDays(500);
 
     private static final int MOST_CHAMBERS_KEPT = 200;
+
+    /** A day of which fewer hours were measured says little of its mean. */
+    private static final int MOST_OF_A_DAY_HOURS = 18;
 
     /** What a chamber's recorded air is known under; two that are equal are the same air. */
     public record Version(UUID chamberId, long revision, Instant until) {}
@@ -107,6 +114,33 @@ public class RecordedAir {
         /** The climate to come for a piece that does not hang yet. */
         public Climate ahead(Chamber chamber) {
             return climate(chamber, until);
+        }
+
+        /**
+         * The mean air of whole days on which it was measured most of the time, humidity too.
+         *
+         * @param from the first day that is wanted
+         */
+        public SortedMap<LocalDate, Air> daily(Chamber chamber, LocalDate from, ZoneId zone) {
+            AirSource source = sources.get(chamber.id());
+            if (source == null) {
+                return new TreeMap<>();
+            }
+            SortedMap<LocalDate, List<HourlyAir>> byDay = recorded(chamber, source).stream()
+                    .filter(hour -> !Double.isNaN(hour.relativeHumidity()))
+                    .collect(Collectors.groupingBy(
+                            hour -> Instant.ofEpochSecond(hour.hour() * 3600)
+                                    .atZone(zone)
+                                    .toLocalDate(),
+                            TreeMap::new,
+                            Collectors.toList()));
+            SortedMap<LocalDate, Air> daily = new TreeMap<>();
+            byDay.tailMap(from).forEach((day, measured) -> {
+                if (measured.size() >= MOST_OF_A_DAY_HOURS) {
+                    daily.put(day, HourlyAir.mean(measured, chamber.air()));
+                }
+            });
+            return daily;
         }
 
         /** What the chamber runs at by its last days; empty where nobody measured of late. */

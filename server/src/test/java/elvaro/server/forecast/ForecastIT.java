@@ -101,17 +101,7 @@ class ForecastIT {
         String piece = hungAgo(client, chamber, 16);
         JsonNode asSet = ahead(client, piece).path("atTarget");
         String token = client.deviceToken(UUID.randomUUID().toString(), chamber);
-        long now = Instant.now().getEpochSecond();
-        for (int day = 17; day > 0; day--) {
-            StringBuilder pack = new StringBuilder("[");
-            for (int hour = 0; hour < 24; hour++) {
-                long at = now - day * 86_400L + hour * 3_600L;
-                pack.append(hour == 0 ? "" : ",")
-                        .append("{\"n\":\"t\",\"u\":\"Cel\",\"t\":%d,\"v\":2.0}".formatted(at))
-                        .append(",{\"n\":\"h\",\"u\":\"%%RH\",\"t\":%d,\"v\":72}".formatted(at));
-            }
-            client.must(client.pack(token, pack.append("]").toString()));
-        }
+        client.recorded(token, 17, day -> 72);
         JsonNode asItRuns = ahead(client, piece).path("atTarget");
         assertThat(asItRuns.path("grams").asInt())
                 .as("drier air, more gone")

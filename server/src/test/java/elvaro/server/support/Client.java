@@ -11,9 +11,11 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.IntToDoubleFunction;
 import java.util.stream.Stream;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.JsonNode;
@@ -212,6 +214,26 @@ public final class Client {
         Map<String, Object> body = new java.util.HashMap<>(Map.of("name", "Device of " + chamberId));
         body.put("chamberId", chamberId);
         return must(put("/api/devices/" + id, body)).body().path("token").asString();
+    }
+
+    /**
+     * Readings of a probe by the hour, at 2 °C, until now.
+     *
+     * @param humidity in % on each day, the first the earliest
+     */
+    public void recorded(String token, int days, IntToDoubleFunction humidity) {
+        long now = Instant.now().getEpochSecond();
+        for (int day = 0; day < days; day++) {
+            StringBuilder pack = new StringBuilder("[");
+            for (int hour = 0; hour < 24; hour++) {
+                long at = now - (days - day) * 86_400L + hour * 3_600L;
+                pack.append(hour == 0 ? "" : ",")
+                        .append("{\"n\":\"t\",\"u\":\"Cel\",\"t\":%d,\"v\":2.0}".formatted(at))
+                        .append(",{\"n\":\"h\",\"u\":\"%%RH\",\"t\":%d,\"v\":%s}"
+                                .formatted(at, humidity.applyAsDouble(day)));
+            }
+            must(pack(token, pack.append("]").toString()));
+        }
     }
 
     /** Gives a piece a treatment. */
