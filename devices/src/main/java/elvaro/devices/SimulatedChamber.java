@@ -40,7 +40,7 @@ public final class SimulatedChamber {
     public record Sample(double celsius, double humidity) {}
 
     private final double setCelsius;
-    private final double usualHumidity;
+    private double usualHumidity;
     private final Random random;
     private double celsius;
     private double humidity;
@@ -60,6 +60,11 @@ public final class SimulatedChamber {
         this.celsius = setCelsius;
         this.humidity = usualHumidity;
         this.said = new Sample(setCelsius, usualHumidity);
+    }
+
+    /** Its load changed, and with it the humidity it settles about, % RH. */
+    public void settleAbout(double humidityPercent) {
+        usualHumidity = humidityPercent;
     }
 
     /**

@@ -32,11 +32,15 @@ public record SetPointMiss(Air set, Air runs) {
         if (!damp && !warm) {
             return Optional.empty();
         }
-        String is = damp ? share(runs.relativeHumidity()) + " RH" : temperature(runs.celsius());
-        String asked = damp ? share(set.relativeHumidity()) : temperature(set.celsius());
+        String is = both(damp, warm, share(runs.relativeHumidity()) + " RH", temperature(runs.celsius()));
+        String asked = both(damp, warm, share(set.relativeHumidity()), temperature(set.celsius()));
         double more = lost(runs) / lost(set) - 1;
         return Optional.of("Runs at %s, set to %s: pieces lose %s %s in four weeks."
                 .formatted(is, asked, share(Math.abs(more)), more >= 0 ? "more" : "less"));
+    }
+
+    private static String both(boolean damp, boolean warm, String humidity, String celsius) {
+        return damp && warm ? "%s and %s".formatted(humidity, celsius) : damp ? humidity : celsius;
     }
 
     private static double lost(Air air) {

@@ -33,6 +33,11 @@ class SetPointMissTest {
         assertThat(said(new Air(4, 0.80, 0.5))).startsWith("Runs at 4.0 °C, set to 2.0 °C: pieces lose");
     }
 
+    @Test
+    void one_that_misses_both_says_both() {
+        assertThat(said(new Air(4, 0.72, 0.5))).startsWith("Runs at 72.0 % RH and 4.0 °C, set to 80.0 % and 2.0 °C:");
+    }
+
     /** Sensors are off by two or three points. */
     @ParameterizedTest(name = "{0} °C, {1}")
     @CsvSource({"2, 0.80", "2.9, 0.80", "2, 0.78", "1.5, 0.825"})

@@ -326,10 +326,7 @@ class DemoLoader implements ApplicationRunner {
             archive.add(PieceDraft.fresh(id, lot, tag, green), PieceState.FRESH, List.of());
             return;
         }
-        Room room = Scenario.ROOMS.stream()
-                .filter(each -> each.key().equals(hung.room()))
-                .findFirst()
-                .orElseThrow();
+        Room room = Scenario.room(hung.room());
         Chamber chamber = chambers.find(rooms.get(hung.room())).orElseThrow();
         int place = hung.reached() == DemoProgress.HANGING ? hanging.merge(hung.room(), 1, Integer::sum) - 1 : 0;
         PieceDraft draft = PieceDraft.hung(id, lot, tag, hung.role(), green, hung.method(), hungOn, hung.days())
@@ -342,7 +339,7 @@ class DemoLoader implements ApplicationRunner {
                         bought,
                         hung,
                         piece.hanging().orElseThrow(),
-                        chamber.air(),
+                        room.runs(),
                         id,
                         piece.hungAt(zone).orElseThrow(),
                         people,

@@ -1,5 +1,6 @@
 package elvaro.server.demo;
 
+import elvaro.core.air.Air;
 import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
@@ -34,11 +35,11 @@ final class Scenario {
             new PriceStep(60, 8900));
 
     static final List<Room> ROOMS = List.of(
-            new Room("N", "North Room", ChamberKind.WALK_IN, 2, 12, 180_000, 2, 80, 0.5, 480_000, 20, 160, 1),
-            new Room("S", "Stone Locker", ChamberKind.CABINET, 2, 5, 45_000, 1.5, 82, 0.6, 180_000, 12, 70, 1),
-            new Room("P", "Pantry fridge", ChamberKind.REFRIGERATOR, 2, 4, 30_000, 3, 65, 0.1, 45_000, 12, 30, 2),
-            new Room("G", "Game larder", ChamberKind.SHED, 1, 6, 60_000, 3.5, 75, 0.3, 60_000, 15, 60, 0),
-            new Room("L", "Long chest", ChamberKind.ICE_CHEST, 1, 4, 40_000, 0, 98, 0.1, 22_000, 8, 0, 0));
+            new Room("N", "North Room", ChamberKind.WALK_IN, 2, 12, 180_000, 2, 80, 76, 0.5, 480_000, 20, 160, 1),
+            new Room("S", "Stone Locker", ChamberKind.CABINET, 2, 5, 45_000, 1.5, 82, 83, 0.6, 180_000, 12, 70, 1),
+            new Room("P", "Pantry fridge", ChamberKind.REFRIGERATOR, 2, 4, 30_000, 3, 65, 59, 0.1, 45_000, 12, 30, 2),
+            new Room("G", "Game larder", ChamberKind.SHED, 1, 6, 60_000, 3.5, 75, 80, 0.3, 60_000, 15, 60, 0),
+            new Room("L", "Long chest", ChamberKind.ICE_CHEST, 1, 4, 40_000, 0, 98, 98, 0.1, 22_000, 8, 0, 0));
 
     /**
      * What was bought. Days ago | cut | grade | bone | fat mm | g | price per kg | supplier | °C on arrival, then pieces
@@ -105,6 +106,12 @@ final class Scenario {
 
     record Person(String name, String signInName) {}
 
+    /**
+     * A chamber as real ones are.
+     *
+     * @param humidityPercent what it is set to
+     * @param runsPercent what it runs at
+     */
     record Room(
             String key,
             String name,
@@ -114,11 +121,34 @@ final class Scenario {
             int limitGrams,
             double celsius,
             int humidityPercent,
+            int runsPercent,
             double metresPerSecond,
             int purchaseMinor,
             int lifeYears,
             int watts,
-            int keeper) {}
+            int keeper) {
+
+        Air runs() {
+            return new Air(celsius, runsPercent / 100.0, metresPerSecond);
+        }
+    }
+
+    static Room room(String key) {
+        return ROOMS.stream().filter(room -> room.key().equals(key)).findFirst().orElseThrow();
+    }
+
+    /** What hung in a room, kg of green weight. */
+    static double kilogramsIn(String room, double daysAgo) {
+        double grams = 0;
+        for (Bought lot : lots()) {
+            for (DemoPiece piece : lot.pieces()) {
+                double takenDown = piece.reached() == DemoProgress.HANGING ? 0 : lot.daysAgo() - piece.days();
+                boolean there = piece.room().equals(room) && daysAgo <= lot.daysAgo() && daysAgo >= takenDown;
+                grams += there ? (double) lot.grams() / lot.pieces().size() : 0;
+            }
+        }
+        return grams / 1000;
+    }
 
     /** One lot and its pieces. */
     record Bought(

@@ -14,16 +14,18 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
  * A season of air in the demo's chambers: one reading a minute in the last thirty days, one in ten minutes before. The
- * pantry's compressor failed one night, the larder's probe was silent for a while, the chest of ice has none.
+ * chambers miss what they are set to as real ones do. The pantry's compressor failed one night, the larder's probe was silent for a while, the chest of ice has none.
  */
 @Component
 class Weather {
@@ -33,6 +35,9 @@ class Weather {
     private static final Duration FAILED_FOR = Duration.ofMinutes(210);
     private static final Duration PROBE_SILENT = Duration.ofDays(5);
     private static final Duration SILENT_FOR = Duration.ofHours(8);
+
+    /** What a kilogram more on the rails raises the humidity by, points. */
+    private static final double POINTS_PER_KILOGRAM = 0.08;
 
     private final AirHistory archive;
     private final AirService air;
@@ -79,11 +84,18 @@ class Weather {
                         "Compressor tripped in the night, reset at once when found. Looked at and smelled: kept."));
     }
 
+    /** About what its chamber runs at, the damper the more hangs in it. */
     private static List<Past> season(Room room, Instant now, long seed) {
-        SimulatedChamber chamber = new SimulatedChamber(room.celsius(), room.humidityPercent(), seed);
+        SimulatedChamber chamber = new SimulatedChamber(room.celsius(), room.runsPercent(), seed);
+        double[] kilograms = IntStream.rangeClosed(0, (int) SEASON.toDays())
+                .mapToDouble(days -> Scenario.kilogramsIn(room.key(), days))
+                .toArray();
+        double usual = Arrays.stream(kilograms).average().orElse(0);
         List<Past> season = new ArrayList<>();
         for (Instant at = now.minus(SEASON); !at.isAfter(now); ) {
-            Fault fault = fault(room, Duration.between(at, now));
+            Duration ago = Duration.between(at, now);
+            chamber.settleAbout(room.runsPercent() + POINTS_PER_KILOGRAM * (kilograms[(int) ago.toDays()] - usual));
+            Fault fault = fault(room, ago);
             Duration step = at.isBefore(now.minus(CLOSELY)) ? Duration.ofMinutes(10) : Duration.ofMinutes(1);
             Sample sample = chamber.after(step.toMinutes() / 60.0, fault);
             if (fault != Fault.SILENT) {

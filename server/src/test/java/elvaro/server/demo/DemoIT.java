@@ -52,6 +52,37 @@ class DemoIT {
         }
     }
 
+    /** Chambers miss their set-points as real ones do, and their air moves with what hangs in them. */
+    @Test
+    void its_chambers_run_otherwise_than_they_are_set_and_tell_what_their_load_does() {
+        JsonNode chambers = maren.get("/api/room").body().path("chambers");
+        assertThat(chambers.valueStream()
+                        .map(chamber -> chamber.path("setPointMiss").asString(""))
+                        .filter(miss -> miss.startsWith("Runs at ")))
+                .hasSizeGreaterThanOrEqualTo(2);
+        JsonNode water = maren.get(
+                        "/api/chambers/%s/water".formatted(chambers.at("/0/id").asString()))
+                .body();
+        assertThat(water.path("restsOnDays").asInt()).isGreaterThan(80);
+        assertThat(water.path("perKilogram").asDouble()).isPositive();
+    }
+
+    /** Four of five are meant to hold; the forecast knows neither the pieces nor the chambers beforehand. */
+    @Test
+    void its_forecasts_hold_as_often_as_they_promise_and_beat_the_straight_line() {
+        JsonNode record = maren.get("/api/forecasts/record").body();
+        for (JsonNode week : record.path("weeks")) {
+            if (week.path("forecasts").asInt() >= 15) {
+                assertThat(week.path("held").asDouble() / week.path("forecasts").asInt())
+                        .as("day %d", week.path("day").asInt())
+                        .isGreaterThan(0.6);
+            }
+        }
+        JsonNode twoWeeks = record.path("weeks").path(2);
+        assertThat(twoWeeks.path("medianMiss").asDouble())
+                .isLessThan(twoWeeks.path("medianMissOfLine").asDouble());
+    }
+
     /** Ahnström et al. 2006, Meat Science 73, from memory: 14 to 21 days open air, shrink 6.5 to 10.2 %, ±2.5 points. */
     @Test
     void open_air_pieces_of_three_weeks_shrink_as_published() {
