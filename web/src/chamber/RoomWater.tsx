@@ -20,7 +20,7 @@ export function RoomWater({ id }: { id: string }) {
       </Typography>
       <Typography>
         What hangs here gives off {units.small(water.givenGrams)} today.
-        {water.perKilogram != null && ` ${rise(water, water.perKilogram, units.small(1000))}`}
+        {water.perKilogram && ` ${rise(water.perKilogram, units.small(100))}`}
       </Typography>
       {water.sentence && <Typography sx={{ mt: 0.5 }}>{water.sentence}</Typography>}
       {water.days.length > 0 && <Weeks days={water.days} />}
@@ -33,16 +33,12 @@ export function RoomWater({ id }: { id: string }) {
   );
 }
 
-function rise(water: Water, perKilogram: number, kilogram: string): string {
-  const sd = water.perKilogramSd ?? 0;
-  const least = Math.max(0, perKilogram - 1.28 * sd);
-  return (
-    `${kilogram} a day more would raise its humidity by ${points(perKilogram)} points ` +
-    `(${points(least)} to ${points(perKilogram + 1.28 * sd)}).`
-  );
-}
+const rise = ({ mean, least, most }: NonNullable<Water['perKilogram']>, hundredGrams: string) =>
+  `${hundredGrams} a day more would raise its humidity by ${points(mean)} points ` +
+  `(${points(least)} to ${points(most)}).`;
 
-const points = (share: number) => (share * 100).toFixed(1);
+/** Of a tenth of a kilogram. */
+const points = (perKilogram: number) => (perKilogram * 10).toFixed(1);
 
 function Weeks({ days }: { days: Water['days'] }) {
   return (

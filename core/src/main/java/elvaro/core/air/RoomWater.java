@@ -56,7 +56,7 @@ public final class RoomWater {
      */
     public record WaterDay(double givenGrams, Air air) {}
 
-    /** Humidity with its 80 % band, fractions. */
+    /** Humidity, or what it rises by, with its 80 % band; fractions. */
     public record HumidityAhead(double mean, double least, double most) {}
 
     private final RealVector mean;
@@ -194,13 +194,12 @@ public final class RoomWater {
         return usual;
     }
 
-    /** By how much the humidity rises for a kilogram of water a day more, as a fraction; with its standard deviation. */
-    public double perKilogram() {
-        return 1000 * mean.getEntry(1) / Vapour.saturationPascal(usual.celsius());
-    }
-
-    public double perKilogramSd() {
-        return 1000 * Math.sqrt(covariance.getEntry(1, 1)) / Vapour.saturationPascal(usual.celsius());
+    /** By how much the humidity rises for a kilogram of water a day more, as long as damper air draws no less. */
+    public HumidityAhead perKilogram() {
+        double saturated = Vapour.saturationPascal(usual.celsius());
+        double rise = 1000 * mean.getEntry(1) / saturated;
+        double half = EIGHTY * 1000 * Math.sqrt(covariance.getEntry(1, 1)) / saturated;
+        return new HumidityAhead(rise, Math.max(0, rise - half), rise + half);
     }
 
     /** How many days it rests on. */

@@ -110,6 +110,9 @@ public final class Estimates {
     /** Standard deviation, natural logarithm, of the found crust over the expected one. */
     public static final double TRIM_SD = 0.25;
 
+    /** What is cut off a usual piece besides fat and bone, fraction of green: 15 to 18 % are published. */
+    public static final double USUAL_CRUST = 0.16;
+
     /** Standard deviation of the found steak yield against the expected one, once shrink is known; fraction of green. */
     public static final double STEAK_YIELD_SD = 0.03;
 

@@ -51,19 +51,17 @@ public record TrackRecord(List<Week> weeks) {
      * @param medianMissOfLine the same of a straight line, where there was one
      */
     public record Week(int day, int forecasts, int held, double medianMiss, OptionalDouble medianMissOfLine) {
-        /** In words; empty where there are too few to say. */
-        public Optional<String> sentence() {
-            return forecasts < FEWEST
-                    ? Optional.empty()
-                    : Optional.of("Of %d forecasts like this, made %s, %d held; half were off by less than %s%s."
-                            .formatted(
-                                    forecasts,
-                                    day == 0 ? "on the day it was hung" : "on day " + day,
-                                    held,
-                                    share(medianMiss),
-                                    medianMissOfLine.isPresent()
-                                            ? ", a straight line by " + share(medianMissOfLine.getAsDouble())
-                                            : ""));
+        /** In words. */
+        public String sentence() {
+            return "Of %d forecasts like this, made %s, %d held; half were off by less than %s%s."
+                    .formatted(
+                            forecasts,
+                            day == 0 ? "on the day it was hung" : "on day " + day,
+                            held,
+                            share(medianMiss),
+                            medianMissOfLine.isPresent()
+                                    ? ", a straight line by " + share(medianMissOfLine.getAsDouble())
+                                    : "");
         }
     }
 
@@ -95,9 +93,11 @@ public record TrackRecord(List<Week> weeks) {
         return day % EVERY_DAYS == 0 && day <= pulledOn - SHORTEST_DAYS;
     }
 
-    /** What is known of forecasts made when this one is: those of the last full week. */
+    /** What is known of forecasts made when this one is: those of the last full week of which enough is known. */
     public Optional<Week> like(double day) {
-        return weeks.stream().filter(week -> week.day() <= day).reduce((one, later) -> later);
+        return weeks.stream()
+                .filter(week -> week.day() <= day && week.forecasts() >= FEWEST)
+                .reduce((one, later) -> later);
     }
 
     /** Straight on from the hanging through the last weighing. */

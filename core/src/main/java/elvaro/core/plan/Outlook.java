@@ -115,11 +115,11 @@ public record Outlook(
                 Style.reached(species, day));
     }
 
-    /** The water's part by how the steaks move with it, the knife's, never surer than the depth of the crust, and that of pockets. */
+    /** The water's part by how the steaks move with it, the knife's, the more there is to cut off, and that of pockets. */
     private double steakSd(Forecast.Day weight, Section section) {
         double step = 0.01;
         double slope = left * (trimModel.over(weight.lost()) - trimModel.over(weight.lost() + step)) / step;
-        double knife = Math.max(left * steakYieldSd, Estimates.TRIM_SD * section.crust());
+        double knife = steakYieldSd * Math.max(left, section.crust() / Estimates.USUAL_CRUST);
         return Math.hypot(Math.hypot(slope * weight.sd(), knife), Estimates.POCKET_SD * section.pockets());
     }
 

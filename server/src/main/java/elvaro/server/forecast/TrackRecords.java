@@ -45,9 +45,6 @@ import org.springframework.transaction.annotation.Transactional;
 public class TrackRecords {
     private static final int MOST_KEPT = 2_000;
 
-    /** Fewer of its own method say less than those of all. */
-    private static final int FEWEST_ALIKE = 5;
-
     /** A piece of which forecasts are looked at, with its pull. */
     private record Pulled(Piece piece, PieceLog log, Instant at) {
         Method method() {
@@ -141,9 +138,8 @@ public class TrackRecords {
                 .toList();
         return TrackRecord.of(told(alike))
                 .like(day)
-                .filter(week -> week.forecasts() >= FEWEST_ALIKE)
                 .or(() -> TrackRecord.of(told(all)).like(day))
-                .flatMap(Week::sentence);
+                .map(Week::sentence);
     }
 
     private List<Pulled> pulled() {

@@ -2,6 +2,7 @@ package elvaro.server.plan;
 
 import elvaro.core.air.Air;
 import elvaro.core.air.RoomWater;
+import elvaro.core.air.RoomWater.HumidityAhead;
 import elvaro.core.air.RoomWater.WaterDay;
 import elvaro.core.forecast.Forecast;
 import elvaro.core.plan.RoomHumidity;
@@ -77,14 +78,13 @@ public class RoomWaterService {
      *
      * @param givenGrams what its load gives off today, g
      * @param sentence how it will run with what hangs there and is planned; absent where too little was measured
-     * @param perKilogram by how much a kilogram of water a day more raises its humidity, fraction, with its standard deviation
+     * @param perKilogram by how much a kilogram of water a day more raises its humidity, fraction, with the ends of its 80 % band
      * @param restsOnDays measured days it is learnt from
      */
     public record RoomWaterView(
             double givenGrams,
             @Nullable String sentence,
-            @Nullable Double perKilogram,
-            @Nullable Double perKilogramSd,
+            @Nullable HumidityAhead perKilogram,
             int restsOnDays,
             List<HumidityDay> days) {}
 
@@ -98,7 +98,6 @@ public class RoomWaterService {
                 room.given(workshops.today()),
                 ahead.map(RoomHumidity::sentence).orElse(null),
                 learnt.map(RoomWater::perKilogram).orElse(null),
-                learnt.map(RoomWater::perKilogramSd).orElse(null),
                 learnt.map(RoomWater::days).orElse(0),
                 ahead.map(RoomHumidity::days).orElse(List.of()));
     }
