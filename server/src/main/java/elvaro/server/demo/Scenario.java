@@ -35,7 +35,7 @@ final class Scenario {
             new PriceStep(60, 8900));
 
     static final List<Room> ROOMS = List.of(
-            new Room("N", "North Room", ChamberKind.WALK_IN, 2, 12, 180_000, 2, 80, 74, 0.5, 480_000, 20, 160, 1),
+            new Room("N", "North Room", ChamberKind.WALK_IN, 2, 12, 180_000, 2, 80, 75, 0.5, 480_000, 20, 160, 1),
             new Room("S", "Stone Locker", ChamberKind.CABINET, 2, 5, 45_000, 1.5, 82, 83, 0.6, 180_000, 12, 70, 1),
             new Room("P", "Pantry fridge", ChamberKind.REFRIGERATOR, 2, 4, 30_000, 3, 65, 59, 0.1, 45_000, 12, 30, 2),
             new Room("G", "Game larder", ChamberKind.SHED, 1, 6, 60_000, 3.5, 75, 80, 0.3, 60_000, 15, 60, 0),

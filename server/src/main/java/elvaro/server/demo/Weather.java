@@ -37,7 +37,7 @@ class Weather {
     private static final Duration SILENT_FOR = Duration.ofHours(8);
 
     /** What a kilogram more on the rails raises the humidity by, points. */
-    private static final double POINTS_PER_KILOGRAM = 0.08;
+    private static final double POINTS_PER_KILOGRAM = 0.05;
 
     private final AirHistory archive;
     private final AirService air;
