@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { answer, api, type Schema } from '../api/client';
@@ -15,7 +17,7 @@ const closenesses: Closeness[] = ['STRONGER', 'USUAL', 'MILDER'];
 export function WaysToCut({ bench }: { bench: Schema['BenchView'] }) {
   const { card, benchOrder } = bench.piece;
   const choose = useMutation({
-    mutationFn: (way: { order: Order; closeness: Closeness }) =>
+    mutationFn: (way: { order?: Order; closeness: Closeness; steaksOnBone?: boolean }) =>
       answer(
         api.PUT('/api/bench/{pieceId}/cutting', {
           params: { path: { pieceId: card.id } },
@@ -74,6 +76,24 @@ export function WaysToCut({ bench }: { bench: Schema['BenchView'] }) {
           </Box>
         ))}
       </Box>
+      {card.boneIn && (
+        <FormControlLabel
+          control={
+            <Checkbox
+              checked={bench.steaksOnBone}
+              disabled={choose.isPending}
+              onChange={(_, steaksOnBone) =>
+                choose.mutate({
+                  order: benchOrder ?? undefined,
+                  closeness: bench.closeness,
+                  steaksOnBone,
+                })
+              }
+            />
+          }
+          label="Steaks sawn through the bone, which stays on them"
+        />
+      )}
       <ProblemNotice failure={choose.error} />
     </Box>
   );

@@ -42,7 +42,13 @@ export function ScenarioFields({ scenario, first, methods, chambers, air, miss, 
         alignItems: 'start',
       }}
     >
-      <Piece first={first} methods={methods} chambers={chambers} withoutWeight={withoutWeight} />
+      <Piece
+        boneIn={scenario.boneIn}
+        first={first}
+        methods={methods}
+        chambers={chambers}
+        withoutWeight={withoutWeight}
+      />
       <What
         name="Days"
         part="days"
@@ -127,12 +133,12 @@ export function ScenarioFields({ scenario, first, methods, chambers, air, miss, 
   );
 }
 
-type PieceProps = Pick<Props, 'first' | 'methods' | 'chambers' | 'withoutWeight'>;
+type PieceProps = Pick<Props, 'first' | 'methods' | 'chambers' | 'withoutWeight'> & { boneIn: boolean };
 
 const Planned = fieldsOf<Scenario>();
 
 /** The piece and where it would hang. Drawn apart from the sliders, so that a slider does not draw it again. */
-const Piece = memo(function Piece({ first, methods, chambers, withoutWeight }: PieceProps) {
+const Piece = memo(function Piece({ first, methods, chambers, withoutWeight, boneIn }: PieceProps) {
   const units = useUnits();
   const change = useChange<Scenario>();
   const method = (next: string) => {
@@ -152,7 +158,12 @@ const Piece = memo(function Piece({ first, methods, chambers, withoutWeight }: P
         name="cutCode"
         required="Choose the cut."
         onPicked={(cut) =>
-          cut && change({ boneIn: cut.usuallyOnTheBone, price: lastPaid(cut.code, first, units) })
+          cut &&
+          change({
+            boneIn: cut.usuallyOnTheBone,
+            steaksOnBone: cut.steaksOnBone,
+            price: lastPaid(cut.code, first, units),
+          })
         }
       />
       {!withoutWeight && <Planned.Weight size="small" name="weight" label="Weight of a piece" />}
@@ -179,7 +190,8 @@ const Piece = memo(function Piece({ first, methods, chambers, withoutWeight }: P
         of="price"
         bare
       />
-      <Planned.Check name="boneIn" label="on the bone" sx={{ gridColumn: '1 / -1', my: -1 }} />
+      <Planned.Check name="boneIn" label="on the bone" sx={{ my: -1 }} />
+      {boneIn && <Planned.Check name="steaksOnBone" label="steaks on it too" sx={{ my: -1 }} />}
     </>
   );
 });

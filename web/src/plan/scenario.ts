@@ -5,6 +5,7 @@ import type { Units } from '../kit/units';
 export interface Scenario {
   cutCode: string;
   boneIn: boolean;
+  steaksOnBone: boolean;
   fatCover: string;
   weight: string;
   method: Schema['ScenarioForm']['method'];
@@ -31,6 +32,7 @@ const priceText = (minorPerKg: number, units: Units): string =>
 export const firstScenario = ({ scenario }: Schema['FirstPlan'], units: Units): Scenario => ({
   cutCode: scenario.cutCode,
   boneIn: scenario.boneIn,
+  steaksOnBone: scenario.steaksOnBone ?? false,
   fatCover: '',
   weight: units.weightForField(scenario.greenGrams),
   method: scenario.method,
@@ -63,6 +65,7 @@ export function scenarioBody(scenario: Scenario, units: Units): Schema['Scenario
   return {
     cutCode: scenario.cutCode,
     boneIn: scenario.boneIn,
+    steaksOnBone: scenario.boneIn && scenario.steaksOnBone,
     fatCoverMm: fat,
     greenGrams,
     method: scenario.method,

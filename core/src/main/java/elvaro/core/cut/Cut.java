@@ -19,6 +19,7 @@ import java.util.OptionalInt;
  * @param boneShare share of the green weight that is bone when bought bone-in (common practice, no source)
  * @param faceSquareCm what a knife across it lays bare, cm² (EST): a short piece has the same face as a long one; empty for
  *     what is not sliced along its length
+ * @param steaksOnBone whether its steaks are usually sawn through the bone, which is then part of them
  */
 public record Cut(
         String code,
@@ -31,7 +32,8 @@ public record Cut(
         int leastGrams,
         int mostGrams,
         double boneShare,
-        OptionalInt faceSquareCm) {
+        OptionalInt faceSquareCm,
+        boolean steaksOnBone) {
 
     public boolean weightIsUsual(int grams) {
         return grams >= leastGrams && grams <= mostGrams;

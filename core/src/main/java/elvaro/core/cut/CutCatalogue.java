@@ -15,14 +15,14 @@ import java.util.OptionalInt;
  * they are wide and only raise a question. Faces: engineering estimates (EST) of the cut across, eye and cap together.
  */
 public final class CutCatalogue {
-    /** code | species | name | other names | IMPS item | shape | surface | least g | most g | bone share | face cm² */
+    /** code | species | name | other names | IMPS item | shape | surface | least g | most g | bone share | face cm² | steaks usually on the bone */
     private static final String TABLE = """
             rib-bone-in | BEEF | Rib, oven-prepared | prime rib, fore rib | 107 | EYE_WITH_CAP | LONG_SUBPRIMAL | 2000 | 16000 | 0.16 | 180
             export-rib | BEEF | Ribeye roll, bone-in | export rib, bone-in ribeye | 109E | EYE_WITH_CAP | LONG_SUBPRIMAL | 2000 | 14000 | 0.14 | 160
             ribeye | BEEF | Ribeye roll | ribeye, cube roll, scotch fillet | 112A | EYE_WITH_CAP | LONG_SUBPRIMAL | 1500 | 10000 | 0 | 150
             strip-bone-in | BEEF | Strip loin, bone-in | shell loin | 175 | EYE_WITH_CAP | LONG_SUBPRIMAL | 2000 | 13000 | 0.13 | 150
             strip | BEEF | Strip loin | striploin, sirloin (British), New York strip | 180 | EYE_WITH_CAP | LONG_SUBPRIMAL | 1500 | 9500 | 0 | 130
-            short-loin | BEEF | Short loin | T-bone and porterhouse loin | 174 | EYE_WITH_CAP | LONG_SUBPRIMAL | 3000 | 18000 | 0.15 | 220
+            short-loin | BEEF | Short loin | T-bone and porterhouse loin | 174 | EYE_WITH_CAP | LONG_SUBPRIMAL | 3000 | 18000 | 0.15 | 220 | yes
             top-sirloin | BEEF | Top sirloin butt | rump, D-rump | 184 | FLAT | COMPACT_ROAST | 2000 | 9000 | 0 | 220
             tri-tip | BEEF | Tri-tip | maminha, triangle roast | 185C | FLAT | FLAT_CUT | 500 | 2200 | 0 | 60
             tenderloin | BEEF | Tenderloin | fillet | 189 | FLAT | FLAT_CUT | 1000 | 4500 | 0 | 35
@@ -32,7 +32,7 @@ public final class CutCatalogue {
             chuck-roll | BEEF | Chuck roll | neck end and blade eye | 116A | EYE_WITH_CAP | COMPACT_ROAST | 4000 | 14000 | 0 | 220
             clod | BEEF | Shoulder clod | bolar blade | 114 | FLAT | COMPACT_ROAST | 4000 | 14000 | 0 | 200
             brisket | BEEF | Brisket | breast | 120 | FLAT | FLAT_CUT | 2000 | 9000 | 0 | 130
-            beef-steak | BEEF | Single beef steak | one steak on its own | - | EYE_WITH_CAP | SINGLE_STEAK | 100 | 1500 | 0.12 | -
+            beef-steak | BEEF | Single beef steak | one steak on its own | - | EYE_WITH_CAP | SINGLE_STEAK | 100 | 1500 | 0.12 | - | yes
             deer-saddle | VENISON | Saddle of venison | both loins on the bone | - | SADDLE | QUARTER_OR_SADDLE | 1500 | 14000 | 0.28 | 110
             deer-haunch | VENISON | Haunch of venison | hindquarter, leg | - | QUARTER | QUARTER_OR_SADDLE | 1500 | 20000 | 0.24 | -
             deer-shoulder | VENISON | Shoulder of venison | forequarter | - | QUARTER | QUARTER_OR_SADDLE | 800 | 10000 | 0.26 | -
@@ -101,7 +101,8 @@ public final class CutCatalogue {
                 Integer.parseInt(column[7]),
                 Integer.parseInt(column[8]),
                 Double.parseDouble(column[9]),
-                column[10].equals("-") ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(column[10])));
+                column[10].equals("-") ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(column[10])),
+                column.length > 11);
     }
 
     /** All cuts, by species, the commonest first. */

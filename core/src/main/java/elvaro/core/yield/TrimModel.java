@@ -30,8 +30,13 @@ public record TrimModel(
 
     /** As the law says, before the shop has taught it anything. */
     public static TrimModel of(Cut cut, Hanging hanging, int fatCoverMm, BenchOrder order) {
-        double bone = hanging.boneIn() ? cut.boneShare() : 0;
-        return new TrimModel(hanging, cut.surface(), bone, fatCoverMm, order, Closeness.USUAL, 1, 0);
+        return new TrimModel(hanging, cut.surface(), 0, fatCoverMm, order, Closeness.USUAL, 1, 0).onBone(cut, false);
+    }
+
+    /** Sawn through the bone, or off it: a bone that stays is steak. */
+    public TrimModel onBone(Cut cut, boolean steaksOnBone) {
+        double share = hanging.boneIn() && !steaksOnBone ? cut.boneShare() : 0;
+        return new TrimModel(hanging, shape, share, fatCoverMm, order, closeness, crustFactor, steakShift);
     }
 
     /** As this shop cuts. */

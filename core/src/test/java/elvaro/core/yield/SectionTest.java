@@ -133,6 +133,21 @@ class SectionTest {
         assertThat(loin.after(shrinkPercent / 100).crust() * 100).isBetween(15 - 2.5, 18 + 2.5);
     }
 
+    /** A T-bone keeps its bone: the 15 % of a short loin are steak, and 13 to 16 points of any rib (common practice, no source). */
+    @Test
+    void a_bone_that_stays_on_the_steaks_is_steak() {
+        Cut loinOfT = CutCatalogue.get("short-loin");
+        Surface surface = Surface.of(loinOfT.surface(), 8000, 0, true);
+        TrimModel off = TrimModel.of(
+                loinOfT, new Hanging(8000, surface, true, Method.OPEN_AIR, Coating.NONE, 1), 0, BenchOrder.SLICE_FIRST);
+        Section sawn = off.onBone(loinOfT, true).after(0.15);
+        assertThat(sawn.steak() - off.after(0.15).steak()).isCloseTo(0.15, within(1e-9));
+        assertThat(sawn.bone()).isZero();
+        assertThat(off.onBone(loinOfT, false).after(0.15)).isEqualTo(off.after(0.15));
+        assertThat(loinOfT.steaksOnBone()).isTrue();
+        assertThat(CutCatalogue.get("export-rib").steaksOnBone()).isFalse();
+    }
+
     @Test
     void trimming_first_costs_a_millimetre_and_a_half_of_good_meat_all_round() {
         double kept = loin.after(0.1).steak()

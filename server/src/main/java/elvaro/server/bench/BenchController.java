@@ -33,10 +33,14 @@ class BenchController {
         this.lessons = lessons;
     }
 
-    /** @param crustTenthsMm measured at a cut face, tenths of a millimetre */
+    /**
+     * @param steaksOnBone whether steaks are sawn through the bone; absent to leave that as it is
+     * @param crustTenthsMm measured at a cut face, tenths of a millimetre
+     */
     record CuttingForm(
             @Nullable BenchOrder order,
             @NotNull Closeness closeness,
+            @Nullable Boolean steaksOnBone,
 
             @Nullable
             @Min(value = 1, message = "A crust is thicker than nothing.")

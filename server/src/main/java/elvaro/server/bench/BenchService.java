@@ -73,6 +73,7 @@ public class BenchService {
                 figures.log().wrap().orElse(null),
                 FollowUp.restsUntil(figures.log()).orElse(null),
                 figures.piece().closeness(),
+                figures.piece().steaksOnBone(),
                 figures.piece().crustTenthsMm().orElse(null),
                 closed ? List.of() : Cutting.choices(figures, workshops.settings()),
                 Cutting.cut(piece.log()),
@@ -108,12 +109,17 @@ public class BenchService {
         Piece piece = writer.lock(pieceId);
         mustBeDown(piece);
         boolean closed = piece.state() == PieceState.CUT;
-        boolean another = form.order() != piece.benchOrder().orElse(null) || form.closeness() != piece.closeness();
+        boolean sawn = form.steaksOnBone() != null && form.steaksOnBone() != piece.steaksOnBone();
+        boolean another =
+                sawn || form.order() != piece.benchOrder().orElse(null) || form.closeness() != piece.closeness();
         if (closed && another) {
             throw Refusal.conflict("wrong-state", "The bench is not open for this piece.");
         }
         if (form.order() != null) {
             writer.cutBy(piece, form.order());
+        }
+        if (sawn) {
+            writer.saw(piece, form.steaksOnBone());
         }
         writer.trim(piece, form.closeness(), form.crustTenthsMm());
     }

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param question what will be asked on closing, if anything
  * @param wrapGrams what wrap and string weighed; absent until the piece was weighed without them
  * @param smellAgainAt when a piece that rests unwrapped is to be smelled again
+ * @param steaksOnBone whether steaks are sawn through the bone
  * @param crustTenthsMm crust measured at a cut face, tenths of a millimetre
  * @param choices every order and closeness with what it is expected to give
  * @param cut the steaks as they were cut
@@ -36,6 +37,7 @@ public record BenchView(
         @Nullable Integer wrapGrams,
         @Nullable Instant smellAgainAt,
         Closeness closeness,
+        boolean steaksOnBone,
         @Nullable Integer crustTenthsMm,
         List<CutChoice> choices,
         SteaksCutView cut,

@@ -268,7 +268,7 @@ class ArchiveFormat {
             String name = type.replaceAll("[( ].*", "");
             return switch (name) {
                 case "uuid" -> ColumnType.ID;
-                case "char", "varchar" -> ColumnType.TEXT;
+                case "char", "varchar", "text" -> ColumnType.TEXT;
                 case "tinyint" -> ColumnType.TRUTH;
                 case "date" -> ColumnType.DAY;
                 case "datetime" -> ColumnType.MOMENT;

@@ -49,6 +49,7 @@ public class OutlookService {
     public record Planned(
             Cut cut,
             int fatCoverMm,
+            boolean steaksOnBone,
             Hanging hanging,
             Climate climate,
             @Nullable Chamber chamber,
@@ -103,6 +104,7 @@ public class OutlookService {
             return new Outlook(
                     forecast,
                     TrimModel.of(planned.cut(), hanging, planned.fatCoverMm(), BenchOrder.SLICE_FIRST)
+                            .onBone(planned.cut(), planned.steaksOnBone())
                             .learnt(taught.crustFactor(), taught.steakShift()),
                     taught.steakSd(),
                     climate,

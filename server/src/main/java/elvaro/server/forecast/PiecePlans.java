@@ -45,6 +45,7 @@ public class PiecePlans {
                 Outlook outlook = drawing.of(new Planned(
                         piece.cut(),
                         piece.lot().fatCoverMm(),
+                        piece.steaksOnBone(),
                         hanging,
                         drawing.air(piece.chamber().orElseThrow()),
                         piece.chamber().orElseThrow(),

@@ -27,6 +27,7 @@ class CutController {
     /**
      * @param imps IMPS item number, absent where there is none
      * @param usuallyOnTheBone whether the cut is one that has bones in it
+     * @param steaksOnBone whether its steaks are usually sawn through the bone
      * @param boneShare of its weight, with them in it
      */
     record CutView(
@@ -38,6 +39,7 @@ class CutController {
             @Nullable String imps,
             ShapeClass shape,
             boolean usuallyOnTheBone,
+            boolean steaksOnBone,
             double boneShare,
             List<CautionView> cautions) {
         static CutView of(Cut cut) {
@@ -50,6 +52,7 @@ class CutController {
                     cut.imps().orElse(null),
                     cut.shape(),
                     cut.boneShare() > 0,
+                    cut.steaksOnBone(),
                     cut.boneShare(),
                     CautionView.of(cut.species().cautions()));
         }

@@ -88,6 +88,8 @@ public class Piece extends EditedRow {
 
     private boolean alwaysTeaches;
 
+    private Boolean steaksOnBone;
+
     /** At a cut face, tenths of a millimetre, if somebody laid a rule on it. */
     private Integer crustTenthsMm;
 
@@ -294,6 +296,16 @@ public class Piece extends EditedRow {
         return alwaysTeaches;
     }
 
+    /** Whether its steaks are sawn through the bone. */
+    void saw(boolean onBone) {
+        steaksOnBone = onBone;
+    }
+
+    /** Whether they are, or usually would be. */
+    public boolean steaksOnBone() {
+        return boneIn() && (steaksOnBone == null ? cut().steaksOnBone() : steaksOnBone);
+    }
+
     public Closeness closeness() {
         return closeness;
     }
@@ -307,7 +319,8 @@ public class Piece extends EditedRow {
         return hanging()
                 .map(how -> TrimModel.of(
                                 cut(), how, lot.fatCoverMm(), benchOrder().orElse(BenchOrder.SLICE_FIRST))
-                        .cutBy(benchOrder().orElse(BenchOrder.SLICE_FIRST), closeness));
+                        .cutBy(benchOrder().orElse(BenchOrder.SLICE_FIRST), closeness)
+                        .onBone(cut(), steaksOnBone()));
     }
 
     public Lot lot() {

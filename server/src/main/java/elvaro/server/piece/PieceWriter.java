@@ -85,6 +85,11 @@ public class PieceWriter {
         piece.teach(always);
     }
 
+    /** Whether its steaks are sawn through the bone. */
+    public void saw(Piece piece, boolean onBone) {
+        piece.saw(onBone);
+    }
+
     public void trim(Piece piece, Closeness closeness, @Nullable Integer crust) {
         piece.trim(closeness, crust);
     }

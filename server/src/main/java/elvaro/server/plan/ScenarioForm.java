@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * A piece somebody thinks of hanging.
  *
  * @param greenGrams weight of one piece
+ * @param steaksOnBone whether steaks are to be sawn through the bone; absent for what is usual of the cut
  * @param contactPercent share of a membrane that touches meat; the usual one where nobody looked
  * @param chamberId where, for its air, its cost and what the shop learnt there
  * @param celsius air other than the chamber's, each where given
@@ -24,6 +25,7 @@ public record ScenarioForm(
         String cutCode,
 
         @NotNull Boolean boneIn,
+        @Nullable Boolean steaksOnBone,
 
         @NotNull
         @Min(value = 0, message = "Fat cover is ⟦length 0⟧ or more.")
@@ -82,6 +84,7 @@ public record ScenarioForm(
         return new ScenarioForm(
                 code,
                 boneIn,
+                steaksOnBone,
                 fatCoverMm,
                 greenGrams,
                 method,
@@ -102,6 +105,7 @@ public record ScenarioForm(
         return new ScenarioForm(
                 cutCode,
                 boneIn,
+                steaksOnBone,
                 fatCoverMm,
                 greenGrams,
                 way,

@@ -82,6 +82,7 @@ public class ScenarioService {
         ScenarioForm scenario = new ScenarioForm(
                 FIRST_CUT,
                 false,
+                null,
                 0,
                 FIRST_GRAMS,
                 method,
@@ -238,6 +239,7 @@ public class ScenarioService {
         return new Planned(
                 cut,
                 form.fatCoverMm(),
+                form.steaksOnBone() == null ? cut.steaksOnBone() : form.steaksOnBone(),
                 hanging,
                 climate,
                 chamber,

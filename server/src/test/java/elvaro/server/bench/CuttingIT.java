@@ -114,6 +114,31 @@ class CuttingIT {
     }
 
     @Test
+    void steaks_are_sawn_through_the_bone_where_somebody_says_so(Someone owner) {
+        Client client = owner.client();
+        String lot = UUID.randomUUID().toString();
+        client.must(client.post("/api/lots", elvaro.server.support.Bodies.lotBody(lot, 8000)));
+        String piece = UUID.randomUUID().toString();
+        client.must(client.post(
+                "/api/lots/" + lot + "/pieces",
+                Map.of(
+                        "pieces",
+                        List.of(Bodies.hangBody(piece, client.chamber("Cabinet", 50_000), 8000)),
+                        "answers",
+                        Map.of())));
+        client.must(client.write(piece, entry("PULLED", 7400)));
+        int off = client.get("/api/bench/" + piece)
+                .body()
+                .at("/expectedPiles/STEAK")
+                .asInt();
+        var sawn = client.must(client.put(
+                        "/api/bench/%s/cutting".formatted(piece), Map.of("closeness", "USUAL", "steaksOnBone", true)))
+                .body();
+        assertThat(sawn.path("steaksOnBone").asBoolean()).isTrue();
+        assertThat(sawn.at("/expectedPiles/STEAK").asInt()).isCloseTo(off + (int) (0.16 * 8000), within(3));
+    }
+
+    @Test
     void steaks_are_counted_as_they_were_cut_and_planned_by_thickness_or_weight(Someone owner) {
         Client client = owner.client();
         String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);

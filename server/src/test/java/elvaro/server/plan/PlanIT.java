@@ -140,6 +140,28 @@ class PlanIT {
     }
 
     @Test
+    void steaks_sawn_through_the_bone_count_it(Someone owner) {
+        Client client = owner.client();
+        Map<String, Object> scenario = Bodies.scenarioBody(client.chamber("Cabinet", 50_000));
+        scenario.putAll(Map.of("cutCode", "export-rib", "boneIn", true));
+        double off = steak(client, scenario);
+        scenario.put("steaksOnBone", true);
+        assertThat(steak(client, scenario)).isCloseTo(off + 0.14, within(1e-6));
+        scenario.remove("steaksOnBone");
+        scenario.put("cutCode", "short-loin");
+        double usual = steak(client, scenario);
+        scenario.put("steaksOnBone", false);
+        assertThat(steak(client, scenario)).isCloseTo(usual - 0.15, within(1e-6));
+    }
+
+    private static double steak(Client client, Map<String, Object> scenario) {
+        return client.must(client.post("/api/plan/forward", scenario))
+                .body()
+                .at("/target/steak")
+                .asDouble();
+    }
+
+    @Test
     void a_table_is_answered_with_what_to_buy_by_when_and_where_it_finds_room(Someone owner) {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 50_000);

@@ -288,6 +288,7 @@ class WorkshopsApartIT {
                 "PUT /api/pieces/{pieceId}/treatments/{treatmentId}/steps/{entryId}",
                 Map.of("number", 0, "words", "mine", "answers", Map.of()));
         bodies.put("PUT /api/pieces/{pieceId}/treatments/{treatmentId}/back/{entryId}", Map.of("words", "mine"));
+        bodies.put("PUT /api/pieces/{id}/teaches", Map.of("version", 1, "counts", true));
         bodies.put("PUT /api/bench/{pieceId}/cutting", Map.of("order", "SLICE_FIRST", "closeness", "MILDER"));
         bodies.put("PUT /api/bench/{pieceId}/discard/{entryId}", Map.of("reason", "mine"));
         bodies.put("PUT /api/bench/{pieceId}/close/{entryId}", Map.of("answers", Map.of()));
