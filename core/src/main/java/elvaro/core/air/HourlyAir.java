@@ -58,7 +58,7 @@ public record HourlyAir(long hour, double celsius, double relativeHumidity, doub
             if (known == Long.MIN_VALUE ? each.hour > first : each.hour - known > LONGEST_SILENCE_HOURS) {
                 readings.add(new Climate.Reading(dayOf(known == Long.MIN_VALUE ? first : known + 1, hungAt), usual));
             }
-            readings.add(new Climate.Reading(dayOf(each.hour, hungAt), each.with(set)));
+            readings.add(new Climate.Reading(dayOf(each.hour, hungAt), each.with(usual)));
             known = each.hour;
         }
         double from = known == Long.MIN_VALUE ? 0 : dayOf(known + 1, hungAt);
@@ -137,10 +137,10 @@ public record HourlyAir(long hour, double celsius, double relativeHumidity, doub
         return Duration.between(hungAt, Instant.ofEpochSecond(hour * 3600)).toSeconds() / 3600.0 / HOURS_PER_DAY;
     }
 
-    private Air with(Air set) {
+    private Air with(Air usual) {
         return new Air(
                 Math.max(-20, Math.min(40, celsius)),
-                Double.isNaN(relativeHumidity) ? set.relativeHumidity() : Math.max(0, Math.min(1, relativeHumidity)),
-                Double.isNaN(metresPerSecond) ? set.metresPerSecond() : Math.max(0, Math.min(10, metresPerSecond)));
+                Double.isNaN(relativeHumidity) ? usual.relativeHumidity() : Math.max(0, Math.min(1, relativeHumidity)),
+                Double.isNaN(metresPerSecond) ? usual.metresPerSecond() : Math.max(0, Math.min(10, metresPerSecond)));
     }
 }

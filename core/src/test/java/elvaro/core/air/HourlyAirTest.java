@@ -109,4 +109,15 @@ class HourlyAirTest {
         Climate climate = climate(List.of(new HourlyAir(HOUR, 55, 1.0, 15)), 48);
         assertThat(atHour(climate, 0)).isEqualTo(new Air(40, 1, 10));
     }
+
+    /** The humidity sensor failed for some hours of the past: it was as damp then as it is, not as it is set. */
+    @Test
+    void an_hour_of_the_past_without_humidity_had_that_of_the_others() {
+        List<HourlyAir> recorded = new ArrayList<>();
+        for (int hour = 0; hour < 48; hour++) {
+            boolean failed = hour >= 10 && hour < 20;
+            recorded.add(new HourlyAir(HOUR + hour, 2, failed ? Double.NaN : 0.72, 0.5));
+        }
+        assertThat(atHour(climate(recorded, 48), 15).relativeHumidity()).isCloseTo(0.72, offset(1e-9));
+    }
 }
