@@ -14,6 +14,9 @@ public final class EntryCheck {
     /** A fall of more than this share of the last weight within a day is asked about. */
     private static final double FALL_PER_DAY = 0.06;
 
+    /** What is weighed for the first time is left to the forecast, unless more is gone than in so many days. */
+    private static final double FIRST_DAYS = 7;
+
     private EntryCheck() {}
 
     /**
@@ -79,7 +82,8 @@ public final class EntryCheck {
                     "It weighed %s before and does not gain. Is it the right piece, wet, or not tared?"
                             .formatted(mass(before))));
         }
-        double days = Duration.between(last.orElse(hungAt), entry.at()).toHours() / 24.0;
+        double since = Duration.between(last.orElse(hungAt), entry.at()).toHours() / 24.0;
+        double days = last.isPresent() ? since : Math.max(FIRST_DAYS, since);
         double allowed = before * FALL_PER_DAY * Math.max(1, days);
         if (before - net > allowed) {
             return List.of(Question.confirm(

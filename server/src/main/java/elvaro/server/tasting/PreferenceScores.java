@@ -52,7 +52,7 @@ public class PreferenceScores {
                 }
             });
         }
-        return liked(voices.things(), voices.wins());
+        return voices.things().isEmpty() ? Map.of() : liked(voices.things(), voices.wins());
     }
 
     private static Map<UUID, Liked> liked(List<UUID> ids, double[][] wins) {

@@ -48,7 +48,7 @@ class FirstPieceIT {
                         .body()
                         .at("/0/setHumidityPercent")
                         .asInt())
-                .isEqualTo(65);
+                .isEqualTo(60);
         assertThat(client.get("/api/lots").body()).hasSize(1);
         body.put("chamberId", UUID.randomUUID().toString());
         assertThat(client.put("/api/first/" + UUID.randomUUID(), body).type()).isEqualTo("not-first");
