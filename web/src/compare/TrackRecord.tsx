@@ -21,7 +21,11 @@ export function TrackRecord() {
     return <ProblemNotice failure={record.error} />;
   }
   return (
-    <Box component="section" aria-labelledby="track" sx={{ display: 'grid', gap: 2 }}>
+    <Box
+      component="section"
+      aria-labelledby="track"
+      sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'minmax(0, 1fr)' }}
+    >
       <Typography id="track" variant="h2">
         How good the forecasts were
       </Typography>

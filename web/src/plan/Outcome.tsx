@@ -6,6 +6,7 @@ import type { Schema } from '../api/client';
 import { Figure } from '../kit/Figure';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { percent, useUnits } from '../kit/units';
+import { Told } from './Told';
 
 type Forward = Schema['ForwardView'];
 
@@ -105,18 +106,7 @@ export const Outcome = memo(function Outcome({ forward, greenGrams, cutCode, pri
           Enter the price of the meat to see what the steak costs by day.
         </Typography>
       )}
-      {forward.wholeInstead && (
-        <Typography sx={{ mt: 1.5, fontWeight: 560 }}>{forward.wholeInstead}</Typography>
-      )}
-      {forward.doubts.map((doubt) => (
-        <Typography
-          key={doubt.id}
-          role="status"
-          sx={{ mt: 1, borderLeft: '6px solid', borderColor: 'warning.main', pl: 1.5 }}
-        >
-          {doubt.sentence}
-        </Typography>
-      ))}
+      <Told forward={forward} />
     </Box>
   );
 });

@@ -7,7 +7,9 @@ import { Link, useNavigate } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { useMethods } from '../api/pieces';
+import { useForward } from '../api/plans';
 import { methodChoices } from '../kit/choices';
+import { useDebouncedValue } from '../kit/debounced';
 import { newId } from '../kit/drafts';
 import { CutField } from '../kit/form/CutField';
 import { fieldsOf } from '../kit/form/fields';
@@ -19,6 +21,7 @@ import { RadioButtons } from '../kit/RadioButtons';
 import { Waiting } from '../kit/Page';
 import { readNumber, useUnits } from '../kit/units';
 import { chamberWords } from '../kit/words';
+import { Told } from '../plan/Told';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
 import { useScale, useScales } from '../weigh/scale';
 
@@ -46,6 +49,11 @@ interface Text {
 }
 
 const First = fieldsOf<Text>();
+
+/** What the plan is asked for at all. */
+const LEAST_GRAMS = 50;
+const MOST_DAYS = 400;
+const RESTS_MS = 400;
 
 /** An empty house: where, what, how heavy, and it hangs. All else has usual values that can be changed later. */
 export function FirstPiece() {
@@ -78,7 +86,8 @@ function Asked({ methods }: { methods: Schema['MethodView'][] }) {
   const text = form.values;
   const [typing, setTyping] = useState(false);
   const shown = useScale(useScales().scale?.id);
-  const live = shown && !typing ? shown : null;
+  // What a person typed stays until they clear it.
+  const live = shown && !typing && text.weight === '' ? shown : null;
   const grams = live ? (isKeepable(live, 0) ? live.grams : null) : units.readWeight(text.weight);
   const hang = useMutation({
     mutationFn: (answers: Answers) =>
@@ -104,6 +113,29 @@ function Asked({ methods }: { methods: Schema['MethodView'][] }) {
       await navigate(`/pieces/${text.pieceId}`);
     },
   });
+  const days = Math.round(readNumber(text.days) ?? 0);
+  const asked = useDebouncedValue(
+    JSON.stringify(
+      grams && grams >= LEAST_GRAMS && days >= 1 && days <= MOST_DAYS && text.cutCode !== ''
+        ? {
+            cutCode: text.cutCode,
+            boneIn: text.boneIn,
+            fatCoverMm: 0,
+            greenGrams: grams,
+            method: text.method,
+            coating: 'NONE',
+            kind: text.kind,
+            targetDays: days,
+            priceMinorPerKg: 0,
+            consumablesMinor: 0,
+            steakMm: 30,
+          }
+        : null,
+    ),
+    RESTS_MS,
+  );
+  const scenario = JSON.parse(asked) as Schema['ScenarioForm'] | null;
+  const forward = useForward(scenario).data;
   const surface = methods.find(({ method }) => method === text.method)?.surface;
   return (
     <Form
@@ -165,6 +197,11 @@ function Asked({ methods }: { methods: Schema['MethodView'][] }) {
         <First.Measure name="price" label={`Price a ${units.perWeightUnit} (optional)`} of="price" />
       </Box>
       {surface && <Typography>{surface}</Typography>}
+      {scenario && forward && (
+        <Box>
+          <Told forward={forward} />
+        </Box>
+      )}
       {text.kind === 'REFRIGERATOR' && <Caution of="HOUSEHOLD_REFRIGERATOR" />}
       <Save busy={hang.isPending} failure={hang.error} onAnswer={(answers) => hang.mutate(answers)}>
         Hang it

@@ -1,5 +1,6 @@
 package elvaro.server.plan;
 
+import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import jakarta.validation.constraints.Max;
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param steaksOnBone whether steaks are to be sawn through the bone; absent for what is usual of the cut
  * @param contactPercent share of a membrane that touches meat; the usual one where nobody looked
  * @param chamberId where, for its air, its cost and what the shop learnt there
+ * @param kind of place whose usual air it is, where no chamber is chosen; a household refrigerator where that is not said
  * @param celsius air other than the chamber's, each where given
  * @param steakMm how thick the steaks are to be
  */
@@ -46,6 +48,7 @@ public record ScenarioForm(
         Integer contactPercent,
 
         @Nullable UUID chamberId,
+        @Nullable ChamberKind kind,
 
         @Nullable @Min(value = -5, message = AIR) @Max(value = 15, message = AIR)
         Double celsius,
@@ -91,6 +94,7 @@ public record ScenarioForm(
                 coating,
                 contactPercent,
                 chamberId,
+                kind,
                 celsius,
                 humidityPercent,
                 metresPerSecond,
@@ -112,6 +116,7 @@ public record ScenarioForm(
                 coat,
                 contactPercent,
                 null,
+                kind,
                 celsius,
                 humidityPercent,
                 metresPerSecond,

@@ -92,6 +92,7 @@ public class ScenarioService {
                 null,
                 null,
                 null,
+                null,
                 method.usualDays(),
                 paid.getOrDefault(FIRST_CUT, 0),
                 0,
@@ -259,11 +260,10 @@ public class ScenarioService {
                 : chambers.find(form.chamberId()).orElseThrow(() -> Refusal.notFound("chamber"));
     }
 
-    /** The air as the chamber runs, or a usual refrigerator's, with whatever was asked for put in its place. */
+    /** The air as the chamber runs, or the usual one of a kind of place, with whatever was asked for put in its place. */
     private static Climate climate(ScenarioForm form, @Nullable Chamber chamber, Drawing drawing) {
-        Climate own = chamber == null
-                ? ChamberKind.REFRIGERATOR.supposed(ChamberKind.REFRIGERATOR.usualAir())
-                : drawing.air(chamber);
+        ChamberKind kind = form.kind() == null ? ChamberKind.REFRIGERATOR : form.kind();
+        Climate own = chamber == null ? kind.supposed(kind.usualAir()) : drawing.air(chamber);
         if (form.celsius() == null && form.humidityPercent() == null && form.metresPerSecond() == null) {
             return own;
         }

@@ -130,6 +130,15 @@ class PlanIT {
                 .contains("It is small")
                 .contains("is kept as steak by day 28, of a whole ");
         assertThat(answer.has("steaks")).isFalse();
+        scenario.remove("chamberId");
+        scenario.put("kind", "WALK_IN");
+        assertThat(client.must(client.post("/api/plan/forward", scenario))
+                        .body()
+                        .path("humidityPercent")
+                        .asDouble())
+                .as("the usual air of such a place")
+                .isEqualTo(82);
+        scenario.remove("kind");
         scenario.putAll(Map.of("targetDays", 90, "contactPercent", 60));
         assertThat(client.must(client.post("/api/plan/forward", scenario))
                         .body()
