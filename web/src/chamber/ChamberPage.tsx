@@ -101,7 +101,7 @@ function Charts({ air }: { air: Schema['AirView'] }) {
       ? 'not measured'
       : `mean ${Math.round(air.meanHumidityPercent)} %, set to ${Math.round(air.setHumidityPercent)} %`;
   return (
-    <Box sx={{ display: 'grid', gap: 2.5 }}>
+    <Box sx={{ display: 'grid', gap: 2.5, alignContent: 'start' }}>
       {air.setPointMiss && (
         <Typography
           role="status"

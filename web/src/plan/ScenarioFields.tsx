@@ -190,8 +190,10 @@ const Piece = memo(function Piece({ first, methods, chambers, withoutWeight, bon
         of="price"
         bare
       />
-      <Planned.Check name="boneIn" label="on the bone" sx={{ my: -1 }} />
-      {boneIn && <Planned.Check name="steaksOnBone" label="steaks on it too" sx={{ my: -1 }} />}
+      <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexWrap: 'wrap', my: -1 }}>
+        <Planned.Check name="boneIn" label="on the bone" />
+        {boneIn && <Planned.Check name="steaksOnBone" label="steaks on it too" />}
+      </Box>
     </>
   );
 });
