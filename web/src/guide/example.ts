@@ -22,15 +22,15 @@ export const workedExample: { step: string; byHand: string; elvaro: string }[] =
   },
   { step: 'Crust: 2 mm + 4.22 mm', byHand: '6.2 mm', elvaro: '6.2 mm' },
   {
-    step: 'Cut away with a knife margin of 0.5 mm: 6.72 mm · 0.2065 m² · 1060 kg/m³',
-    byHand: '1.471 kg',
-    elvaro: '1.470 kg',
+    step: 'Cut away with a knife margin of 0.5 mm: a box of its weight and surface is 131.9 × 131.9 × 325.2 mm; 6.72 mm off every side leave 4.375 l, 4.637 kg',
+    byHand: '1.363 kg',
+    elvaro: '1.360 kg',
   },
-  { step: 'Steak: 6 − 0.871 − 1.471', byHand: '3.658 kg, 61.0 %', elvaro: '3.659 kg, 61.0 %' },
+  { step: 'Steak: 6 − 0.871 − 1.363', byHand: '3.766 kg, 62.8 %', elvaro: '3.769 kg, 62.8 %' },
   {
-    step: 'Cost of the steak, half of the trim ground at 9.00 a kg: (132.00 − 6.62)/3.658',
-    byHand: '34.28 a kg',
-    elvaro: '34.27 a kg',
+    step: 'Cost of the steak, half of the trim ground at 9.00 a kg: (132.00 − 6.13)/3.766',
+    byHand: '33.42 a kg',
+    elvaro: '33.40 a kg',
   },
   { step: 'Tenderness: 1 − e^(−0.187 · 28)', byHand: '99.5 %', elvaro: '99.5 %' },
 ];
