@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { evidenceQuery, type Ask } from './ask';
-import { answer, api } from './client';
+import { answer, api, type Schema } from './client';
 
 export const useComparison = (pieces: string[]) =>
   useQuery({
@@ -30,6 +30,14 @@ export const useForecastsLike = (pieceId: string) =>
   useQuery({
     queryKey: ['track record', pieceId],
     queryFn: () => answer(api.GET('/api/pieces/{id}/forecast/record', { params: { path: { id: pieceId } } })),
+    staleTime: 60_000,
+  }).data?.sentence;
+
+/** The same of a method, for a piece that does not hang yet. */
+export const useForecastsOf = (method: Schema['ScenarioForm']['method']) =>
+  useQuery({
+    queryKey: ['track record', 'of', method],
+    queryFn: () => answer(api.GET('/api/forecasts/like', { params: { query: { method } } })),
     staleTime: 60_000,
   }).data?.sentence;
 

@@ -5,6 +5,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useForecastsOf } from '../api/compare';
 import type { Schema } from '../api/client';
 import { useChambers } from '../api/chambers';
 import { useCuts } from '../api/lots';
@@ -67,6 +68,7 @@ function Planner({ cuts, methods, chambers, first }: Props) {
   const [letter, setLetter] = useState<'a' | 'b'>('a');
   const open = draft.b === null || draft.direction === 'table' ? 'a' : letter;
   const scenario = (open === 'a' ? draft.a : draft.b) ?? draft.a;
+  const howGood = useForecastsOf(draft.a.method);
   const bodyA = scenarioBody(draft.a, units);
   const bodyB = draft.b ? scenarioBody(draft.b, units) : null;
   const a = useForward(bodyA);
@@ -201,7 +203,7 @@ function Planner({ cuts, methods, chambers, first }: Props) {
                   ))}
                 </Box>
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                  {restsOn(ways[0]?.forward)}
+                  {restsOn(ways[0]?.forward)} {howGood}
                 </Typography>
               </>
             )}

@@ -1,5 +1,6 @@
 package elvaro.server.compare;
 
+import elvaro.core.drying.Method;
 import elvaro.server.forecast.TrackRecords;
 import elvaro.server.forecast.TrackRecords.TrackRecordView;
 import elvaro.server.hanging.PieceCommands;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -36,6 +38,12 @@ class TrackRecordController {
     @GetMapping("/api/forecasts/record")
     TrackRecordView all() {
         return records.all();
+    }
+
+    /** How good forecasts of a method were on the day of the hanging. */
+    @GetMapping("/api/forecasts/like")
+    LikeThisView like(@RequestParam Method method) {
+        return new LikeThisView(records.like(method, 0).orElse(null));
     }
 
     /** How good forecasts like that of this piece were. */

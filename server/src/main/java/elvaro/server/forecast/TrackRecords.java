@@ -132,10 +132,14 @@ public class TrackRecords {
         ZoneId zone = workshops.mine().zone();
         double day =
                 Math.max(0, Forecasts.dayOf(clock.instant(), piece.hungAt(zone).orElseThrow()));
+        return like(piece.method().orElseThrow(), day);
+    }
+
+    /** The same of a method, for forecasts made so many days after the hanging. */
+    public Optional<String> like(Method method, double day) {
         List<Pulled> all = pulled();
-        List<Pulled> alike = all.stream()
-                .filter(each -> each.method() == piece.method().orElseThrow())
-                .toList();
+        List<Pulled> alike =
+                all.stream().filter(each -> each.method() == method).toList();
         return TrackRecord.of(told(alike))
                 .like(day)
                 .or(() -> TrackRecord.of(told(all)).like(day))

@@ -95,6 +95,12 @@ class TrackRecordIT {
                         .asString())
                 .startsWith("Of 6 forecasts like this, made on day 14, ")
                 .contains("half were off by less than", "a straight line by");
+        assertThat(client.get("/api/forecasts/like?method=MEMBRANE")
+                        .body()
+                        .path("sentence")
+                        .asString())
+                .as("of all, where a method has none")
+                .startsWith("Of 6 forecasts like this, made on the day it was hung, ");
     }
 
     /** One that was pulled at its green weight and waved through moves nothing until somebody says that it is right. */
