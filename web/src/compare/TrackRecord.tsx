@@ -39,15 +39,15 @@ function Weeks({ weeks }: { weeks: Record['weeks'] }) {
   return (
     <Box>
       <Typography sx={{ mb: 1, maxWidth: 760 }}>
-        Each finished piece, forecast again from what was known on its first day and every week after. Four of
-        five are meant to hold.
+        Each finished piece, forecast again from what was known on its first day and every week after. Of five
+        pulls four are meant to lie within the band.
       </Typography>
       <DataTable label="How good the forecasts were" sx={{ maxWidth: 760 }}>
         <thead>
           <tr>
             <th scope="col">made</th>
             <th scope="col">forecasts</th>
-            <th scope="col">held</th>
+            <th scope="col">within the band</th>
             <th scope="col">half were off by less than</th>
             <th scope="col">a straight line by</th>
           </tr>

@@ -192,7 +192,7 @@ const Piece = memo(function Piece({ first, methods, chambers, withoutWeight, bon
       />
       <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexWrap: 'wrap', my: -1 }}>
         <Planned.Check name="boneIn" label="on the bone" />
-        {boneIn && <Planned.Check name="steaksOnBone" label="steaks on it too" />}
+        {boneIn && <Planned.Check name="steaksOnBone" label="steaks keep their bone" />}
       </Box>
     </>
   );

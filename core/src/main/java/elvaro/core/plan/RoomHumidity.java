@@ -89,7 +89,7 @@ public record RoomHumidity(String name, RoomWater room, Air air, LocalDate first
             first[day] += day - from < each.length ? now * each[day - from] : 0;
         }
         RoomHumidity begun = new RoomHumidity(name, room, air, this.first, first);
-        return IntStream.range(from + 1, given.length)
+        return IntStream.range(Math.max(0, from) + 1, given.length)
                 .filter(day -> !damp(begun.with(each, rest, day)))
                 .findFirst();
     }

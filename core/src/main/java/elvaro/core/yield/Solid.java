@@ -2,7 +2,6 @@ package elvaro.core.yield;
 
 import elvaro.core.cut.SurfaceClass;
 import elvaro.core.drying.Surface;
-import org.hipparchus.analysis.UnivariateFunction;
 import org.hipparchus.analysis.solvers.BrentSolver;
 
 /**
@@ -44,11 +43,10 @@ record Solid(double grams, double acrossMm, double alongMm, boolean flat, double
                 : new Solid(grams, 500 * width, 500 * length, false, bare);
     }
 
-    /** The cube root of k. */
+    /** The cube root u of k: of 4u³ − cu² + 2 = 0 the larger root, or the smaller above 0, by Viète's cosines. */
     private static double elongation(double coefficient, boolean flat) {
-        UnivariateFunction box = root -> 4 * root * root * root - coefficient * root * root + 2;
-        return new BrentSolver(1e-9)
-                .solve(100, box, flat ? 0 : coefficient / CUBE, flat ? coefficient / CUBE : coefficient / 4);
+        double angle = Math.acos(1 - 432 / (coefficient * coefficient * coefficient)) / 3;
+        return coefficient / 12 + coefficient / 6 * Math.cos(flat ? angle - 2 * Math.PI / 3 : angle);
     }
 
     /**

@@ -12,7 +12,6 @@ import elvaro.core.forecast.Observed;
 import elvaro.core.forecast.TrackRecord;
 import elvaro.core.forecast.TrackRecord.Told;
 import elvaro.core.forecast.TrackRecord.Week;
-import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.PieceLog;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceLogs;
@@ -25,12 +24,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,7 +47,7 @@ public class TrackRecords {
     private static final int MOST_KEPT = 2_000;
 
     /** A piece of which forecasts are looked at, with its pull. */
-    private record Pulled(Piece piece, PieceLog log, Instant at) {
+    private record Pulled(FinishedRow row, Piece piece, PieceLog log, Instant at) {
         Method method() {
             return piece.method().orElseThrow();
         }
@@ -117,8 +118,9 @@ public class TrackRecords {
     }
 
     public TrackRecordView all() {
+        List<Pulled> all = pulled();
         return new TrackRecordView(
-                TrackRecord.of(told(pulled())).weeks().stream()
+                TrackRecord.of(told(all, all)).weeks().stream()
                         .map(WeekView::of)
                         .toList(),
                 shop.lessons().contradictions());
@@ -140,31 +142,31 @@ public class TrackRecords {
         List<Pulled> all = pulled();
         List<Pulled> alike =
                 all.stream().filter(each -> each.method() == method).toList();
-        return TrackRecord.of(told(alike))
+        return TrackRecord.of(told(alike, all))
                 .like(day)
-                .or(() -> TrackRecord.of(told(all)).like(day))
+                .or(() -> TrackRecord.of(told(all, all)).like(day))
                 .map(Week::sentence);
     }
 
     private List<Pulled> pulled() {
-        List<Piece> finished = pieces
-                .findAll(pieces.finished().stream().map(FinishedRow::id).toList())
-                .stream()
+        Map<UUID, FinishedRow> rows =
+                pieces.finished().stream().collect(Collectors.toMap(FinishedRow::id, Function.identity()));
+        List<Piece> finished = pieces.findAll(rows.keySet()).stream()
                 .filter(piece -> piece.hanging().isPresent() && piece.chamber().isPresent() && !piece.cameOff())
                 .toList();
         Map<UUID, PieceLog> read = logs.of(finished);
         return finished.stream()
                 .flatMap(piece -> {
                     PieceLog log = read.get(piece.id());
-                    return log.pull().map(LogFact::at).map(at -> new Pulled(piece, log, at)).stream();
+                    return log.pull().stream().map(pull -> new Pulled(rows.get(piece.id()), piece, log, pull.at()));
                 })
+                .sorted(Comparator.comparing(Pulled::at)
+                        .thenComparing(each -> each.piece().tag()))
                 .toList();
     }
 
-    private List<Told> told(List<Pulled> asked) {
-        Map<UUID, FinishedRow> rows = new HashMap<>();
-        pieces.finished().forEach(row -> rows.put(row.id(), row));
-        List<Pulled> all = pulled();
+    /** @param all of the shop, from which those that were pulled before each taught */
+    private List<Told> told(List<Pulled> asked, List<Pulled> all) {
         RecordedAir.WorkshopAir recorded = air.now();
         int division = workshops.mine().divisionGrams();
         ZoneId zone = workshops.mine().zone();
@@ -178,10 +180,8 @@ public class TrackRecords {
                             .toList();
                     ChamberHistory where = moves.of(piece.piece(), piece.log());
                     ToldKey key = new ToldKey(
-                            rows.get(piece.piece().id()),
-                            earlier.stream()
-                                    .map(other -> rows.get(other.piece().id()))
-                                    .toList(),
+                            piece.row(),
+                            earlier.stream().map(Pulled::row).toList(),
                             where.versions(recorded),
                             division);
                     return kept.get(key, each -> told(piece, hungAt, earlier, where, recorded, division)).stream();

@@ -26,6 +26,7 @@ import elvaro.server.shared.Refusal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -46,7 +47,7 @@ public class RoomWaterService {
     /** Longer ago the chamber may have been another one: a new coil, another fan. */
     private static final int DAYS_BACK = 90;
 
-    static final int DAYS_AHEAD = 28;
+    private static final int DAYS_AHEAD = 28;
 
     private final ChamberService chambers;
     private final StayService stays;
@@ -92,7 +93,7 @@ public class RoomWaterService {
     public RoomWaterView of(UUID chamberId) {
         Chamber chamber = chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
         Room room = new Room(chamber, outlooks.drawing());
-        Optional<RoomHumidity> ahead = room.ahead();
+        Optional<RoomHumidity> ahead = room.ahead(DAYS_AHEAD);
         Optional<RoomWater> learnt = ahead.map(RoomHumidity::room);
         return new RoomWaterView(
                 room.given(workshops.today()),
@@ -105,15 +106,16 @@ public class RoomWaterService {
     /** How a chamber would run with pieces that are to come; empty where too little was measured. */
     Optional<String> with(Coming coming, Chamber chamber) {
         Drawing drawing = outlooks.drawing();
-        return new Room(chamber, drawing).ahead().map(ahead -> {
+        int days = (int) Math.max(0, ChronoUnit.DAYS.between(workshops.today(), coming.from())) + DAYS_AHEAD;
+        return new Room(chamber, drawing).ahead(days).map(ahead -> {
             Forecast weight = drawing.weight(coming.hanging(), chamber);
-            return ahead.sentence(perDay(coming, weight), coming.pieces(), coming.from());
+            return ahead.sentence(perDay(coming, weight, days), coming.pieces(), coming.from());
         });
     }
 
     /** What one of the pieces gives off on each day from its hanging on, g. */
-    private static double[] perDay(Coming coming, Forecast weight) {
-        List<Forecast.Day> days = weight.daily(Math.min(coming.days(), DAYS_AHEAD));
+    private static double[] perDay(Coming coming, Forecast weight, int most) {
+        List<Forecast.Day> days = weight.daily(Math.min(coming.days(), most));
         return IntStream.range(1, days.size())
                 .mapToDouble(day -> coming.hanging().greenGrams()
                         * (days.get(day).lost() - days.get(day - 1).lost()))
@@ -141,13 +143,14 @@ public class RoomWaterService {
                     .collect(Collectors.toMap(each -> each.piece().id(), Function.identity()));
         }
 
-        Optional<RoomHumidity> ahead() {
+        /** @param ahead how many days are looked at, from today on */
+        Optional<RoomHumidity> ahead(int ahead) {
             SortedMap<LocalDate, Air> daily = air.now().daily(chamber, today.minusDays(DAYS_BACK), zone);
             List<WaterDay> days = new ArrayList<>();
             daily.forEach((day, measured) -> days.add(new WaterDay(given(day), measured)));
             return RoomWater.learnt(days).map(room -> {
-                double[] given = planned();
-                for (int day = 0; day < DAYS_AHEAD; day++) {
+                double[] given = planned(ahead);
+                for (int day = 0; day < ahead; day++) {
                     given[day] += given(today.plusDays(day));
                 }
                 return new RoomHumidity(
@@ -198,16 +201,16 @@ public class RoomWaterService {
         }
 
         /** What is planned to hang there gives off, g on each day from today on. */
-        private double[] planned() {
-            double[] given = new double[DAYS_AHEAD];
+        private double[] planned(int ahead) {
+            double[] given = new double[ahead];
             plans.open().stream()
                     .filter(plan -> plan.chamber().id().equals(chamber.id())
                             && plan.hanging().dries())
                     .map(plan -> new Coming(plan.pieces(), plan.hanging(), plan.hangOn(), plan.targetDays()))
                     .forEach(coming -> {
-                        double[] each = perDay(coming, drawing.weight(coming.hanging(), chamber));
+                        double[] each = perDay(coming, drawing.weight(coming.hanging(), chamber), ahead);
                         int from = (int) (coming.from().toEpochDay() - today.toEpochDay());
-                        for (int day = Math.max(0, from); day < DAYS_AHEAD && day - from < each.length; day++) {
+                        for (int day = Math.max(0, from); day < ahead && day - from < each.length; day++) {
                             given[day] += coming.pieces() * each[day - from];
                         }
                     });

@@ -44,6 +44,15 @@ class RoomWaterIT {
                 .at("/0/humidity")
                 .asString();
         assertThat(humidity).startsWith("With them North Room runs at ").contains("Hang ", " now and ");
+        Map<String, Object> later = new java.util.HashMap<>(room);
+        later.put("from", Bodies.today().plusDays(45).toString());
+        later.put("pieces", 20);
+        assertThat(client.must(client.post("/api/plan/room", later))
+                        .body()
+                        .at("/0/humidity")
+                        .asString())
+                .as("six weeks ahead they count as well")
+                .contains("above 85.0 %");
         assertThat(client.get("/api/load").body().path(0).has("humidity")).isFalse();
     }
 }
