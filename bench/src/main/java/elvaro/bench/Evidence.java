@@ -24,7 +24,7 @@ public final class Evidence {
             "by=CHAMBER&measure=SHRINK",
             "by=SUPPLIER&measure=COST&daysFrom=20",
             "by=GRADE&measure=STEAK_YIELD&chamber=Room%201",
-            "by=METHOD&measure=TRIM&daysTo=30",
+            "by=METHOD&measure=DISCARD&daysTo=30",
             "by=BONE&measure=COST&supplier=Farm%203",
             "by=SUPPLIER&measure=SHRINK&grade=heifer&daysFrom=25&daysTo=45",
             "by=TREATMENT&measure=STEAK_YIELD&from=2020-01-01");

@@ -32,6 +32,11 @@ public enum ChamberKind {
         return Climate.constant(air).doubted(new Climate.AirDoubt(humiditySd, 0, 0));
     }
 
+    /** Whether its machine usually runs for the meat alone; a household refrigerator runs anyway. */
+    public boolean runsForMeatAlone() {
+        return this != REFRIGERATOR;
+    }
+
     public Air usualAir() {
         return usual;
     }

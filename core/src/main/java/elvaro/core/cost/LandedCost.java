@@ -3,19 +3,27 @@ package elvaro.core.cost;
 import static elvaro.core.working.Quantity.money;
 
 import elvaro.core.working.Working;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a piece cost by the time it is cut, in minor units of the workshop's currency. Reference section 1.
  *
- * @param meat green weight at its price
+ * @param meat its share of what was paid for the lot; absent where nobody wrote the price down
  * @param consumables bag, salt, cloth, twine
  * @param chamber the piece's share of what the chamber cost, written off over its life
  * @param energy the piece's share of the chamber's energy
  * @param labour time at the bench
  */
-public record LandedCost(double meat, double consumables, double chamber, double energy, double labour) {
+public record LandedCost(@Nullable Double meat, double consumables, double chamber, double energy, double labour) {
 
-    /** What a chamber costs a day: written off evenly over its life, and running. */
+    /**
+     * What a chamber costs a day: written off evenly over its life, and running. A machine that would run without the meat as
+     * well costs it nothing to run.
+     *
+     * @param watts that run for the meat alone
+     */
     public record ChamberRate(double purchaseMinor, double lifeDays, double watts, double tariffMinorPerKwh) {
         double writeOffPerDay() {
             return lifeDays > 0 ? purchaseMinor / lifeDays : 0;
@@ -32,8 +40,7 @@ public record LandedCost(double meat, double consumables, double chamber, double
     }
 
     /**
-     * @param greenGrams G
-     * @param priceMinorPerKg price of the meat
+     * @param meatMinor share of what was paid for the lot; empty where the price is not known
      * @param consumablesMinor bought for this piece
      * @param chamber what its chamber costs a day
      * @param loadShare the piece's share of what hung in the chamber while it hung, 0–1
@@ -41,8 +48,7 @@ public record LandedCost(double meat, double consumables, double chamber, double
      * @param labourMinor time at the bench
      */
     public static LandedCost of(
-            int greenGrams,
-            double priceMinorPerKg,
+            OptionalDouble meatMinor,
             double consumablesMinor,
             ChamberRate chamber,
             double loadShare,
@@ -52,15 +58,21 @@ public record LandedCost(double meat, double consumables, double chamber, double
             throw new IllegalArgumentException("A share lies between 0 and 1 and days are 0 or more");
         }
         return new LandedCost(
-                greenGrams / 1000.0 * priceMinorPerKg,
+                meatMinor.isPresent() ? meatMinor.getAsDouble() : null,
                 consumablesMinor,
                 chamber.writeOffPerDay() * loadShare * days,
                 chamber.energyPerDay() * loadShare * days,
                 labourMinor);
     }
 
-    public double total() {
-        return meat + consumables + chamber + energy + labour;
+    /** All that was spent; empty where the price of the meat is not known: the rest alone is no cost of anything. */
+    public Optional<Double> total() {
+        return Optional.ofNullable(meat).map(price -> price + besides());
+    }
+
+    /** All but the meat. */
+    public double besides() {
+        return consumables + chamber + energy + labour;
     }
 
     public Working working() {
@@ -69,12 +81,12 @@ public record LandedCost(double meat, double consumables, double chamber, double
                 "meat + consumables + chamber share + energy + labour",
                 "%s + %s + %s + %s + %s = %s"
                         .formatted(
-                                money(meat),
+                                meat == null ? "meat of a price nobody wrote down" : money(meat),
                                 money(consumables),
                                 money(chamber),
                                 money(energy),
                                 money(labour),
-                                money(total())),
+                                total().map(all -> money(all)).orElse("not known")),
                 "Reference, section 1");
     }
 }

@@ -4,6 +4,7 @@ import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory.Stay;
 import elvaro.core.cost.SteakCost.ByProductPrices;
 import elvaro.core.ledger.Ledger;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,10 +20,11 @@ public record PieceCost(LandedCost landed, SteakCost steak, double perDay, long 
     /**
      * What was spent on it alone; minor units.
      *
-     * @param greenGrams G
-     * @param labour time at the bench
+     * @param meat its share of what was paid for the lot; empty where the price is not known
+     * @param labour what the work at the bench costs, of use once it is cut
+     * @param steaks as counted, 0 where nobody counted them
      */
-    public record Spent(int greenGrams, double pricePerKg, double consumables, double labour) {}
+    public record Spent(OptionalDouble meat, double consumables, Labour labour, int steaks) {}
 
     /**
      * @param rate what its chamber costs
@@ -39,8 +41,8 @@ public record PieceCost(LandedCost landed, SteakCost steak, double perDay, long 
         boolean hung = stay != null && history != null;
         double share = hung ? history.share(stay) : 0;
         long days = hung ? stay.days() : 0;
-        LandedCost landed = LandedCost.of(
-                spent.greenGrams(), spent.pricePerKg(), spent.consumables(), rate, share, days, spent.labour());
+        double labour = spent.labour().of(spent.steaks(), ledger.piles().steak());
+        LandedCost landed = LandedCost.of(spent.meat(), spent.consumables(), rate, share, days, labour);
         return new PieceCost(
                 landed, SteakCost.of(landed, ledger.piles(), ledger.slices(), prices), rate.perDay(share), days);
     }

@@ -13,11 +13,12 @@ import java.util.Optional;
 /**
  * What a kilogram of steak cost, after what the by-products are worth. Reference section 1. Minor units of currency.
  *
- * @param landed all that was spent
+ * @param landed all that was spent; empty where the price of the meat is not known
  * @param credit what usable trim, fat and bone are worth
  * @param steakGrams P, and what was taken as slices before the pull
+ * @param eatenGrams the same with usable trim and fat
  */
-public record SteakCost(double landed, double credit, int steakGrams) {
+public record SteakCost(Optional<Double> landed, double credit, int steakGrams, int eatenGrams) {
 
     /** What the by-products fetch, minor units per kg. */
     public record ByProductPrices(double usableTrim, double fat, double bone) {
@@ -38,12 +39,17 @@ public record SteakCost(double landed, double credit, int steakGrams) {
         double credit = Arrays.stream(Stream.values())
                 .mapToDouble(stream -> piles.of(stream) * prices.of(stream) / 1000)
                 .sum();
-        return new SteakCost(landed.total(), credit, piles.steak() + sliceGrams);
+        return new SteakCost(landed.total(), credit, piles.steak() + sliceGrams, piles.usable() + sliceGrams);
     }
 
-    /** (landed − credit)/P, also the price at which the steaks break even; empty where there is no steak. */
+    /** (landed − credit)/P, also the price at which the steaks break even; empty without steak or without a price. */
     public Optional<Double> perKilogram() {
-        return steakGrams == 0 ? Optional.empty() : Optional.of((landed - credit) / steakGrams * 1000);
+        return steakGrams == 0 ? Optional.empty() : landed.map(spent -> (spent - credit) / steakGrams * 1000);
+    }
+
+    /** landed/(P + U + F): what a kilogram of all that is eaten cost; empty where nothing is, or without a price. */
+    public Optional<Double> perKilogramEaten() {
+        return eatenGrams == 0 ? Optional.empty() : landed.map(spent -> spent / eatenGrams * 1000);
     }
 
     /**
@@ -76,10 +82,12 @@ public record SteakCost(double landed, double credit, int steakGrams) {
                 "(landed − by-product credit) / P",
                 "(%s − %s) / %s = %s"
                         .formatted(
-                                money(landed),
+                                landed.map(spent -> money(spent)).orElse("a price nobody wrote down"),
                                 money(credit),
                                 mass(steakGrams),
-                                perKilogram().map(cost -> price(cost)).orElse("no steak")),
+                                perKilogram()
+                                        .map(cost -> price(cost))
+                                        .orElse(steakGrams == 0 ? "no steak" : "not known")),
                 "Reference, section 1");
     }
 }

@@ -169,7 +169,7 @@ public final class Estimates {
     /** Standard deviation of a treatment's effect on shrink, fraction of green. */
     public static final double EFFECT_ON_SHRINK_SD = 0.03;
 
-    public static final double EFFECT_ON_TRIM_SD = 0.05;
+    public static final double EFFECT_ON_DISCARD_SD = 0.05;
     public static final double EFFECT_ON_STEAK_SD = 0.05;
 
     /** On the cost of a kilogram of steak, natural logarithm. */
@@ -178,9 +178,15 @@ public final class Estimates {
     /** Standard deviation of the difference of two like pieces of one lot, fraction of green. */
     public static final double PAIR_SHRINK_SD = 0.012;
 
-    public static final double PAIR_TRIM_SD = 0.03;
+    public static final double PAIR_DISCARD_SD = 0.03;
     public static final double PAIR_STEAK_SD = 0.03;
     public static final double PAIR_COST_SD = 0.06;
+
+    /** The finest difference of two pieces that can be told, fraction of green: a scale of 10 g and a piece of 2 kg. */
+    public static final double SHARE_STEP = 0.005;
+
+    /** The same of a cost, natural logarithm. */
+    public static final double COST_STEP = 0.005;
 
     /** How many differences the pair deviations above are worth against those that were found. */
     public static final double PAIR_WEIGHT = 4;

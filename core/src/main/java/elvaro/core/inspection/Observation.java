@@ -1,8 +1,10 @@
 package elvaro.core.inspection;
 
+import elvaro.core.ledger.DiscardCause;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -98,6 +100,22 @@ public record Observation(
         if (liftedPercent < 0 || liftedPercent > 100) {
             throw new IllegalArgumentException("The share that lifted is 0 to 100 %.");
         }
+    }
+
+    /** Why what is bad would be thrown away, the worst first; empty where nothing is bad. */
+    public Optional<DiscardCause> cause() {
+        boolean foreign = moulds.stream().anyMatch(mould -> mould != Mould.WHITE_POWDER);
+        if (spots.contains(Spot.SOFT_ROT) || spots.contains(Spot.GAS) || surface == SurfaceFeel.SLIMY) {
+            return Optional.of(DiscardCause.ROT);
+        }
+        if (foreign) {
+            return Optional.of(DiscardCause.MOULD);
+        }
+        return switch (smell) {
+            case SOUR, AMMONIA, PUTRID -> Optional.of(DiscardCause.SMELL);
+            case CLEAN, NUTTY, FAINTLY_ACID ->
+                spots.contains(Spot.GLAND_OR_BLOODSHOT) ? Optional.of(DiscardCause.BLOODSHOT) : Optional.empty();
+        };
     }
 
     /** In one line, as it stands in a record. */

@@ -65,11 +65,16 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAwa
         return withdrawn >= green ? 0 : (double) shrink() / (green - withdrawn);
     }
 
-    public double steakYield() {
-        return of(piles.steak());
+    /** Steaks and roasts of the bench, and slices taken early: they were eaten as steak. */
+    public int steak() {
+        return piles.steak() + slices();
     }
 
-    /** P over G − W. */
+    public double steakYield() {
+        return of(steak());
+    }
+
+    /** P of the bench alone over G − W. */
     public double steakYieldWithoutWithdrawals() {
         return withdrawn >= green ? 0 : (double) piles.steak() / (green - withdrawn);
     }
@@ -86,9 +91,9 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAwa
         return of(trim());
     }
 
-    /** P + U + F, everything that can be sold or eaten. */
+    /** P + U + F and slices taken early, everything that can be sold or eaten. */
     public int usable() {
-        return piles.usable();
+        return piles.usable() + slices();
     }
 
     /** D: the pile at the bench and what was thrown away before. */
@@ -113,16 +118,25 @@ public record Ledger(int green, int withdrawn, int aged, Piles piles, int cutAwa
                         "S / G, S = G − W − A",
                         "(%s − %s − %s)".formatted(mass(green), mass(withdrawn), mass(aged)),
                         shrinkFraction()),
-                working("Steak yield", "P / G", mass(piles.steak()), steakYield()),
-                working("Usable yield", "(P + U + F) / G", sum(Stream::isUsable, 0), usableYield()),
+                working(
+                        "Steak yield",
+                        "(P + slices taken early) / G",
+                        "(%s + %s)".formatted(mass(piles.steak()), mass(slices())),
+                        steakYield()),
+                working(
+                        "Usable yield",
+                        "(P + U + F + slices taken early) / G",
+                        sum(Stream::isUsable, slices()),
+                        usableYield()),
                 working("Trim", "(U + F + B + D) / G", sum(stream -> stream != Stream.STEAK, cutAway), trimFraction()),
                 working("Discard", "D / G", mass(discard()), discardFraction()));
     }
 
+    /** @param more what was taken before the pull, and belongs to the last of them */
     private String sum(Predicate<Stream> which, int more) {
-        return Arrays.stream(Stream.values())
-                .filter(which)
-                .map(stream -> mass(piles.of(stream) + (stream == Stream.DISCARD ? more : 0)))
+        List<Stream> streams = Arrays.stream(Stream.values()).filter(which).toList();
+        return streams.stream()
+                .map(stream -> mass(piles.of(stream) + (stream == streams.get(streams.size() - 1) ? more : 0)))
                 .collect(Collectors.joining(" + ", "(", ")"));
     }
 

@@ -13,6 +13,8 @@ import org.jspecify.annotations.Nullable;
  * @param at when it happened
  * @param grams what the scale showed, coat and all; 0 where nothing was weighed
  * @param stream the pile, for {@link LogFactKind#PILE} only
+ * @param steaks how many the container held, of the pile of steaks only; 0 for ends and roasts, absent where nobody counted
+ * @param cause why it was thrown away, of what is thrown away only; absent where nobody said
  */
 public record LogFact(
         UUID id,
@@ -20,7 +22,29 @@ public record LogFact(
         LogFactKind kind,
         Instant at,
         int grams,
-        @Nullable Stream stream) {
+        @Nullable Stream stream,
+        @Nullable Integer steaks,
+        @Nullable DiscardCause cause) {
+
+    public LogFact {
+        if (steaks != null && stream != Stream.STEAK) {
+            throw new IllegalArgumentException("Only the pile of steaks is counted");
+        }
+        if (cause != null && stream != Stream.DISCARD && kind != LogFactKind.CUT_AWAY) {
+            throw new IllegalArgumentException("Only what is thrown away has a cause");
+        }
+    }
+
+    /** One that counts no steaks and throws nothing away. */
+    public LogFact(
+            UUID id,
+            @Nullable UUID corrects,
+            LogFactKind kind,
+            Instant at,
+            int grams,
+            @Nullable Stream stream) {
+        this(id, corrects, kind, at, grams, stream, null, null);
+    }
 
     /** What an entry says. */
     public enum LogFactKind {

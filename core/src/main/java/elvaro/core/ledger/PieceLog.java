@@ -6,9 +6,12 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -284,6 +287,25 @@ public final class PieceLog {
                 .filter(fact -> fact.kind() == LogFactKind.PILE && fact.stream() != null)
                 .forEach(fact -> grams.merge(fact.stream(), fact.grams(), Integer::sum));
         return new Piles(grams);
+    }
+
+    /** How many steaks were cut; empty where any container of steaks was not counted, or none is there. */
+    public OptionalInt steaks() {
+        List<LogFact> containers = facts.stream()
+                .filter(fact -> fact.kind() == LogFactKind.PILE && fact.stream() == Stream.STEAK)
+                .toList();
+        return containers.isEmpty() || containers.stream().anyMatch(fact -> fact.steaks() == null)
+                ? OptionalInt.empty()
+                : OptionalInt.of(containers.stream()
+                        .mapToInt(fact -> Objects.requireNonNull(fact.steaks()))
+                        .sum());
+    }
+
+    /** Why meat was thrown away, as far as it was said. */
+    public Set<DiscardCause> causes() {
+        return facts.stream()
+                .flatMap(fact -> java.util.stream.Stream.ofNullable(fact.cause()))
+                .collect(Collectors.toCollection(() -> EnumSet.noneOf(DiscardCause.class)));
     }
 
     /** How many weighings the piles rest on, the aged weight included. */

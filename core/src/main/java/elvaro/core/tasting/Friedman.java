@@ -1,6 +1,6 @@
 package elvaro.core.tasting;
 
-import elvaro.core.trial.Effect.Strength;
+import elvaro.core.trial.Strength;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -52,7 +52,7 @@ public record Friedman(List<Double> rankSums, double statistic, double p, boolea
     }
 
     public Strength strength() {
-        return p < Preference.LEVEL ? Strength.SHOWN : p < 0.2 ? Strength.LEANING : Strength.NOT_SHOWN;
+        return Strength.of(p);
     }
 
     /** Σ(R − n(k+1)/2)², of doubled ranks. */

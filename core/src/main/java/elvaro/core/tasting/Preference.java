@@ -1,7 +1,8 @@
 package elvaro.core.tasting;
 
 import elvaro.core.trial.Band;
-import elvaro.core.trial.Effect.Strength;
+import elvaro.core.trial.Strength;
+import java.util.Collection;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 
@@ -14,12 +15,19 @@ import java.util.stream.IntStream;
  * @param undecided who liked neither more; left out of the test, and said
  */
 public record Preference(int first, int second, int undecided) {
-    public static final double LEVEL = 0.05;
+    public static final double LEVEL = Strength.SHOWN_LEVEL;
 
     public Preference {
         if (first < 0 || second < 0 || undecided < 0) {
             throw new IllegalArgumentException("Counts are not negative.");
         }
+    }
+
+    /** @param voices of each taster: above 0 for the first, below for the second, 0 for neither */
+    public static Preference count(Collection<Integer> voices) {
+        int first = (int) voices.stream().filter(voice -> voice > 0).count();
+        int second = (int) voices.stream().filter(voice -> voice < 0).count();
+        return new Preference(first, second, voices.size() - first - second);
     }
 
     public int decided() {
@@ -40,13 +48,8 @@ public record Preference(int first, int second, int undecided) {
         return Chance.interval(first, decided(), 1 - LEVEL);
     }
 
-    /** As with trials: leaning is what leaves even chances outside of 80 %. */
     public Strength strength() {
-        double better = probabilityFirstBetter();
-        if (decided() <= 1) {
-            return Strength.ANECDOTE;
-        }
-        return p() < LEVEL ? Strength.SHOWN : Math.abs(better - 0.5) >= 0.4 ? Strength.LEANING : Strength.NOT_SHOWN;
+        return decided() <= 1 ? Strength.ANECDOTE : Strength.of(p());
     }
 
     /** How many must agree to be more than chance; empty where even all are not. */

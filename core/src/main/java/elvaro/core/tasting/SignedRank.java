@@ -1,7 +1,7 @@
 package elvaro.core.tasting;
 
 import elvaro.core.trial.Band;
-import elvaro.core.trial.Effect.Strength;
+import elvaro.core.trial.Strength;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -52,9 +52,8 @@ public record SignedRank(double sum, int differing, double p, double shift, Band
     }
 
     public Strength strength() {
-        return p < Preference.LEVEL && leavesOutZero()
-                ? Strength.SHOWN
-                : p < 0.2 ? Strength.LEANING : Strength.NOT_SHOWN;
+        Strength found = Strength.of(p);
+        return found == Strength.SHOWN && !leavesOutZero() ? Strength.LEANING : found;
     }
 
     /** With ties the interval may reach 0 where the test does not: then nothing is shown. */

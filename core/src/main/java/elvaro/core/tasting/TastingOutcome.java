@@ -1,6 +1,7 @@
 package elvaro.core.tasting;
 
-import elvaro.core.trial.Effect.Strength;
+import elvaro.core.trial.Holm;
+import elvaro.core.trial.Strength;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -41,11 +42,10 @@ public final class TastingOutcome {
     /** Two samples in one attribute, the first against the second. */
     public record Shift(Attribute attribute, int first, int second, SignedRank test, double adjustedP) {
         public Strength strength() {
-            return adjustedP < Preference.LEVEL && test.leavesOutZero()
-                    ? Strength.SHOWN
-                    : adjustedP < 0.2
-                            ? Strength.LEANING
-                            : test.differing() < 2 ? Strength.ANECDOTE : Strength.NOT_SHOWN;
+            Strength found = Strength.of(adjustedP);
+            return found == Strength.SHOWN && !test.leavesOutZero()
+                    ? Strength.LEANING
+                    : found == Strength.NOT_SHOWN && test.differing() < 2 ? Strength.ANECDOTE : found;
         }
     }
 
@@ -68,15 +68,7 @@ public final class TastingOutcome {
         });
         liking().ifPresent(friedman ->
                 all.add(TastingVerdict.of(friedman, TastingVerdict.ordered(names, friedman.rankSums()))));
-        shifts().stream()
-                .map(shift -> TastingVerdict.of(
-                        shift.test(),
-                        shift.adjustedP(),
-                        shift.strength(),
-                        shift.attribute().label(),
-                        names.get(shift.first()),
-                        names.get(shift.second())))
-                .forEach(all::add);
+        shifts().stream().map(this::verdict).forEach(all::add);
         return List.copyOf(all);
     }
 
@@ -100,7 +92,7 @@ public final class TastingOutcome {
         }
         List<int[]> asked = couples();
         List<Preference> counted = asked.stream()
-                .map(pair -> count(voices(pair[0], pair[1]).values()))
+                .map(pair -> Preference.count(voices(pair[0], pair[1]).values()))
                 .toList();
         List<Double> adjusted =
                 Holm.adjusted(counted.stream().map(Preference::p).toList());
@@ -110,37 +102,34 @@ public final class TastingOutcome {
                 .toList();
     }
 
-    /** What is said of one sample against another, for a line that has more to tell; empty where nothing can be. */
-    public Optional<String> against(int sample, int control) {
+    /**
+     * What is said of one sample against another; empty where nothing can be. Of a triangle it is whether they are told
+     * apart.
+     */
+    public Optional<TastingVerdict> against(int sample, int control) {
         return switch (kind) {
             case PAIRED, RANKING ->
-                Optional.of(count(voices(sample, control).values()))
+                Optional.of(Preference.count(voices(sample, control).values()))
                         .filter(preference -> preference.decided() > 0)
-                        .map(TastingVerdict::liking);
-            case TRIANGLE ->
-                triangle().map(triangle -> TastingVerdict.of(triangle).phrase());
+                        .map(preference -> TastingVerdict.of(preference, names.get(sample), names.get(control)));
+            case TRIANGLE -> triangle().map(TastingVerdict::of);
             case SCORES ->
                 shifts().stream()
                         .filter(shift -> isLiking(shift.attribute()))
                         .filter(shift -> Set.of(shift.first(), shift.second()).equals(Set.of(sample, control)))
                         .findFirst()
-                        .map(shift -> TastingVerdict.liking(
-                                shift.first() == sample
-                                        ? shift.test().shift()
-                                        : -shift.test().shift()));
+                        .map(this::verdict);
         };
     }
 
-    private static Preference count(Iterable<Integer> voices) {
-        int first = 0;
-        int second = 0;
-        int neither = 0;
-        for (int voice : voices) {
-            first += voice > 0 ? 1 : 0;
-            second += voice < 0 ? 1 : 0;
-            neither += voice == 0 ? 1 : 0;
-        }
-        return new Preference(first, second, neither);
+    private TastingVerdict verdict(Shift shift) {
+        return TastingVerdict.of(
+                shift.test(),
+                shift.adjustedP(),
+                shift.strength(),
+                shift.attribute().label(),
+                names.get(shift.first()),
+                names.get(shift.second()));
     }
 
     private List<int[]> couples() {

@@ -1,110 +1,104 @@
 package elvaro.core.tasting;
 
-import elvaro.core.trial.Effect.Strength;
+import elvaro.core.trial.Strength;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
- * What a tasting showed, in words. It never says that samples are equal.
+ * What a tasting showed, in plain words first. It never says that samples are equal.
  *
- * @param phrase for a line that has more to tell: {@code liked more by 5 of 7 (P(better) 0.86)}
+ * @param found to be read aloud: {@code 5 of 7 liked Honey better than Plain.}
+ * @param statistics the same for whoever wants to check it
  */
-public record TastingVerdict(Strength strength, String phrase, String sentence) {
+public record TastingVerdict(Strength strength, String found, String statistics) {
 
-    static TastingVerdict of(Preference preference, String first, String second) {
+    /** What was found, and how sure it is. */
+    public String sentence() {
+        return "%s %s".formatted(found, said(strength));
+    }
+
+    public static TastingVerdict of(Preference preference, String first, String second) {
+        return new TastingVerdict(preference.strength(), found(preference, first, second), statistics(preference));
+    }
+
+    private static String found(Preference preference, String first, String second) {
         boolean forSecond = preference.second() > preference.first();
         String better = forSecond ? second : first;
-        double probability = forSecond ? 1 - preference.probabilityFirstBetter() : preference.probabilityFirstBetter();
-        String phrase = "liked %s by %d of %d (P(better) %s)"
-                .formatted(
-                        preference.first() == preference.second() ? "as much" : "more",
-                        Math.max(preference.first(), preference.second()),
-                        preference.decided(),
-                        two(probability));
+        String other = forSecond ? first : second;
         String undecided =
-                preference.undecided() == 0 ? "" : " %d liked neither more.".formatted(preference.undecided());
-        return new TastingVerdict(
-                preference.strength(),
-                phrase,
-                "%s is %s; p %s.%s %s"
-                        .formatted(better, phrase, p(preference.p()), undecided, said(preference.strength())));
+                preference.undecided() == 0 ? "" : " %d liked neither better.".formatted(preference.undecided());
+        if (preference.decided() == 0) {
+            return "Nobody liked %s or %s better.".formatted(first, second);
+        }
+        return preference.first() == preference.second()
+                ? "%d liked %s better and %d liked %s.%s"
+                        .formatted(preference.first(), first, preference.second(), second, undecided)
+                : "%d of %d liked %s better than %s.%s"
+                        .formatted(
+                                Math.max(preference.first(), preference.second()),
+                                preference.decided(),
+                                better,
+                                other,
+                                undecided);
     }
 
-    /** From the first one's side: {@code liked less by 5 of 7 (P(better) 0.14)}. */
-    static String liking(Preference preference) {
-        boolean less = preference.second() > preference.first();
-        return "liked %s by %d of %d (P(better) %s)"
+    private static String statistics(Preference preference) {
+        return "Exact two-sided binomial test, one voice a taster: p %s. Between %s and %s of people like the first better (95 %%)."
                 .formatted(
-                        less ? "less" : "more",
-                        less ? preference.second() : preference.first(),
-                        preference.decided(),
-                        two(preference.probabilityFirstBetter()));
-    }
-
-    /** @param shift of the scores for liking */
-    static String liking(double shift) {
-        return "liking %s of 7".formatted(signed(shift));
+                        p(preference.p()),
+                        percent(preference.interval().low()),
+                        percent(preference.interval().high()));
     }
 
     static TastingVerdict of(Triangle triangle) {
-        String phrase = "told apart by %d of %d".formatted(triangle.correct(), triangle.tries());
         return new TastingVerdict(
                 triangle.strength(),
-                phrase,
-                "%d of %d found the odd one, where guessing finds a third; p %s. Between %s and %s of people notice (95 %%). %s"
+                "%d of %d found the odd one, where guessing finds a third."
+                        .formatted(triangle.correct(), triangle.tries()),
+                "Exact binomial test against a third: p %s. Between %s and %s of people notice (95 %%)."
                         .formatted(
-                                triangle.correct(),
-                                triangle.tries(),
                                 p(triangle.p()),
                                 percent(triangle.noticing().low()),
-                                percent(triangle.noticing().high()),
-                                said(triangle.strength())));
+                                percent(triangle.noticing().high())));
     }
 
     /** @param bestFirst names by their place */
     static TastingVerdict of(Friedman friedman, List<String> bestFirst) {
-        String phrase = "put in the order %s".formatted(String.join(", ", bestFirst));
         return new TastingVerdict(
                 friedman.strength(),
-                phrase,
+                "Best liked first: %s.".formatted(String.join(", ", bestFirst)),
                 String.format(
                         Locale.ROOT,
-                        "Best first: %s; χ² %.2f, p %s%s. %s",
-                        String.join(", ", bestFirst),
+                        "Friedman's test: χ² %.2f, p %s%s.",
                         friedman.statistic(),
                         p(friedman.p()),
-                        friedman.exact() ? "" : " (by χ²)",
-                        said(friedman.strength())));
+                        friedman.exact() ? "" : " (by χ²)"));
     }
 
     static TastingVerdict of(
             SignedRank test, double adjusted, Strength strength, String attribute, String first, String second) {
-        String phrase = String.format(Locale.ROOT, "%s %+.1f of 7", attribute.toLowerCase(Locale.ROOT), test.shift())
-                .replace('-', '−');
         return new TastingVerdict(
                 strength,
-                phrase,
-                "%s: %s (%s %%: %s to %s); p %s. %s"
+                "%s: %s.".formatted(attribute, apart(first, test.shift(), second)),
+                "Wilcoxon's signed ranks: p %s, adjusted; %s %% from %s to %s of 7."
                         .formatted(
-                                attribute,
-                                apart(first, test.shift(), second),
+                                p(adjusted),
                                 percent(test.level()).replace(" %", ""),
                                 signed(test.interval().low()),
-                                signed(test.interval().high()),
-                                p(adjusted),
-                                said(strength)));
+                                signed(test.interval().high())));
     }
 
     private static String apart(String first, double shift, String second) {
         return shift == 0
                 ? "%s level with %s".formatted(first, second)
-                : "%s %s than %s by %s".formatted(first, shift < 0 ? "lower" : "higher", second, one(Math.abs(shift)));
+                : "%s %s than %s by %s of 7".formatted(first, shift < 0 ? "lower" : "higher", second, one(Math.abs(shift)));
     }
 
     private static String said(Strength strength) {
         return switch (strength) {
-            case SHOWN -> "A difference is shown.";
+            case SHOWN -> "That is not chance.";
             case LEANING -> "It leans that way; more tasters would tell.";
             case NOT_SHOWN -> "No difference is shown, which is not to say there is none.";
             case ANECDOTE -> "One voice is an anecdote.";
@@ -113,10 +107,6 @@ public record TastingVerdict(Strength strength, String phrase, String sentence) 
 
     private static String p(double value) {
         return value < 0.001 ? "below 0.001" : String.format(Locale.ROOT, "%.3f", value);
-    }
-
-    private static String two(double value) {
-        return String.format(Locale.ROOT, "%.2f", value);
     }
 
     private static String one(double value) {
@@ -133,10 +123,10 @@ public record TastingVerdict(Strength strength, String phrase, String sentence) 
 
     /** Names by value, the greatest first. */
     static List<String> ordered(List<String> names, List<Double> values) {
-        return java.util.stream.IntStream.range(0, names.size())
+        return IntStream.range(0, names.size())
                 .boxed()
-                .sorted((one, other) -> Double.compare(values.get(other), values.get(one)))
+                .sorted(Comparator.comparing(values::get, Comparator.reverseOrder()))
                 .map(names::get)
-                .collect(Collectors.toList());
+                .toList();
     }
 }

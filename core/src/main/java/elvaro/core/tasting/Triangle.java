@@ -1,7 +1,7 @@
 package elvaro.core.tasting;
 
 import elvaro.core.trial.Band;
-import elvaro.core.trial.Effect.Strength;
+import elvaro.core.trial.Strength;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 
@@ -34,7 +34,7 @@ public record Triangle(int correct, int tries) {
     }
 
     public Strength strength() {
-        return p() < Preference.LEVEL ? Strength.SHOWN : p() < 0.2 ? Strength.LEANING : Strength.NOT_SHOWN;
+        return Strength.of(p());
     }
 
     /** How many must be right to be more than guessing; empty where even all are not. */

@@ -1,80 +1,177 @@
 package elvaro.core.trial;
 
 import static elvaro.core.working.Quantity.price;
+import static elvaro.core.working.Quantity.share;
 
-import elvaro.core.trial.Effect.Strength;
+import elvaro.core.trial.Effect.Repeat;
 import java.util.Locale;
 import java.util.Optional;
 
 /**
- * What a trial showed in one measure, in words. It never says that two arms are equal.
+ * What a trial found in one measure, in plain words first. It never says that two arms are equal.
  *
- * @param phrase for a line that has more to tell: {@code less shrink}, {@code 1.90 EUR a kg dearer}
+ * @param judgement how sure it may be
+ * @param value arm less control, in the scale of the measure; empty for voices
+ * @param band of the difference, 80 %; empty where nothing was done twice
+ * @param sentence to be read aloud: {@code Honey has 1.2 points less shrink than Plain, 14.8 % against 16.0 %.}
+ * @param surety what follows from how sure it is, to be said after the sentence; may be empty
+ * @param statistics the same for whoever wants to check it
  */
 public record TrialVerdict(
-        TrialMeasure measure, Effect effect, Optional<Band> band, Strength strength, String phrase, String sentence) {
-
+        Judgement judgement,
+        Optional<Double> value,
+        Optional<Band> band,
+        String sentence,
+        String surety,
+        String statistics) {
     private static final double LEVEL = 0.8;
 
-    /** One in which more is more of a loss, or of a gain, in points of the green weight. */
-    public static TrialVerdict of(TrialMeasure measure, Effect effect, String arm, String control) {
-        String sentence = "%s: %s %s points %s than %s%s. %s"
-                .formatted(
-                        capital(measure.label()),
-                        arm,
-                        points(Math.abs(effect.value())),
-                        effect.value() < 0 ? "less" : "more",
-                        control,
-                        interval(effect),
-                        said(effect.strength()));
-        String phrase = "%s %s".formatted(effect.value() < 0 ? "less" : "more", measure.label());
-        return new TrialVerdict(measure, effect, effect.band(LEVEL), effect.strength(), phrase, sentence);
+    /** Names and means of an arm and its control; of a cost the means of the minor units for a kilogram. */
+    public record Sides(String arm, double armMean, String control, double controlMean) {}
+
+    /** Of a measure that each piece has a figure of. */
+    public static TrialVerdict of(Judgement judgement, Effect effect, Sides sides) {
+        Optional<Band> band = effect.band(LEVEL);
+        return new TrialVerdict(
+                judgement,
+                Optional.of(effect.value()),
+                band,
+                sentence(judgement.found().measure(), effect.value(), sides),
+                surety(judgement, "more %s would tell".formatted(effect.repeat().label())),
+                statistics(judgement, effect, band));
     }
 
     /**
-     * The cost.
+     * Of the liking.
      *
-     * @param effect on the natural logarithm of the cost of a kilogram of steak
-     * @param minorPerKg how much dearer the arm's steak was, minor units of the currency
+     * @param found what was said at the tables, in words
+     * @param statistics the same for whoever wants to check it
      */
-    public static TrialVerdict ofCost(Effect effect, double minorPerKg, String arm, String control) {
-        String interval = effect.band(LEVEL)
-                .map(band -> " (80 %%: %s to %s)".formatted(change(band.low()), change(band.high())))
-                .orElse("");
-        String phrase = "%s %s".formatted(price(Math.abs(minorPerKg)), minorPerKg < 0 ? "cheaper" : "dearer");
-        String sentence = "Cost: %s %s than %s, %s%s. %s"
-                .formatted(arm, phrase, control, change(effect.value()), interval, said(effect.strength()));
-        return new TrialVerdict(TrialMeasure.COST, effect, effect.band(LEVEL), effect.strength(), phrase, sentence);
+    public static TrialVerdict ofLiking(Judgement judgement, String found, String statistics) {
+        return new TrialVerdict(
+                judgement,
+                Optional.empty(),
+                Optional.empty(),
+                found,
+                surety(judgement, "more tasters would tell"),
+                statistics);
     }
 
-    private static String interval(Effect effect) {
-        return effect.band(LEVEL)
-                .map(band -> " (80 %%: %s to %s)".formatted(signed(band.low()), signed(band.high())))
-                .orElse("");
-    }
-
-    private static String said(Strength strength) {
-        return switch (strength) {
-            case SHOWN -> "A difference is shown.";
-            case LEANING -> "It leans that way; more pairs would tell.";
-            case NOT_SHOWN -> "No difference is shown, which is not to say there is none.";
-            case ANECDOTE -> "An anecdote: nothing was done twice.";
+    private static String sentence(TrialMeasure measure, double value, Sides sides) {
+        return switch (measure.scale()) {
+            case SHARE ->
+                isZero(value * 100)
+                        ? same(measure.label(), sides, share(sides.armMean()))
+                        : "%s has %s points %s %s than %s, %s against %s."
+                                .formatted(
+                                        sides.arm(),
+                                        one(Math.abs(value) * 100),
+                                        value < 0 ? "less" : "more",
+                                        measure.label(),
+                                        sides.control(),
+                                        share(sides.armMean()),
+                                        share(sides.controlMean()));
+            case COUNT ->
+                isZero(value)
+                        ? same("number of steaks", sides, count(sides.armMean()))
+                        : "A piece of %s gives %s steaks, one of %s %s."
+                                .formatted(
+                                        sides.arm(),
+                                        count(sides.armMean()),
+                                        sides.control(),
+                                        count(sides.controlMean()));
+            case LOGARITHM -> cost(measure, sides);
+            case VOICES -> throw new IllegalArgumentException("Voices are counted, not measured.");
         };
     }
 
-    private static String capital(String label) {
-        return label.substring(0, 1).toUpperCase(Locale.ROOT) + label.substring(1);
+    private static String same(String what, Sides sides, String figure) {
+        return "%s and %s have the same %s, %s.".formatted(sides.arm(), sides.control(), what, figure);
     }
 
-    private static String points(double fraction) {
-        return String.format(Locale.ROOT, "%.1f", fraction * 100);
+    private static String cost(TrialMeasure measure, Sides sides) {
+        double dearer = sides.armMean() - sides.controlMean();
+        String what = measure == TrialMeasure.COST ? "The steak of %s" : "What is eaten of %s";
+        String subject = what.formatted(sides.arm());
+        return Math.round(dearer) == 0
+                ? "%s costs the same as of %s, %s.".formatted(subject, sides.control(), price(sides.armMean()))
+                : "%s is %s %s than of %s, %s against %s."
+                        .formatted(
+                                subject,
+                                price(Math.abs(dearer)),
+                                dearer < 0 ? "cheaper" : "dearer",
+                                sides.control(),
+                                price(sides.armMean()),
+                                price(sides.controlMean()));
     }
 
-    private static String signed(double fraction) {
-        return String.format(Locale.ROOT, "%+.1f", fraction * 100).replace('-', '−');
+    private static String surety(Judgement judgement, String more) {
+        if (!judgement.asked()) {
+            return judgement.standsOut() ? "That is more than chance, even among all that was looked at." : "";
+        }
+        return switch (judgement.strength()) {
+            case SHOWN -> "That is not chance.";
+            case LEANING -> "It leans that way; %s.".formatted(more);
+            case NOT_SHOWN -> "No difference is shown, which is not to say there is none.";
+            case ANECDOTE -> "Nothing was done twice: an anecdote.";
+        };
     }
 
-    private static String change(double log) {
-        return String.format(Locale.ROOT, "%+.0f %%", (Math.exp(log) - 1) * 100).replace('-', '−');
+    private static String statistics(Judgement judgement, Effect effect, Optional<Band> band) {
+        if (band.isEmpty()) {
+            return effect.repeat() == Repeat.ANIMAL
+                    ? "One animal in an arm: however many pieces were cut from it, it says one thing."
+                    : "One difference has no spread to judge it by.";
+        }
+        TrialMeasure measure = judgement.found().measure();
+        String test = effect.pairs() > 0
+                ? "Student's t on %d %s".formatted(effect.pairs(), Repeat.PAIR.label())
+                : "Welch's t between %s".formatted(effect.repeat().label());
+        return "%s: %s, 80 %% from %s to %s; t %s with %s degrees of freedom, %s."
+                .formatted(
+                        test,
+                        figure(measure, effect.value()),
+                        figure(measure, band.get().low()),
+                        figure(measure, band.get().high()),
+                        signed(effect.error() == 0 ? 0 : effect.value() / effect.error(), 2),
+                        count(effect.freedom()),
+                        chance(judgement));
+    }
+
+    private static String chance(Judgement judgement) {
+        double alone = judgement.found().p();
+        return Math.abs(judgement.p() - alone) < 5e-4
+                ? "p " + p(alone)
+                : "p %s, among all that was looked at with it %s (Holm)".formatted(p(alone), p(judgement.p()));
+    }
+
+    /** A difference with its sign, in points, steaks or per cent of the cost. */
+    private static String figure(TrialMeasure measure, double value) {
+        return switch (measure.scale()) {
+            case SHARE -> signed(value * 100, 1) + " points";
+            case LOGARITHM -> signed((Math.exp(value) - 1) * 100, 0) + " %";
+            case COUNT, VOICES -> signed(value, 1);
+        };
+    }
+
+    private static boolean isZero(double value) {
+        return Math.abs(value) < 0.05;
+    }
+
+    private static String one(double value) {
+        return String.format(Locale.ROOT, "%.1f", value);
+    }
+
+    /** To a tenth, whole numbers without it. */
+    private static String count(double value) {
+        return one(value).replaceFirst("\\.0$", "");
+    }
+
+    private static String p(double value) {
+        return value < 0.001 ? "below 0.001" : String.format(Locale.ROOT, "%.3f", value);
+    }
+
+    private static String signed(double value, int decimals) {
+        return String.format(Locale.ROOT, "%+." + decimals + "f", value).replace('-', '−');
     }
 }

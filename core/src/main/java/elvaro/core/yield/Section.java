@@ -59,6 +59,6 @@ public record Section(double now, double fat, double bone, double crust, double 
                 ledger.piles().bone() / green,
                 (ledger.piles().usableTrim() + ledger.piles().discard()) / green,
                 0,
-                ledger.steakYield());
+                ledger.piles().steak() / green);
     }
 }

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.tasting.BradleyTerry;
 import elvaro.core.tasting.Friedman;
-import elvaro.core.tasting.Holm;
+import elvaro.core.trial.Holm;
 import elvaro.core.tasting.Preference;
 import elvaro.core.tasting.SignedRank;
 import elvaro.core.tasting.Triangle;

@@ -56,9 +56,10 @@ class TrialAgainstRTest {
         List<Row> rows = rows(set);
         Effect paired = Effect.of(
                 rows.stream()
-                        .map(row -> new ArmValue(block(row), row.control()))
+                        .map(row -> new ArmValue(block(row), block(row), row.control()))
                         .toList(),
-                rows.stream().map(row -> new ArmValue(block(row), row.arm())).toList());
+                rows.stream().map(row -> new ArmValue(block(row), block(row), row.arm())).toList(),
+                0);
         assertThat(paired.value()).isCloseTo(mean, CLOSE);
         assertThat(paired.pairs()).isEqualTo(rows.size());
         close(paired, 0.8, low80, high80);
@@ -66,11 +67,12 @@ class TrialAgainstRTest {
 
         Effect unpaired = Effect.of(
                 rows.stream()
-                        .map(row -> new ArmValue("there" + block(row), row.control()))
+                        .map(row -> new ArmValue("there" + block(row), "there" + block(row), row.control()))
                         .toList(),
                 rows.stream()
-                        .map(row -> new ArmValue("here" + block(row), row.arm()))
-                        .toList());
+                        .map(row -> new ArmValue("here" + block(row), "here" + block(row), row.arm()))
+                        .toList(),
+                0);
         assertThat(unpaired.pairs()).isZero();
         close(unpaired, 0.8, welchLow80, welchHigh80);
 

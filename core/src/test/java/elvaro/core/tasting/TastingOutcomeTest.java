@@ -8,7 +8,7 @@ import elvaro.core.tasting.TastingOutcome.Duel;
 import elvaro.core.tasting.TastingOutcome.Pair;
 import elvaro.core.tasting.TastingOutcome.Shift;
 import elvaro.core.tasting.Weakness.Cooked;
-import elvaro.core.trial.Effect.Strength;
+import elvaro.core.trial.Strength;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -54,16 +54,16 @@ class TastingOutcomeTest {
     class A_paired_preference {
 
         @Test
-        void says_how_many_liked_which_more_and_how_likely_most_people_would() {
+        void says_in_plain_words_how_many_liked_which_better_and_keeps_the_p_for_those_who_ask() {
             List<Sheet> sheets = new ArrayList<>();
             IntStream.range(0, 7).forEach(taster -> sheets.add(pick(taster, 0, taster < 5 ? 0 : 1)));
             TastingVerdict verdict = new TastingOutcome(TastingKind.PAIRED, TWO, List.of(), sheets)
                     .verdicts()
                     .get(0);
-            assertThat(verdict.phrase()).isEqualTo("liked more by 5 of 7 (P(better) 0.86)");
             assertThat(verdict.sentence())
-                    .isEqualTo("Honey is liked more by 5 of 7 (P(better) 0.86); p 0.453."
+                    .isEqualTo("5 of 7 liked Honey better than Plain."
                             + " No difference is shown, which is not to say there is none.");
+            assertThat(verdict.statistics()).startsWith("Exact two-sided binomial test, one voice a taster: p 0.453.");
         }
 
         @Test
@@ -85,10 +85,13 @@ class TastingOutcomeTest {
         }
 
         @Test
-        void is_shown_by_six_of_six_leaning_by_five_of_six_and_open_by_four() {
+        void is_shown_by_six_of_six_leaning_by_six_of_seven_and_open_by_five_of_six() {
             assertThat(new Preference(6, 0, 0).strength()).isEqualTo(Strength.SHOWN);
-            assertThat(new Preference(1, 5, 0).strength()).isEqualTo(Strength.LEANING);
-            assertThat(new Preference(4, 2, 0).strength()).isEqualTo(Strength.NOT_SHOWN);
+            assertThat(new Preference(1, 6, 0).strength()).isEqualTo(Strength.LEANING);
+            assertThat(new Preference(5, 1, 0).strength()).isEqualTo(Strength.NOT_SHOWN);
+            assertThat(new Preference(3, 0, 0).strength())
+                    .as("three coins fall alike once in four")
+                    .isEqualTo(Strength.NOT_SHOWN);
             assertThat(new Preference(1, 0, 3).strength()).isEqualTo(Strength.ANECDOTE);
         }
 
@@ -117,7 +120,9 @@ class TastingOutcomeTest {
                     .mapToObj(taster -> taster < 8 ? ranked(taster, 2, 3, 1) : ranked(taster, 1, 3, 2))
                     .toList();
             TastingOutcome outcome = new TastingOutcome(TastingKind.RANKING, three, List.of(), sheets);
-            assertThat(outcome.verdicts().get(0).sentence()).startsWith("Best first: Porcini, Honey, Plain; χ² 16.22");
+            TastingVerdict order = outcome.verdicts().get(0);
+            assertThat(order.sentence()).isEqualTo("Best liked first: Porcini, Honey, Plain. That is not chance.");
+            assertThat(order.statistics()).startsWith("Friedman's test: χ² 16.22");
             List<Pair> pairs = outcome.pairs();
             assertThat(pairs.get(0).preference()).isEqualTo(new Preference(9, 0, 0));
             // 2·(1/2)⁹ three times over; 8 of 9 is 20/512, the last in Holm's line.
@@ -160,7 +165,8 @@ class TastingOutcomeTest {
         TastingVerdict verdict = new TastingOutcome(TastingKind.TRIANGLE, TWO, List.of(), sheets)
                 .verdicts()
                 .get(0);
-        assertThat(verdict.sentence()).startsWith("5 of 6 found the odd one, where guessing finds a third; p 0.018.");
+        assertThat(verdict.sentence()).isEqualTo("5 of 6 found the odd one, where guessing finds a third. That is not chance.");
+        assertThat(verdict.statistics()).contains("p 0.018.");
         assertThat(verdict.strength()).isEqualTo(Strength.SHOWN);
     }
 

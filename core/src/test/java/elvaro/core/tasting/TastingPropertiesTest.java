@@ -3,6 +3,7 @@ package elvaro.core.tasting;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.core.trial.Holm;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.trial.Band;
-import elvaro.core.trial.Effect.Strength;
+import elvaro.core.trial.Strength;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;

@@ -186,6 +186,6 @@ class DesignTest {
         assertThatThrownBy(() -> new Design(Factor.TREATMENT, List.of(arm("Plain", true, ""))))
                 .hasMessage("A trial has two arms at least.");
         assertThatThrownBy(() -> Draw.of(2, 1, 7)).hasMessage("A draw needs two arms and a part for each.");
-        assertThatThrownBy(() -> Effect.of(List.of(), List.of())).hasMessage("Both arms need a figure.");
+        assertThatThrownBy(() -> Effect.of(List.of(), List.of(), 0)).hasMessage("Both arms need a figure.");
     }
 }

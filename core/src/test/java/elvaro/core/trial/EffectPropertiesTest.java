@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.trial.Effect.ArmValue;
-import elvaro.core.trial.Effect.Strength;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -23,11 +22,11 @@ class EffectPropertiesTest {
         List<ArmValue> arm = new ArrayList<>();
         for (int pair = 0; pair < pairs; pair++) {
             double lot = samePieces ? random.nextGaussian() * 0.03 : 0;
-            control.add(new ArmValue("a" + pair, 0.16 + lot + random.nextGaussian() * 0.01));
+            control.add(new ArmValue("a" + pair, "a" + pair, 0.16 + lot + random.nextGaussian() * 0.01));
             String block = (samePieces ? "a" : "b") + pair;
-            arm.add(new ArmValue(block, 0.16 + lot + truth + random.nextGaussian() * 0.014));
+            arm.add(new ArmValue(block, block, 0.16 + lot + truth + random.nextGaussian() * 0.014));
         }
-        return Effect.of(control, arm);
+        return Effect.of(control, arm, 0);
     }
 
     @ParameterizedTest(name = "{0} pairs, same lots {1}")
@@ -58,8 +57,8 @@ class EffectPropertiesTest {
         for (int trial = 0; trial < 200; trial++) {
             List<ArmValue> one = found(random, 1 + random.nextInt(5));
             List<ArmValue> other = found(random, 1 + random.nextInt(5));
-            Effect there = Effect.of(one, other);
-            Effect back = Effect.of(other, one);
+            Effect there = Effect.of(one, other, 0);
+            Effect back = Effect.of(other, one, 0);
             assertThat(back.value()).isCloseTo(-there.value(), within(1e-12));
             assertThat(back.error()).isCloseTo(there.error(), within(1e-12));
             assertThat(back.strength()).isEqualTo(there.strength());
@@ -69,7 +68,8 @@ class EffectPropertiesTest {
     private static List<ArmValue> found(Random random, int pieces) {
         List<ArmValue> found = new ArrayList<>();
         for (int piece = 0; piece < pieces; piece++) {
-            found.add(new ArmValue("block " + random.nextInt(4), random.nextGaussian()));
+            int block = random.nextInt(4);
+            found.add(new ArmValue("lot " + block / 2, "block " + block, random.nextGaussian()));
         }
         return found;
     }

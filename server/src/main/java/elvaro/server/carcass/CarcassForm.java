@@ -62,7 +62,7 @@ record CarcassForm(
         @NotNull @Size(max = 80, message = "The name is too long.")
         String supplier,
 
-        @NotNull @Min(value = 0, message = "The price is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
+        @Nullable @Min(value = 0, message = "The price is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
         Integer priceMinorPerKg,
 
         @NotNull(message = "Say whether it hangs or lies on ice.")

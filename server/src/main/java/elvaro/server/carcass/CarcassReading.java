@@ -175,10 +175,11 @@ class CarcassReading {
     private static @Nullable Double perKg(Figures whole, int toCutGrams, int bonelessGrams) {
         Lot lot = whole.piece().lot();
         int parts = whole.ledger().aged();
-        if (bonelessGrams == 0 || lot.priceMinorPerKg() == 0 || parts == 0) {
+        Integer price = lot.priceMinorPerKg();
+        if (bonelessGrams == 0 || price == null || parts == 0) {
             return null;
         }
-        double paid = lot.receivedGrams() / 1000.0 * lot.priceMinorPerKg();
+        double paid = lot.receivedGrams() / 1000.0 * price;
         return paid * Math.max(0, 1 - (double) toCutGrams / parts) / (bonelessGrams / 1000.0);
     }
 

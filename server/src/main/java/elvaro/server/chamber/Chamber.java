@@ -40,6 +40,7 @@ public class Chamber extends EditedRow {
     private int purchaseMinor;
     private int lifeYears;
     private int powerWatts;
+    private boolean forMeatAlone;
     private UUID keeperId;
 
     protected Chamber() {}
@@ -68,6 +69,7 @@ public class Chamber extends EditedRow {
         purchaseMinor = form.purchaseMinor();
         lifeYears = form.lifeYears();
         powerWatts = form.powerWatts();
+        forMeatAlone = form.forMeatAlone() == null ? kind.runsForMeatAlone() : form.forMeatAlone();
         keeperId = form.keeperId();
     }
 
@@ -87,11 +89,13 @@ public class Chamber extends EditedRow {
                 purchaseMinor,
                 lifeYears,
                 powerWatts,
+                forMeatAlone,
                 keeperId);
     }
 
     public ChamberRate rate(double tariffMinorPerKwh) {
-        return new ChamberRate(purchaseMinor, lifeYears * DAYS_PER_YEAR, powerWatts, tariffMinorPerKwh);
+        return new ChamberRate(
+                purchaseMinor, lifeYears * DAYS_PER_YEAR, forMeatAlone ? powerWatts : 0, tariffMinorPerKwh);
     }
 
     public String name() {

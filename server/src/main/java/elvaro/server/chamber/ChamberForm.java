@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param setMetresPerSecond how fast the air moves at the pieces
  * @param shelfSquareCentimetres area of its shelves, or null where pieces hang
  * @param purchaseMinor what it cost, written off evenly over {@code lifeYears}
+ * @param forMeatAlone whether its machine runs for the meat alone, so that its energy is the meat's; absent for as usual
  * @param keeperId whose work it is, or null for everybody's
  */
 public record ChamberForm(
@@ -66,6 +67,7 @@ public record ChamberForm(
         @NotNull @Min(value = 0, message = "Watts are 0 or more.") @Max(value = 100_000, message = "Too many watts.")
         Integer powerWatts,
 
+        @Nullable Boolean forMeatAlone,
         @Nullable UUID keeperId) {
     private static final String SET = "A chamber is set between ⟦temperature -5⟧ and ⟦temperature 15⟧.";
     private static final String SPEED = "Air moves at 0 to 10 m/s.";

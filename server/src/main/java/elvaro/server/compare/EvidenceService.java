@@ -95,7 +95,7 @@ public class EvidenceService {
     }
 
     private static GroupView group(GroupEffects.Group group, List<EvidenceRow> rows, TrialMeasure measure) {
-        boolean cost = measure == TrialMeasure.COST;
+        boolean cost = measure.isCost();
         List<Double> costs = rows.stream()
                 .map(EvidenceRow::costMinorPerKg)
                 .filter(Objects::nonNull)

@@ -60,7 +60,8 @@ class FinishedRows {
      * A finished piece.
      *
      * @param person who closed its bench
-     * @param costMinorPerKg of the steak; absent where there is none
+     * @param costMinorPerKg of the steak; absent where there is none, or its price is not known
+     * @param eatenMinorPerKg the same of all that is eaten
      * @param liked at tastings; absent where it met nothing there
      */
     record EvidenceRow(
@@ -71,18 +72,25 @@ class FinishedRows {
             String person,
             Ledger ledger,
             @Nullable Double costMinorPerKg,
+            @Nullable Double eatenMinorPerKg,
             @Nullable Liked liked) {
 
         /** As effects are worked out: fractions of the green weight, the cost as its logarithm. */
         Optional<Double> by(TrialMeasure measure) {
             return switch (measure) {
-                case SHRINK -> Optional.of(ledger.shrinkFraction());
-                case TRIM -> Optional.of(ledger.trimFraction());
+                case USABLE_YIELD -> Optional.of(ledger.usableYield());
                 case STEAK_YIELD -> Optional.of(ledger.steakYield());
-                case COST ->
-                    Optional.ofNullable(costMinorPerKg).filter(cost -> cost > 0).map(Math::log);
+                case SHRINK -> Optional.of(ledger.shrinkFraction());
+                case DISCARD -> Optional.of(ledger.discardFraction());
+                case COST -> logarithm(costMinorPerKg);
+                case COST_EATEN -> logarithm(eatenMinorPerKg);
+                case STEAKS, LIKING -> Optional.empty();
             };
         }
+    }
+
+    private static Optional<Double> logarithm(@Nullable Double cost) {
+        return Optional.ofNullable(cost).filter(minor -> minor > 0).map(Math::log);
     }
 
     /**
@@ -117,6 +125,7 @@ class FinishedRows {
                 each.closedBy() == null ? "" : names.getOrDefault(each.closedBy(), ""),
                 each.ledger(),
                 each.steak().perKilogram().orElse(null),
+                each.steak().perKilogramEaten().orElse(null),
                 liked);
     }
 }

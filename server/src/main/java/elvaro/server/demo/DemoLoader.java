@@ -156,6 +156,8 @@ class DemoLoader implements ApplicationRunner {
                 32,
                 3600,
                 18,
+                0,
+                0,
                 6800,
                 900,
                 250,
@@ -274,6 +276,7 @@ class DemoLoader implements ApplicationRunner {
                 room.purchaseMinor(),
                 room.lifeYears(),
                 room.watts(),
+                null,
                 people.get(room.keeper())));
         return id;
     }

@@ -10,6 +10,7 @@ import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.TreatmentKind;
 import elvaro.core.trial.Factor;
+import elvaro.core.trial.TrialMeasure;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceHistory;
 import elvaro.server.settings.WorkshopService;
@@ -44,6 +45,7 @@ class DemoTrials {
     private record Asked(
             String question,
             Factor factor,
+            TrialMeasure measure,
             @Nullable String after,
             String changed,
             String learnt,
@@ -55,6 +57,7 @@ class DemoTrials {
             new Asked(
                     HONEY,
                     Factor.TREATMENT,
+                    TrialMeasure.SHRINK,
                     null,
                     "",
                     "It keeps the water in, and the outside is too sweet. Half of it next time.",
@@ -68,6 +71,7 @@ class DemoTrials {
             new Asked(
                     "Porcini rub against plain, 26 days",
                     Factor.TREATMENT,
+                    TrialMeasure.LIKING,
                     null,
                     "",
                     "",
@@ -81,6 +85,7 @@ class DemoTrials {
             new Asked(
                     "Stout-soaked cloth, open air, 33 days",
                     Factor.TREATMENT,
+                    TrialMeasure.USABLE_YIELD,
                     null,
                     "",
                     "The weave printed itself into the crust. Thinner cloth.",
@@ -94,6 +99,7 @@ class DemoTrials {
             new Asked(
                     "Beech smoke on a mutton saddle: two sessions against five",
                     Factor.TREATMENT,
+                    TrialMeasure.LIKING,
                     null,
                     "",
                     "",
@@ -103,6 +109,7 @@ class DemoTrials {
             new Asked(
                     "Goose-fat seal on a mutton saddle, 24 days",
                     Factor.TREATMENT,
+                    TrialMeasure.USABLE_YIELD,
                     null,
                     "",
                     "Water saved, meat lost: rot in the closed pocket by the bone.",
@@ -116,6 +123,7 @@ class DemoTrials {
             new Asked(
                     "North Room against Stone Locker, same cut, 40 days",
                     Factor.CHAMBER,
+                    TrialMeasure.STEAK_YIELD,
                     null,
                     "",
                     "",
@@ -125,6 +133,7 @@ class DemoTrials {
             new Asked(
                     "Old cow against young steer, 40 days",
                     Factor.GRADE,
+                    TrialMeasure.LIKING,
                     null,
                     "",
                     "",
@@ -134,6 +143,7 @@ class DemoTrials {
             new Asked(
                     "Kelp-salt rub on a wild goose, 8 days",
                     Factor.TREATMENT,
+                    TrialMeasure.LIKING,
                     null,
                     "",
                     "",
@@ -143,6 +153,7 @@ class DemoTrials {
             new Asked(
                     "Half the honey: does the water still stay in?",
                     Factor.TREATMENT,
+                    TrialMeasure.SHRINK,
                     HONEY,
                     "half the dose",
                     "",
@@ -153,6 +164,7 @@ class DemoTrials {
             new Asked(
                     "Beech smoke on a mutton saddle: four sessions against none",
                     Factor.TREATMENT,
+                    TrialMeasure.LIKING,
                     "Beech smoke on a mutton saddle: two sessions against five",
                     "four sessions, and a plain half",
                     "",
@@ -162,6 +174,7 @@ class DemoTrials {
             new Asked(
                     "A cloth with red wine on a chuck roll: is it worth the bother?",
                     Factor.TREATMENT,
+                    TrialMeasure.LIKING,
                     null,
                     "",
                     "",
@@ -175,6 +188,7 @@ class DemoTrials {
             new Asked(
                     "A haunch hung against one on ice, 10 days",
                     Factor.HANG_OR_ICE,
+                    TrialMeasure.USABLE_YIELD,
                     null,
                     "",
                     "",
@@ -230,6 +244,7 @@ class DemoTrials {
                     named(asked.question()),
                     asked.question(),
                     asked.factor(),
+                    asked.measure(),
                     seed,
                     asked.after() == null ? null : named(asked.after()),
                     asked.changed(),

@@ -217,8 +217,8 @@ final class Story {
     private void write(
             LogFactKind kind, double day, int grams, @Nullable Stream stream, @Nullable Integer steaks, String words) {
         Instant at = hungAt.plusSeconds(Math.round(day * 86_400));
-        LogFact fact = new LogFact(Scenario.id(random), null, kind, at, grams, stream);
+        LogFact fact = new LogFact(Scenario.id(random), null, kind, at, grams, stream, steaks, null);
         UUID by = people.get(random.nextInt(people.size()));
-        log.add(new LogEntry(pieceId, fact, steaks, words, at.plusSeconds(20 + random.nextInt(40)), by));
+        log.add(new LogEntry(pieceId, fact, words, at.plusSeconds(20 + random.nextInt(40)), by));
     }
 }

@@ -9,6 +9,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The first piece, and where it hangs.
@@ -36,7 +37,7 @@ record FirstForm(
         @NotNull @Min(value = 1, message = "At least one day.") @Max(value = 400, message = "At most 400 days.")
         Integer days,
 
-        @NotNull @Min(value = 0, message = "The price is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
+        @Nullable @Min(value = 0, message = "The price is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
         Integer priceMinorPerKg,
 
         @NotNull Map<String, String> answers) {}

@@ -91,6 +91,7 @@ class FirstPieceService {
                 0,
                 LIFE_YEARS,
                 usual.watts(),
+                null,
                 null);
     }
 

@@ -1,5 +1,6 @@
 package elvaro.server.forecast;
 
+import elvaro.core.cost.Labour;
 import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.cost.LoadHistory;
 import elvaro.core.cost.LoadHistory.Stay;
@@ -25,6 +26,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -63,6 +65,8 @@ public class FiguresService {
         WorkshopSettings settings = workshops.settings();
         ZoneId zone = workshops.mine().zone();
         Map<UUID, HungTogether> stays = stays(asked, zone);
+        PaidShares paid = new PaidShares(pieces.cutFrom(
+                asked.stream().map(piece -> piece.lot().id()).collect(Collectors.toSet())));
         Forecaster forecaster = forecasts.forecaster();
         Instant now = clock.instant();
         return asked.stream()
@@ -70,7 +74,7 @@ public class FiguresService {
                     PieceLog log = read.get(piece.id());
                     Ahead ahead = forecaster.of(piece, log).orElse(null);
                     Ledger ledger = log.ledger();
-                    PieceCost cost = cost(piece, ledger, settings, stays);
+                    PieceCost cost = cost(piece, log, paid.of(piece), settings, stays);
                     Section section = section(piece, ledger, ahead, zone, now);
                     return new Figures(piece, log, ledger, section, cost.landed(), cost.steak(), cost.perDay(), ahead);
                 })
@@ -109,19 +113,23 @@ public class FiguresService {
     private record HungTogether(Map<UUID, Stay> byPiece, LoadHistory history) {}
 
     private static PieceCost cost(
-            Piece piece, Ledger ledger, WorkshopSettings settings, Map<UUID, HungTogether> stays) {
+            Piece piece,
+            PieceLog log,
+            OptionalDouble paid,
+            WorkshopSettings settings,
+            Map<UUID, HungTogether> stays) {
         HungTogether together =
                 piece.chamber().map(chamber -> stays.get(chamber.id())).orElse(null);
         return PieceCost.of(
                 new Spent(
-                        piece.greenGrams(),
-                        piece.lot().priceMinorPerKg(),
+                        paid,
                         piece.consumablesMinor(),
-                        piece.state() == PieceState.CUT ? settings.labourMinorPerPiece() : 0),
+                        piece.state() == PieceState.CUT ? settings.labour() : Labour.NONE,
+                        log.steaks().orElse(0)),
                 rate(piece, settings),
                 together == null ? null : together.byPiece().get(piece.id()),
                 together == null ? null : together.history(),
-                ledger,
+                log.ledger(),
                 settings.byProductPrices());
     }
 

@@ -53,7 +53,7 @@ public class FinishedPieces {
 
     /** What a closed log says. */
     private record ClosedLog(
-            Ledger ledger, Instant pulledAt, @Nullable UUID closedBy) {}
+            Ledger ledger, int steaks, Instant pulledAt, @Nullable UUID closedBy) {}
 
     private final Cache<FinishedKey, ClosedLog> kept =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
@@ -138,6 +138,7 @@ public class FinishedPieces {
         }
         Map<UUID, LoadHistory> histories = byChamber.entrySet().stream()
                 .collect(Collectors.toMap(Map.Entry::getKey, each -> new LoadHistory(each.getValue())));
+        PaidShares paid = new PaidShares(pieces.cutFromAll());
         return lines.stream()
                 .map(line -> finished(
                         line,
@@ -145,6 +146,7 @@ public class FinishedPieces {
                         own.get(line.id()),
                         byId.get(line.chamberId()),
                         histories.get(line.chamberId()),
+                        paid,
                         settings))
                 .toList();
     }
@@ -155,13 +157,11 @@ public class FinishedPieces {
             Stay stay,
             Chamber chamber,
             LoadHistory history,
+            PaidShares paid,
             WorkshopSettings settings) {
         PieceCost cost = PieceCost.of(
                 new Spent(
-                        line.greenGrams(),
-                        line.priceMinorPerKg(),
-                        line.consumablesMinor(),
-                        settings.labourMinorPerPiece()),
+                        paid.of(line), line.consumablesMinor(), settings.labour(), told.steaks()),
                 chamber.rate(settings.tariffMinorPerKwh()),
                 stay,
                 history,
@@ -219,7 +219,7 @@ public class FinishedPieces {
         for (FinishedLine line : lines) {
             PieceLog log = PieceLog.of(line.greenGrams(), facts.getOrDefault(line.id(), List.of()));
             log.pull().map(LogFact::at).ifPresent(pulledAt -> {
-                ClosedLog fresh = new ClosedLog(log.ledger(), pulledAt, closers.get(line.id()));
+                ClosedLog fresh = new ClosedLog(log.ledger(), log.steaks().orElse(0), pulledAt, closers.get(line.id()));
                 kept.put(key(line), fresh);
                 told.put(line.id(), fresh);
             });

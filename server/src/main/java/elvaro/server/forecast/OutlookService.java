@@ -2,6 +2,7 @@ package elvaro.server.forecast;
 
 import elvaro.core.air.Climate;
 import elvaro.core.cost.DayToStop;
+import elvaro.core.cost.LandedCost;
 import elvaro.core.cut.Cut;
 import elvaro.core.drying.Hanging;
 import elvaro.core.forecast.Forecast;
@@ -17,6 +18,7 @@ import elvaro.server.settings.WorkshopSettings;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,6 +47,7 @@ public class OutlookService {
      * @param climate it would hang in, which may be another than the chamber's
      * @param chamber where, for its cost and what the shop learnt there; absent while nobody has chosen one
      * @param hangsThere whether the chamber's load counts it already
+     * @param meatMinor what the meat costs; empty where nobody knows
      */
     public record Planned(
             Cut cut,
@@ -54,7 +57,7 @@ public class OutlookService {
             Climate climate,
             @Nullable Chamber chamber,
             boolean hangsThere,
-            int priceMinorPerKg,
+            OptionalDouble meatMinor,
             int consumablesMinor) {}
 
     /** The shop as it is while something is being planned: read once for many plans. */
@@ -98,9 +101,7 @@ public class OutlookService {
                     ? 0
                     : chamber.rate(settings.tariffMinorPerKwh())
                             .perDay(green / (pieces.loadOf(chamber.id()) + (planned.hangsThere() ? 0 : green)));
-            double fixed = green / 1000 * planned.priceMinorPerKg()
-                    + planned.consumablesMinor()
-                    + settings.labourMinorPerPiece();
+            OptionalDouble fixed = fixed(planned.meatMinor(), planned.consumablesMinor(), settings);
             return new Outlook(
                     forecast,
                     TrimModel.of(planned.cut(), hanging, planned.fatCoverMm(), BenchOrder.SLICE_FIRST)
@@ -115,7 +116,9 @@ public class OutlookService {
                             fixed,
                             perDay,
                             settings.byProductPrices(),
-                            settings.prices()));
+                            settings.prices(),
+                            0,
+                            settings.labour().perKilogram()));
         }
 
         /** How many finished benches stand behind what is expected at the bench. */
@@ -139,7 +142,10 @@ public class OutlookService {
         }
         WorkshopSettings settings = workshops.settings();
         Piece piece = figures.piece();
-        double fixed = figures.landed().meat() + figures.landed().consumables() + settings.labourMinorPerPiece();
+        LandedCost landed = figures.landed();
+        OptionalDouble meat =
+                landed.meat() == null ? OptionalDouble.empty() : OptionalDouble.of(landed.meat());
+        OptionalDouble fixed = fixed(meat, landed.consumables(), settings);
         return Optional.of(new Outlook(
                 ahead.forecast(),
                 ahead.trimModel(),
@@ -153,8 +159,16 @@ public class OutlookService {
                         figures.perDay(),
                         settings.byProductPrices(),
                         settings.prices(),
-                        figures.ledger().slices()),
+                        figures.ledger().slices(),
+                        settings.labour().perKilogram()),
                 figures.ledger().left()));
+    }
+
+    private static OptionalDouble fixed(OptionalDouble meat, double consumables, WorkshopSettings settings) {
+        return meat.isEmpty()
+                ? meat
+                : OptionalDouble.of(
+                        meat.getAsDouble() + consumables + settings.labour().perPiece());
     }
 
     /** The same as it is shown, with the days counted to now. */

@@ -5,6 +5,7 @@ import elvaro.server.forecast.OutlookService.Drawing;
 import elvaro.server.forecast.OutlookService.Planned;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceLogs;
+import elvaro.server.piece.PieceReader;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -26,12 +27,14 @@ public class PiecePlans {
     private static final int BEYOND_TARGET = 30;
 
     private final EntityManager entities;
+    private final PieceReader pieces;
     private final OutlookService outlooks;
     private final PieceLogs logs;
     private final Clock clock;
 
-    PiecePlans(EntityManager entities, OutlookService outlooks, PieceLogs logs, Clock clock) {
+    PiecePlans(EntityManager entities, PieceReader pieces, OutlookService outlooks, PieceLogs logs, Clock clock) {
         this.entities = entities;
+        this.pieces = pieces;
         this.outlooks = outlooks;
         this.logs = logs;
         this.clock = clock;
@@ -40,6 +43,8 @@ public class PiecePlans {
     /** Notes what is expected of pieces that were just hung. */
     public void keep(List<Piece> hung, Instant now) {
         Drawing drawing = outlooks.drawing();
+        PaidShares paid = new PaidShares(pieces.cutFrom(
+                hung.stream().map(piece -> piece.lot().id()).distinct().toList()));
         for (Piece piece : hung) {
             piece.hanging().ifPresent(hanging -> {
                 Outlook outlook = drawing.of(new Planned(
@@ -50,7 +55,7 @@ public class PiecePlans {
                         drawing.air(piece.chamber().orElseThrow()),
                         piece.chamber().orElseThrow(),
                         true,
-                        piece.lot().priceMinorPerKg(),
+                        paid.of(piece),
                         piece.consumablesMinor()));
                 int days = piece.targetDays().orElseThrow();
                 entities.persist(

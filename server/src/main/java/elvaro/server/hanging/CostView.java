@@ -8,13 +8,16 @@ import org.jspecify.annotations.Nullable;
 /**
  * What a piece cost, in minor units.
  *
- * @param perKgSteak also the price at which it breaks even; absent where there is no steak yet
+ * @param total absent where the price of the meat is not known
+ * @param besides all but the meat
+ * @param perKgSteak also the price at which it breaks even; absent where there is no steak yet, or no price
  * @param priceForMargin what to ask for the workshop's target margin
  * @param marginAtList share of the list price left over, where there is a list price
  */
 public record CostView(
         LandedCost landed,
-        double total,
+        @Nullable Double total,
+        double besides,
         double credit,
         @Nullable Double perKgSteak,
         @Nullable Double priceForMargin,
@@ -23,7 +26,8 @@ public record CostView(
         int list = settings.steakPriceMinorPerKg();
         return new CostView(
                 landed,
-                landed.total(),
+                landed.total().orElse(null),
+                landed.besides(),
                 steak.credit(),
                 steak.perKilogram().orElse(null),
                 steak.priceFor(settings.targetMarginPercent() / 100.0).orElse(null),

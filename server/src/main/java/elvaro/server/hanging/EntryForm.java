@@ -1,5 +1,6 @@
 package elvaro.server.hanging;
 
+import elvaro.core.ledger.DiscardCause;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
 import jakarta.validation.constraints.Max;
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param corrects the entry this one stands in for
  * @param answers to questions the weight raised, by question
  * @param steaks how many the container held, for the pile of steaks only; 0 for ends and roasts
+ * @param cause why it is thrown away, for what is thrown away only
  */
 public record EntryForm(
         @NotNull LogFactKind kind,
@@ -42,9 +44,11 @@ public record EntryForm(
         @Nullable
         @Min(value = 0, message = "There are no fewer than 0 steaks.")
         @Max(value = 500, message = "That is more steaks than a container holds.")
-        Integer steaks) {
+        Integer steaks,
 
-    /** An entry that counts no steaks. */
+        @Nullable DiscardCause cause) {
+
+    /** An entry that counts no steaks and throws nothing away. */
     public EntryForm(
             LogFactKind kind,
             Integer grams,
@@ -53,6 +57,6 @@ public record EntryForm(
             @Nullable Instant at,
             @Nullable UUID corrects,
             Map<String, String> answers) {
-        this(kind, grams, stream, words, at, corrects, answers, null);
+        this(kind, grams, stream, words, at, corrects, answers, null, null);
     }
 }

@@ -141,7 +141,6 @@ public class LogService {
                 new LogEntry(
                         pieceId,
                         fact,
-                        form.steaks(),
                         form.words().strip(),
                         now(),
                         current.person().accountId()),
@@ -293,6 +292,9 @@ public class LogService {
         if (form.steaks() != null && form.stream() != Stream.STEAK) {
             throw Refusal.wrong("not-steaks", "steaks", "Only steaks are counted.");
         }
+        if (form.cause() != null && form.stream() != Stream.DISCARD && form.kind() != LogFactKind.CUT_AWAY) {
+            throw Refusal.wrong("not-discard", "cause", "Only what is thrown away has a cause.");
+        }
         if (form.kind() == LogFactKind.NOTE && form.words().isBlank()) {
             throw Refusal.wrong("no-words", "words", "A note needs words.");
         }
@@ -302,7 +304,9 @@ public class LogService {
                 form.kind(),
                 happenedAt(request),
                 form.kind().weighs() ? form.grams() : 0,
-                form.kind() == LogFactKind.PILE ? form.stream() : null);
+                form.kind() == LogFactKind.PILE ? form.stream() : null,
+                form.kind() == LogFactKind.PILE ? form.steaks() : null,
+                form.cause());
     }
 
     private Instant happenedAt(Request request) {

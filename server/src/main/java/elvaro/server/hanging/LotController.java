@@ -10,6 +10,7 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -46,7 +47,7 @@ class LotController {
             String cutName,
             String supplier,
             int receivedGrams,
-            int priceMinorPerKg,
+            @Nullable Integer priceMinorPerKg,
             String receivedOn) {}
 
     @GetMapping

@@ -190,6 +190,7 @@ public class PieceQueries {
                 entry.stream(),
                 entry.grams(),
                 entry.steaks(),
+                entry.cause(),
                 entry.words(),
                 entry.happenedAt(),
                 entry.recordedAt(),

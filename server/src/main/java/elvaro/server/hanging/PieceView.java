@@ -1,6 +1,7 @@
 package elvaro.server.hanging;
 
 import elvaro.core.drying.Coating;
+import elvaro.core.ledger.DiscardCause;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
 import elvaro.core.working.Working;
@@ -27,7 +28,7 @@ import org.jspecify.annotations.Nullable;
 public record PieceView(
         PieceCard card,
         int version,
-        int priceMinorPerKg,
+        @Nullable Integer priceMinorPerKg,
         int consumablesMinor,
         Coating coating,
         @Nullable BenchOrder benchOrder,
@@ -49,6 +50,7 @@ public record PieceView(
      * A log entry.
      *
      * @param steaks how many the container held; 0 for ends and roasts, absent where nobody counted
+     * @param cause why it was thrown away; absent for the rest, and where nobody said
      * @param stands whether no other entry corrects it
      */
     public record EntryView(
@@ -57,6 +59,7 @@ public record PieceView(
             @Nullable Stream stream,
             int grams,
             @Nullable Integer steaks,
+            @Nullable DiscardCause cause,
             String words,
             Instant happenedAt,
             Instant recordedAt,

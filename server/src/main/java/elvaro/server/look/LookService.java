@@ -4,11 +4,13 @@ import elvaro.core.inspection.Circumstances;
 import elvaro.core.inspection.FollowUp;
 import elvaro.core.inspection.LookVerdict;
 import elvaro.core.inspection.Rule;
+import elvaro.core.ledger.DiscardCause;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.Stream;
 import elvaro.core.schedule.Work;
+import elvaro.server.forecast.Figures;
 import elvaro.server.hanging.EntryForm;
 import elvaro.server.hanging.LogService;
 import elvaro.server.hanging.PieceQueries;
@@ -181,11 +183,25 @@ public class LookService {
             return;
         }
         log.writeFor(pieceId, entryId, new EntryForm(LogFactKind.PULLED, grams, null, words, null, null, answers));
-        int net = pieces.figures(List.of(pieceId)).get(0).ledger().aged();
+        Figures figures = pieces.figures(List.of(pieceId)).get(0);
+        DiscardCause cause = figures.log()
+                .lastLook()
+                .flatMap(look -> looks.findById(look.id()))
+                .flatMap(look -> look.seen().cause())
+                .orElse(null);
         log.writeFor(
                 pieceId,
                 Ids.after(entryId, "pile"),
-                new EntryForm(LogFactKind.PILE, net, Stream.DISCARD, words, null, null, Map.of()));
+                new EntryForm(
+                        LogFactKind.PILE,
+                        figures.ledger().aged(),
+                        Stream.DISCARD,
+                        words,
+                        null,
+                        null,
+                        Map.of(),
+                        null,
+                        cause));
         log.turn(writer.lock(pieceId), Ids.after(entryId, "closed"), LogFactKind.CLOSED, words);
     }
 

@@ -25,7 +25,7 @@ public class Lot extends EditedRow {
     private boolean boneIn;
     private int fatCoverMm;
     private int receivedGrams;
-    private int priceMinorPerKg;
+    private Integer priceMinorPerKg;
     private String supplier;
     private LocalDate packedOn;
     private LocalDate receivedOn;
@@ -102,7 +102,8 @@ public class Lot extends EditedRow {
         return receivedGrams;
     }
 
-    public int priceMinorPerKg() {
+    /** What was paid, minor units per kg; absent where nobody wrote it down, 0 for what cost nothing. */
+    public @Nullable Integer priceMinorPerKg() {
         return priceMinorPerKg;
     }
 

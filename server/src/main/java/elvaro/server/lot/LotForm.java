@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param id made by whoever enters it
  * @param version 0 for a new one, else what the person saw
  * @param fatCoverMm depth of the fat cover, 0 for none
- * @param priceMinorPerKg what was paid
+ * @param priceMinorPerKg what was paid; absent where nobody knows, 0 for what cost nothing
  * @param sourceTag the seller's lot or the game tag
  * @param answers to questions the values raised, by question
  */
@@ -42,7 +42,7 @@ public record LotForm(
         @Max(value = 1_000_000, message = "The weight must be at most ⟦limit 1000000⟧.")
         Integer receivedGrams,
 
-        @NotNull
+        @Nullable
         @Min(value = 0, message = "The price is 0 or more.")
         @Max(value = 10_000_000, message = "That price is beyond reason.")
         Integer priceMinorPerKg,

@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -61,8 +62,8 @@ public class LotService {
     @Transactional(readOnly = true)
     public Map<String, Integer> lastPaid() {
         return lots.newest().stream()
-                .filter(lot -> lot.priceMinorPerKg() > 0)
-                .collect(Collectors.toMap(lot -> lot.cut().code(), Lot::priceMinorPerKg, (newest, older) -> newest));
+                .filter(lot -> lot.priceMinorPerKg() != null && lot.priceMinorPerKg() > 0)
+                .collect(Collectors.toMap(lot -> lot.cut().code(), lot -> Objects.requireNonNull(lot.priceMinorPerKg()), (newest, older) -> newest));
     }
 
     @Transactional(readOnly = true)

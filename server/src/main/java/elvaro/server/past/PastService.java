@@ -201,7 +201,7 @@ class PastService {
                 false,
                 0,
                 told.greenGrams(),
-                told.priceMinorPerKg(),
+                told.priceMinorPerKg() == 0 ? null : Integer.valueOf(told.priceMinorPerKg()),
                 told.supplier(),
                 null,
                 told.hungOn(),

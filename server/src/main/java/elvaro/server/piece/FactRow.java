@@ -1,5 +1,6 @@
 package elvaro.server.piece;
 
+import elvaro.core.ledger.DiscardCause;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
@@ -15,8 +16,10 @@ public record FactRow(
         LogFactKind kind,
         Instant happenedAt,
         int grams,
-        @Nullable Stream stream) {
+        @Nullable Stream stream,
+        @Nullable Integer steaks,
+        @Nullable DiscardCause cause) {
     public LogFact fact() {
-        return new LogFact(id, correctsId, kind, happenedAt, grams, stream);
+        return new LogFact(id, correctsId, kind, happenedAt, grams, stream, steaks, cause);
     }
 }

@@ -26,7 +26,10 @@ public record FinishedLine(
         String grade,
         String supplier,
         int fatCoverMm,
-        int priceMinorPerKg,
+        @Nullable Integer priceMinorPerKg,
+        int receivedGrams,
+        @Nullable Integer cutGrams,
+        UUID lotId,
         Method method,
         @Nullable BenchOrder benchOrder,
         UUID chamberId,
@@ -35,6 +38,15 @@ public record FinishedLine(
         int consumablesMinor) {
     public Cut cut() {
         return CutCatalogue.get(partCut == null ? lotCut : partCut);
+    }
+
+    /** What it weighed when it was cut from the lot. */
+    public int asCut() {
+        return cutGrams == null ? greenGrams : cutGrams;
+    }
+
+    public boolean isPart() {
+        return partCut != null;
     }
 
     public boolean boneIn() {

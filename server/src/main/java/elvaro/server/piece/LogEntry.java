@@ -1,5 +1,6 @@
 package elvaro.server.piece;
 
+import elvaro.core.ledger.DiscardCause;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
@@ -31,6 +32,10 @@ public class LogEntry extends WorkshopRow {
 
     private int grams;
     private Integer steaks;
+
+    @Enumerated(EnumType.STRING)
+    private DiscardCause cause;
+
     private String words;
     private Instant happenedAt;
     private Instant recordedAt;
@@ -49,16 +54,7 @@ public class LogEntry extends WorkshopRow {
      * @param accountId by whom
      */
     public LogEntry(UUID pieceId, LogFact fact, String words, Instant recordedAt, UUID accountId) {
-        this(pieceId, fact, null, words, recordedAt, accountId);
-    }
-
-    /** @param steaks how many steaks the container held, of that pile only; 0 for ends and roasts */
-    public LogEntry(
-            UUID pieceId, LogFact fact, @Nullable Integer steaks, String words, Instant recordedAt, UUID accountId) {
         super(fact.id());
-        if (steaks != null && fact.stream() != Stream.STEAK) {
-            throw new IllegalArgumentException("Only the pile of steaks is counted");
-        }
         if (fact.grams() < 0 || fact.kind().weighs() != fact.grams() > 0) {
             throw new IllegalArgumentException("An entry weighs something exactly when its kind does");
         }
@@ -69,7 +65,8 @@ public class LogEntry extends WorkshopRow {
         this.kind = fact.kind();
         this.stream = fact.stream();
         this.grams = fact.grams();
-        this.steaks = steaks;
+        this.steaks = fact.steaks();
+        this.cause = fact.cause();
         this.words = words;
         this.happenedAt = fact.at();
         this.recordedAt = recordedAt;
@@ -81,8 +78,12 @@ public class LogEntry extends WorkshopRow {
         return steaks;
     }
 
+    public @Nullable DiscardCause cause() {
+        return cause;
+    }
+
     public LogFact fact() {
-        return new LogFact(id(), correctsId, kind, happenedAt, grams, stream);
+        return new LogFact(id(), correctsId, kind, happenedAt, grams, stream, steaks, cause);
     }
 
     public UUID pieceId() {

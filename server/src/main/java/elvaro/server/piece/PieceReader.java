@@ -24,11 +24,29 @@ public interface PieceReader {
 
     /** All that hung by themselves, the last hung first. */
     @Query("select new elvaro.server.piece.FinishedLine(p.id, p.logVersion, p.tag, l.number, l.cutCode, p.cutCode,"
-            + " l.boneIn, p.boneIn, l.grade, l.supplier, l.fatCoverMm, l.priceMinorPerKg, p.method, p.benchOrder, p.chamber.id,"
+            + " l.boneIn, p.boneIn, l.grade, l.supplier, l.fatCoverMm, l.priceMinorPerKg, l.receivedGrams, p.cutGrams, l.id, p.method, p.benchOrder, p.chamber.id,"
             + " p.hungOn, p.greenGrams, p.consumablesMinor) from Piece p join p.lot l"
             + " where p.state = elvaro.server.piece.PieceState.CUT and p.hungOn is not null and p.chamber is not null"
             + " order by p.hungOn desc, p.tag")
     List<FinishedLine> finishedLines();
+
+    /**
+     * What was cut from lots, by lot: pieces, parts of a whole animal, and how many wholes are broken down.
+     *
+     * @param partGrams of what came off a whole so far
+     */
+    record CutRow(UUID lotId, long grams, long partGrams, long broken) {}
+
+    String CUT = "select new elvaro.server.piece.PieceReader$CutRow(p.lot.id,"
+            + " sum(case when p.cutCode is null then coalesce(p.cutGrams, p.greenGrams) else 0 end),"
+            + " sum(case when p.cutCode is null then 0 else coalesce(p.cutGrams, p.greenGrams) end),"
+            + " sum(case when p.state = elvaro.server.piece.PieceState.PARTED then 1 else 0 end)) from Piece p ";
+
+    @Query(CUT + "where p.lot.id in :lotIds group by p.lot.id")
+    List<CutRow> cutFrom(Collection<UUID> lotIds);
+
+    @Query(CUT + "group by p.lot.id")
+    List<CutRow> cutFromAll();
 
     @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.id = :id")
     Optional<Piece> find(UUID id);

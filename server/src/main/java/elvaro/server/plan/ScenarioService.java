@@ -35,6 +35,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -245,7 +246,9 @@ public class ScenarioService {
                 climate,
                 chamber,
                 false,
-                form.priceMinorPerKg(),
+                form.priceMinorPerKg() == 0
+                        ? OptionalDouble.empty()
+                        : OptionalDouble.of(form.greenGrams() / 1000.0 * form.priceMinorPerKg()),
                 form.consumablesMinor());
     }
 

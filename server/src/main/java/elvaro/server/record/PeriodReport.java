@@ -152,7 +152,7 @@ public class PeriodReport {
                                     lot.receivedOn().toString(),
                                     lot.supplier(),
                                     mass(lot.receivedGrams()),
-                                    price(lot.priceMinorPerKg()),
+                                    lot.priceMinorPerKg() == null ? "" : price(lot.priceMinorPerKg()),
                                     lot.arrivalCelsius() == null ? "" : temperature(lot.arrivalCelsius())))
                             .toList());
         }

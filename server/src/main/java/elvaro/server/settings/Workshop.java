@@ -32,6 +32,8 @@ public class Workshop {
     private int tariffMinorPerKwh;
     private int labourMinorPerHour;
     private int benchMinutesPerPiece;
+    private int benchSecondsPerSteak;
+    private int benchSecondsPerKg;
     private int steakPriceMinorPerKg;
     private int usableTrimPriceMinorPerKg;
     private int fatPriceMinorPerKg;
@@ -64,6 +66,8 @@ public class Workshop {
         tariffMinorPerKwh = settings.tariffMinorPerKwh();
         labourMinorPerHour = settings.labourMinorPerHour();
         benchMinutesPerPiece = settings.benchMinutesPerPiece();
+        benchSecondsPerSteak = settings.benchSecondsPerSteak();
+        benchSecondsPerKg = settings.benchSecondsPerKg();
         steakPriceMinorPerKg = settings.steakPriceMinorPerKg();
         usableTrimPriceMinorPerKg = settings.usableTrimPriceMinorPerKg();
         fatPriceMinorPerKg = settings.fatPriceMinorPerKg();
@@ -82,6 +86,8 @@ public class Workshop {
                 tariffMinorPerKwh,
                 labourMinorPerHour,
                 benchMinutesPerPiece,
+                benchSecondsPerSteak,
+                benchSecondsPerKg,
                 steakPriceMinorPerKg,
                 usableTrimPriceMinorPerKg,
                 fatPriceMinorPerKg,

@@ -1,5 +1,6 @@
 package elvaro.server.settings;
 
+import elvaro.core.cost.Labour;
 import elvaro.core.cost.PriceByAge;
 import elvaro.core.cost.SteakCost.ByProductPrices;
 import elvaro.server.shared.Refusal;
@@ -21,6 +22,8 @@ import java.util.Map;
  * @param version what the person saw when changing it
  * @param divisionGrams the scale's division
  * @param benchMinutesPerPiece time to cut one piece, for its cost
+ * @param benchSecondsPerSteak on top of it for each steak, portioned and packed
+ * @param benchSecondsPerKg on top of it for each kilogram of steak
  * @param steakPriceMinorPerKg what the steaks are listed at, 0 if nothing is sold
  * @param priceByAge what they are listed at by their days, ascending; takes the place of the one price
  */
@@ -49,6 +52,12 @@ public record WorkshopSettings(
         @NotNull @Min(value = 0, message = "Minutes are 0 or more.") @Max(value = 600, message = "At most ten hours.")
         Integer benchMinutesPerPiece,
 
+        @NotNull @Min(value = 0, message = SECONDS) @Max(value = 3_600, message = SECONDS)
+        Integer benchSecondsPerSteak,
+
+        @NotNull @Min(value = 0, message = SECONDS) @Max(value = 3_600, message = SECONDS)
+        Integer benchSecondsPerKg,
+
         @NotNull @Min(value = 0, message = PRICE) @Max(value = 10_000_000, message = PRICE)
         Integer steakPriceMinorPerKg,
 
@@ -68,11 +77,12 @@ public record WorkshopSettings(
 
         @NotNull @Size(max = 12, message = "A price list has at most 12 steps.")
         List<@Valid PriceStep> priceByAge) {
+    private static final String SECONDS = "Seconds are 0 to 3600.";
     private static final String PRICE = "A price is 0 or more, and not beyond reason.";
 
     /** What a workshop starts with: a kitchen scale's 5 g, no prices known. */
     public static WorkshopSettings starting(String name, String currency, String zone) {
-        return new WorkshopSettings(0, name, currency, zone, 5, 30, 0, 15, 0, 0, 0, 0, 30, List.of());
+        return new WorkshopSettings(0, name, currency, zone, 5, 30, 0, 15, 0, 0, 0, 0, 0, 0, 30, List.of());
     }
 
     /**
@@ -91,6 +101,8 @@ public record WorkshopSettings(
                     whole(columns, "tariff_minor_per_kwh"),
                     whole(columns, "labour_minor_per_hour"),
                     whole(columns, "bench_minutes_per_piece"),
+                    whole(columns, "bench_seconds_per_steak"),
+                    whole(columns, "bench_seconds_per_kg"),
                     whole(columns, "steak_price_minor_per_kg"),
                     whole(columns, "usable_trim_price_minor_per_kg"),
                     whole(columns, "fat_price_minor_per_kg"),
@@ -137,7 +149,12 @@ public record WorkshopSettings(
         return new ByProductPrices(usableTrimPriceMinorPerKg, fatPriceMinorPerKg, bonePriceMinorPerKg);
     }
 
-    public double labourMinorPerPiece() {
-        return labourMinorPerHour * benchMinutesPerPiece / 60.0;
+    /** What the work at the bench costs. */
+    public Labour labour() {
+        double perSecond = labourMinorPerHour / 3600.0;
+        return new Labour(
+                perSecond * 60 * benchMinutesPerPiece,
+                perSecond * benchSecondsPerSteak,
+                perSecond * benchSecondsPerKg);
     }
 }

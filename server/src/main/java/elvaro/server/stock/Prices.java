@@ -37,8 +37,9 @@ final class Prices {
         return figures.get(pack.pieceId().orElseThrow());
     }
 
-    /** All that went in over what came out. */
-    double cost(Making making) {
+    /** All that went in over what came out; absent where the price of anything that went in is not known. */
+    @Nullable
+    Double cost(Making making) {
         Double known = madeAt.get(making.id());
         if (known != null) {
             return known;
@@ -46,7 +47,10 @@ final class Prices {
         double spent = 0;
         for (PackOut out : lineage.into(making)) {
             Double each = cost(lineage.packs().get(out.packId()));
-            spent += (each == null ? 0 : each) * out.grams() / 1000;
+            if (each == null) {
+                return null;
+            }
+            spent += each * out.grams() / 1000;
         }
         for (MakingBought bought : lineage.bought(making)) {
             spent += (double) bought.priceMinorPerKg() * bought.grams() / 1000;
@@ -63,7 +67,10 @@ final class Prices {
         return switch (pack.content()) {
             case STEAK, ROAST, CHOP, SHANK -> of(pack).steak().priceFor(margin).orElse(null);
             case TRIM, STEW, FAT, BONE -> cost(pack);
-            case GRIND, TALLOW -> cost(lineage.makings().get(pack.makingId().orElseThrow())) / (1 - margin);
+            case GRIND, TALLOW -> {
+                Double cost = cost(lineage.makings().get(pack.makingId().orElseThrow()));
+                yield cost == null ? null : cost / (1 - margin);
+            }
         };
     }
 }

@@ -2,7 +2,6 @@ package elvaro.server.tasting;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import elvaro.server.tasting.TastingView.SaidView;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -26,7 +25,7 @@ class OutcomeSentences {
         return kept.get(
                 laid.tasting().id(),
                 id -> laid.outcome().verdicts().stream()
-                        .map(verdict -> new SaidView(verdict.strength(), verdict.sentence()))
+                        .map(verdict -> new SaidView(verdict.strength(), verdict.sentence(), verdict.statistics()))
                         .toList());
     }
 }

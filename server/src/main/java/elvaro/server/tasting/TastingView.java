@@ -4,7 +4,7 @@ import elvaro.core.cooking.CookAlike.Heat;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.PanelPower;
 import elvaro.core.tasting.TastingKind;
-import elvaro.core.trial.Effect.Strength;
+import elvaro.core.trial.Strength;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -97,8 +97,6 @@ record TastingView(
             @Nullable RankingView ranking,
             List<ScoreView> scores,
             List<NoteView> notes) {}
-
-    record SaidView(Strength strength, String sentence) {}
 
     /**
      * One sheet.

@@ -1,10 +1,13 @@
 package elvaro.server.tasting;
 
+import elvaro.core.tasting.Preference;
+import elvaro.core.tasting.TastingKind;
 import elvaro.core.tasting.TastingOutcome;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -37,23 +40,42 @@ public class TrialTastings {
             String kindLabel,
             TastingState state,
             int tasters,
-            List<String> verdicts,
+            List<SaidView> verdicts,
             Map<UUID, String> arms,
             List<String> weakenedBy) {}
 
-    /** Those that are revealed, by trial. */
-    public Map<UUID, List<TastedView>> revealed(Map<UUID, UUID> controlByTrial) {
-        return tables.all(tastings.revealedOf(controlByTrial.keySet())).stream()
-                .map(laid ->
-                        view(laid, controlByTrial.get(laid.tasting().trialId().orElseThrow())))
-                .collect(Collectors.groupingBy(TastedView::trialId));
+    /**
+     * All tastings of a trial.
+     *
+     * @param tables each of them, those to come among them
+     * @param liking how many tasters liked an arm better than the control, one voice each over all tables; the arm first
+     */
+    public record Tasted(List<TastedView> tables, Map<UUID, Preference> liking) {
+        public static final Tasted NOTHING = new Tasted(List.of(), Map.of());
     }
 
-    /** Every one of a trial, those to come among them. */
-    public List<TastedView> of(UUID trialId, UUID controlArm) {
-        return tables.all(tastings.ofTrial(trialId)).stream()
-                .map(laid -> view(laid, controlArm))
-                .toList();
+    /** Of trials that were tasted, those revealed only, by trial. */
+    public Map<UUID, Tasted> revealed(Map<UUID, UUID> controlByTrial) {
+        Map<UUID, List<TastingAggregate>> byTrial = tables.all(tastings.revealedOf(controlByTrial.keySet())).stream()
+                .collect(Collectors.groupingBy(laid -> laid.tasting().trialId().orElseThrow()));
+        Map<UUID, Tasted> all = new HashMap<>();
+        byTrial.forEach((trial, laid) -> all.put(trial, tasted(laid, controlByTrial.get(trial))));
+        return all;
+    }
+
+    /** Of one trial, those to come too. */
+    public Tasted of(UUID trialId, UUID controlArm) {
+        return tasted(tables.all(tastings.ofTrial(trialId)), controlArm);
+    }
+
+    private Tasted tasted(List<TastingAggregate> laid, UUID controlArm) {
+        Map<UUID, Map<UUID, Integer>> voices = new HashMap<>();
+        laid.stream()
+                .filter(each -> each.tasting().state() == TastingState.REVEALED)
+                .forEach(each -> hear(each, controlArm, voices));
+        Map<UUID, Preference> liking = new HashMap<>();
+        voices.forEach((arm, byTaster) -> liking.put(arm, Preference.count(byTaster.values())));
+        return new Tasted(laid.stream().map(each -> view(each, controlArm)).toList(), liking);
     }
 
     private TastedView view(TastingAggregate laid, UUID controlArm) {
@@ -66,24 +88,49 @@ public class TrialTastings {
                 tasting.kind().label(),
                 tasting.state(),
                 laid.places().size(),
-                said.of(laid).stream().map(each -> each.sentence()).toList(),
-                revealed ? byArm(laid.samples(), laid.outcome(), controlArm) : Map.of(),
+                said.of(laid),
+                revealed ? byArm(laid, controlArm) : Map.of(),
                 revealed ? laid.weakenedBy() : List.of());
     }
 
-    private static Map<UUID, String> byArm(List<TastingSample> all, TastingOutcome outcome, UUID controlArm) {
+    private static Map<UUID, String> byArm(TastingAggregate laid, UUID controlArm) {
+        TastingOutcome outcome = laid.outcome();
         Map<UUID, String> said = new HashMap<>();
+        pairs(laid, controlArm, (arm, sample, control) -> outcome.against(sample, control)
+                .ifPresent(verdict -> said.putIfAbsent(arm, verdict.sentence())));
+        return said;
+    }
+
+    /** Adds what each taster of a table says of the arms; a taster who is heard at several tables is heard once. */
+    private static void hear(TastingAggregate laid, UUID controlArm, Map<UUID, Map<UUID, Integer>> voices) {
+        if (laid.tasting().kind() == TastingKind.TRIANGLE) {
+            return;
+        }
+        TastingOutcome outcome = laid.outcome();
+        pairs(laid, controlArm, (arm, sample, control) -> {
+            Map<UUID, Integer> own = voices.computeIfAbsent(arm, each -> new HashMap<>());
+            outcome.voices(sample, control)
+                    .forEach((place, voice) -> own.merge(laid.taster(place), voice, Integer::sum));
+        });
+    }
+
+    /** A sample of an arm and one of the control. */
+    private interface PairOfArms {
+        void take(UUID arm, int sample, int control);
+    }
+
+    private static void pairs(TastingAggregate laid, UUID controlArm, PairOfArms each) {
+        List<TastingSample> all = laid.samples();
         for (int control = 0; control < all.size(); control++) {
             if (all.get(control).armId().filter(controlArm::equals).isEmpty()) {
                 continue;
             }
             for (int sample = 0; sample < all.size(); sample++) {
-                if (sample != control && all.get(sample).armId().isPresent()) {
-                    UUID arm = all.get(sample).armId().orElseThrow();
-                    outcome.against(sample, control).ifPresent(phrase -> said.putIfAbsent(arm, phrase));
+                Optional<UUID> arm = all.get(sample).armId();
+                if (arm.isPresent() && !arm.get().equals(controlArm)) {
+                    each.take(arm.get(), sample, control);
                 }
             }
         }
-        return said;
     }
 }

@@ -1,6 +1,7 @@
 package elvaro.server.trial;
 
 import elvaro.core.trial.Factor;
+import elvaro.core.trial.TrialMeasure;
 import elvaro.server.shared.EditedRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -24,6 +25,9 @@ class Trial extends EditedRow {
     @Enumerated(EnumType.STRING)
     private Factor factor;
 
+    @Enumerated(EnumType.STRING)
+    private TrialMeasure measure;
+
     private Long seed;
     private UUID fromId;
     private String changed;
@@ -33,6 +37,7 @@ class Trial extends EditedRow {
     protected Trial() {}
 
     /**
+     * @param measure what it is to be judged by
      * @param seed of the draw; absent where the pieces were chosen by hand
      * @param from the trial it follows
      * @param changed from that one, in words
@@ -41,6 +46,7 @@ class Trial extends EditedRow {
             UUID id,
             String question,
             Factor factor,
+            TrialMeasure measure,
             @Nullable Long seed,
             @Nullable UUID from,
             String changed,
@@ -48,6 +54,7 @@ class Trial extends EditedRow {
         super(id);
         this.question = question;
         this.factor = factor;
+        this.measure = measure;
         this.seed = seed;
         this.fromId = from;
         this.changed = changed;
@@ -64,6 +71,11 @@ class Trial extends EditedRow {
 
     Factor factor() {
         return factor;
+    }
+
+    /** What it is judged by, named beforehand. */
+    TrialMeasure measure() {
+        return measure;
     }
 
     @Nullable

@@ -1,6 +1,7 @@
 package elvaro.server.trial;
 
 import elvaro.core.trial.Factor;
+import elvaro.core.trial.TrialMeasure;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -16,6 +17,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A trial to be set up: a lot to be split into the arms, or arms of pieces that hang or hung already.
  *
+ * @param measure what it is to be judged by, named before anything is known
  * @param lotId the lot; absent where the pieces are there
  * @param parts weights of the parts of the lot, in the order they lie
  * @param hungOn the day they are hung; absent for today
@@ -28,6 +30,7 @@ record TrialForm(
         String question,
 
         @NotNull(message = "Say what is compared.") Factor factor,
+        @NotNull(message = "Say what it is to be judged by.") TrialMeasure measure,
         @Nullable UUID lotId,
 
         @NotNull @Size(max = 26, message = "At most 26 pieces from one lot.")

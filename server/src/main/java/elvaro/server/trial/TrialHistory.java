@@ -1,6 +1,7 @@
 package elvaro.server.trial;
 
 import elvaro.core.trial.Factor;
+import elvaro.core.trial.TrialMeasure;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -30,6 +31,7 @@ public class TrialHistory {
             UUID id,
             String question,
             Factor factor,
+            TrialMeasure measure,
             @Nullable Long seed,
             @Nullable UUID from,
             String changed,
@@ -39,7 +41,14 @@ public class TrialHistory {
 
     public void add(PastTrial past) {
         Trial trial = new Trial(
-                past.id(), past.question(), past.factor(), past.seed(), past.from(), past.changed(), past.startedOn());
+                past.id(),
+                past.question(),
+                past.factor(),
+                past.measure(),
+                past.seed(),
+                past.from(),
+                past.changed(),
+                past.startedOn());
         trial.teaches(past.learnt());
         entities.persist(trial);
         entities.flush(); // Its arms and their pieces point at it by id alone.

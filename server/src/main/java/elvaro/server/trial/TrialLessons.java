@@ -12,6 +12,7 @@ import elvaro.server.forecast.Figures;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.TreatmentQueries;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -31,6 +32,9 @@ class TrialLessons {
     /** A trial that changed more than the treatment says nothing about it. */
     private static final Set<Design.FlawKind> LEAVES_OUT =
             EnumSet.of(Design.FlawKind.SEVERAL_CHANGES, Design.FlawKind.MIXED_ARM, Design.FlawKind.NO_CONTROL);
+
+    private static final List<TrialMeasure> POOLED =
+            Arrays.stream(TrialMeasure.values()).filter(TrialMeasure::isPooled).toList();
 
     private final TrialRepository trials;
     private final TrialReading reading;
@@ -114,7 +118,7 @@ class TrialLessons {
             }
             LessonTally own = heard.computeIfAbsent(kind.get(), each -> new LessonTally());
             boolean any = false;
-            for (TrialMeasure measure : TrialMeasure.values()) {
+            for (TrialMeasure measure : POOLED) {
                 List<Double> differences = differences(trial, measure, arm);
                 if (!differences.isEmpty()) {
                     any = true;
@@ -136,7 +140,7 @@ class TrialLessons {
             return List.of();
         }
         List<Double> paired = Effect.differences(there, here);
-        return paired.isEmpty() ? List.of(Effect.of(there, here).value()) : paired;
+        return paired.isEmpty() ? List.of(Effect.of(there, here, measure.step()).value()) : paired;
     }
 
     private static LessonView view(TreatmentKind kind, LessonTally heard) {
@@ -162,6 +166,6 @@ class TrialLessons {
     }
 
     private static double shown(TrialMeasure measure, double value) {
-        return measure == TrialMeasure.COST ? Math.exp(value) - 1 : value;
+        return measure.isCost() ? Math.exp(value) - 1 : value;
     }
 }

@@ -16,7 +16,7 @@ import elvaro.server.shared.Refusal;
 import elvaro.server.tasting.FirstTasting;
 import elvaro.server.tasting.FirstTasting.FirstSample;
 import elvaro.server.tasting.TrialTastings;
-import elvaro.server.tasting.TrialTastings.TastedView;
+import elvaro.server.tasting.TrialTastings.Tasted;
 import elvaro.server.treatment.TreatmentQueries;
 import elvaro.server.trial.TrialVerdicts.OfArm;
 import elvaro.server.trial.TrialView.ArmLine;
@@ -90,19 +90,19 @@ class TrialReading {
     /** Every trial, the newest first. */
     List<TrialLine> all() {
         List<TrialWithPieces> all = gather(trials.newest());
-        Map<UUID, List<TastedView>> tables = tables(all);
+        Map<UUID, Tasted> tables = tables(all);
         return all.stream()
-                .map(trial -> line(trial, tables.getOrDefault(trial.trial().id(), List.of())))
+                .map(trial -> line(trial, tables.getOrDefault(trial.trial().id(), Tasted.NOTHING)))
                 .toList();
     }
 
-    private Map<UUID, List<TastedView>> tables(List<TrialWithPieces> all) {
+    private Map<UUID, Tasted> tables(List<TrialWithPieces> all) {
         return tasted.revealed(all.stream()
                 .collect(Collectors.toMap(
                         each -> each.trial().id(), each -> each.control().id())));
     }
 
-    private TrialLine line(TrialWithPieces trial, List<TastedView> tables) {
+    private TrialLine line(TrialWithPieces trial, Tasted tables) {
         List<Flaw> flaws = flaws(trial);
         return new TrialLine(
                 trial.trial().id(),
@@ -120,8 +120,8 @@ class TrialReading {
                 sentences(trial, flaws, tables));
     }
 
-    private List<String> sentences(TrialWithPieces trial, List<Flaw> flaws, List<TastedView> tables) {
-        return TrialVerdicts.conclusions(trial, verdicts.of(trial), flaws, tables).stream()
+    private List<String> sentences(TrialWithPieces trial, List<Flaw> flaws, Tasted tables) {
+        return TrialVerdicts.conclusions(trial, verdicts.of(trial, tables), flaws, tables).stream()
                 .map(Conclusion::sentence)
                 .toList();
     }
@@ -187,8 +187,8 @@ class TrialReading {
         Trial asked = trials.findById(id).orElseThrow(() -> Refusal.notFound("trial"));
         TrialWithPieces trial = gather(List.of(asked)).get(0);
         List<Flaw> flaws = flaws(trial);
-        List<OfArm> found = verdicts.of(trial);
-        List<TastedView> tables = tasted.of(id, trial.control().id());
+        Tasted tables = tasted.of(id, trial.control().id());
+        List<OfArm> found = verdicts.of(trial, tables);
         int lastDay = (int) Math.ceil(trial.all()
                 .mapToDouble(each -> Math.max(each.piece().targetDays().orElse(0), verdicts.reached(each)))
                 .max()
@@ -201,6 +201,8 @@ class TrialReading {
                 asked.question(),
                 asked.factor(),
                 asked.factor().label(),
+                asked.measure(),
+                asked.measure().label(),
                 asked.startedOn(),
                 asked.seed() == null ? null : String.valueOf(asked.seed()),
                 asked.learnt(),
@@ -211,15 +213,9 @@ class TrialReading {
                 flaws,
                 verdicts.drying(trial),
                 found.stream()
-                        .map(each -> new VerdictView(
-                                each.arm().id(),
-                                each.verdict().measure(),
-                                each.verdict().effect().value(),
-                                each.verdict().band().orElse(null),
-                                each.verdict().strength(),
-                                each.verdict().sentence()))
+                        .map(each -> VerdictView.of(each.arm().id(), each.verdict()))
                         .toList(),
-                tables,
+                tables.tables(),
                 TrialVerdicts.conclusions(trial, found, flaws, tables),
                 thread(asked),
                 Arrays.stream(Change.values())
@@ -328,7 +324,7 @@ class TrialReading {
                 .sorted(Comparator.comparing(Trial::startedOn))
                 .toList();
         List<TrialWithPieces> whole = gather(own);
-        Map<UUID, List<TastedView>> tables = tables(whole);
+        Map<UUID, Tasted> tables = tables(whole);
         return whole.stream()
                 .map(each -> new ThreadView(
                         each.trial().id(),
@@ -340,7 +336,7 @@ class TrialReading {
                                 ? sentences(
                                         each,
                                         flaws(each),
-                                        tables.getOrDefault(each.trial().id(), List.of()))
+                                        tables.getOrDefault(each.trial().id(), Tasted.NOTHING))
                                 : List.of(),
                         each.trial().learnt()))
                 .toList();

@@ -9,6 +9,7 @@ import elvaro.core.working.Units;
 import elvaro.server.account.AccountService;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Paper;
+import elvaro.server.tasting.SaidView;
 import elvaro.server.trial.TrialView.ArmPieceView;
 import elvaro.server.trial.TrialView.ArmView;
 import elvaro.server.trial.TrialView.MeansView;
@@ -58,12 +59,16 @@ class TrialReport {
         sentences(
                 paper,
                 "What the weights show",
-                trial.verdicts().stream().map(VerdictView::sentence).toList());
+                trial.verdicts().stream()
+                        .map(verdict -> "%s %s".formatted(verdict.sentence(), verdict.statistics()))
+                        .toList());
         trial.tastings()
                 .forEach(tasted -> sentences(
                         paper,
                         "Tasted on %s by %d".formatted(tasted.heldOn(), tasted.tasters()),
-                        Stream.concat(tasted.verdicts().stream(), tasted.weakenedBy().stream())
+                        Stream.concat(
+                                        tasted.verdicts().stream().map(SaidView::sentence),
+                                        tasted.weakenedBy().stream())
                                 .toList()));
         sentences(
                 paper,
@@ -80,6 +85,7 @@ class TrialReport {
     private static void conclusions(Paper paper, TrialView trial) {
         for (Conclusion conclusion : trial.conclusions()) {
             paper.heading("In short").sentence(conclusion.sentence());
+            conclusion.more().forEach(paper::sentence);
             conclusion.weakenedBy().forEach(weakness -> paper.sentence("Weakened: " + weakness));
         }
     }

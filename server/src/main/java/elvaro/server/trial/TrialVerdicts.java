@@ -1,16 +1,26 @@
 package elvaro.server.trial;
 
 import elvaro.core.forecast.Forecast;
+import elvaro.core.ledger.DiscardCause;
+import elvaro.core.ledger.Ledger;
+import elvaro.core.tasting.Preference;
+import elvaro.core.tasting.TastingVerdict;
 import elvaro.core.trial.Conclusion;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Drying;
 import elvaro.core.trial.Effect;
 import elvaro.core.trial.Effect.ArmValue;
+import elvaro.core.trial.Judgement;
+import elvaro.core.trial.Judgement.Found;
+import elvaro.core.trial.Lesson;
+import elvaro.core.trial.Lesson.Went;
 import elvaro.core.trial.TrialMeasure;
 import elvaro.core.trial.TrialVerdict;
+import elvaro.core.trial.TrialVerdict.Sides;
 import elvaro.server.forecast.Ahead;
 import elvaro.server.forecast.Figures;
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.tasting.TrialTastings.Tasted;
 import elvaro.server.tasting.TrialTastings.TastedView;
 import java.time.Clock;
 import java.time.Duration;
@@ -18,9 +28,14 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.function.ToIntFunction;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
@@ -38,37 +53,77 @@ class TrialVerdicts {
     /** A verdict with the arm it is about. */
     record OfArm(TrialArm arm, TrialVerdict verdict) {}
 
-    /** Of every arm against the control, of what is cut; none for arms nothing of which is. */
-    List<OfArm> of(TrialWithPieces trial) {
-        List<OfArm> all = new ArrayList<>();
-        TrialArm control = trial.control();
-        for (TrialArm arm : trial.others()) {
+    /** One arm against the control in one measure. */
+    private record Compared(Found found, Function<Judgement, TrialVerdict> inWords) {}
+
+    /** Of every arm against the control, of what is cut, priced and tasted: what was asked first, then what is seen beside it. */
+    List<OfArm> of(TrialWithPieces trial, Tasted tasted) {
+        List<TrialArm> others = trial.others();
+        Map<Found, Compared> all = new LinkedHashMap<>();
+        for (int arm = 0; arm < others.size(); arm++) {
             for (TrialMeasure measure : TrialMeasure.values()) {
-                verdict(trial, measure, control, arm).ifPresent(verdict -> all.add(new OfArm(arm, verdict)));
+                compared(trial, arm, measure, tasted).ifPresent(each -> all.put(each.found(), each));
             }
         }
-        return all;
+        return Judgement.of(trial.trial().measure(), List.copyOf(all.keySet())).stream()
+                .map(judgement -> new OfArm(
+                        others.get(judgement.found().arm()),
+                        all.get(judgement.found()).inWords().apply(judgement)))
+                .toList();
     }
 
-    /** In one line for each arm that has a verdict or was tasted. */
+    private static Optional<Compared> compared(
+            TrialWithPieces trial, int number, TrialMeasure measure, Tasted tasted) {
+        TrialArm control = trial.control();
+        TrialArm arm = trial.others().get(number);
+        if (!measure.isOfPieces()) {
+            return Optional.ofNullable(tasted.liking().get(arm.id()))
+                    .map(liking -> liked(number, liking, arm.name(), control.name()));
+        }
+        List<ArmValue> there = found(trial, measure, control);
+        List<ArmValue> here = found(trial, measure, arm);
+        if (there.isEmpty() || here.isEmpty()) {
+            return Optional.empty();
+        }
+        Effect effect = Effect.of(there, here, measure.step());
+        Sides sides = new Sides(arm.name(), mean(measure, here), control.name(), mean(measure, there));
+        return Optional.of(new Compared(
+                new Found(number, measure, effect.p(), effect.freedom() > 0),
+                judgement -> TrialVerdict.of(judgement, effect, sides)));
+    }
+
+    private static Compared liked(int number, Preference liking, String arm, String control) {
+        TastingVerdict said = TastingVerdict.of(liking, arm, control);
+        return new Compared(
+                new Found(number, TrialMeasure.LIKING, liking.p(), liking.decided() > 1),
+                judgement -> TrialVerdict.ofLiking(judgement, said.found(), said.statistics()));
+    }
+
+    /** One for each arm that has a verdict or was tasted. */
     static List<Conclusion> conclusions(
-            TrialWithPieces trial, List<OfArm> verdicts, List<Flaw> flaws, List<TastedView> tasted) {
+            TrialWithPieces trial, List<OfArm> verdicts, List<Flaw> flaws, Tasted tasted) {
         List<Conclusion> all = new ArrayList<>();
         for (TrialArm arm : trial.others()) {
             List<TrialVerdict> own = verdicts.stream()
                     .filter(each -> each.arm() == arm)
                     .map(OfArm::verdict)
                     .toList();
-            List<TastedView> tables = tasted.stream()
+            List<TastedView> tables = tasted.tables().stream()
                     .filter(table -> table.arms().containsKey(arm.id()))
                     .toList();
             if (!own.isEmpty() || !tables.isEmpty()) {
+                boolean likingAsked = trial.trial().measure() == TrialMeasure.LIKING;
                 all.add(Conclusion.of(
                         arm.name(),
-                        trial.control().name(),
-                        own,
+                        own.stream().filter(each -> each.judgement().asked()).findFirst(),
+                        missing(trial, arm),
+                        lesson(trial, arm),
                         flaws,
-                        tables.stream().map(table -> table.arms().get(arm.id())).toList(),
+                        likingAsked
+                                ? List.of()
+                                : tables.stream()
+                                        .map(table -> table.arms().get(arm.id()))
+                                        .toList(),
                         tables.stream()
                                 .flatMap(table -> table.weakenedBy().stream())
                                 .toList()));
@@ -77,48 +132,93 @@ class TrialVerdicts {
         return all;
     }
 
-    /** What each cut piece of an arm has of a measure; empty where nothing is cut or has a cost. */
+    /** Why what was asked is not known. */
+    private static String missing(TrialWithPieces trial, TrialArm arm) {
+        TrialMeasure measure = trial.trial().measure();
+        if (!measure.isOfPieces()) {
+            return "%s and %s were not tasted blind against each other yet: which is liked better is not known."
+                    .formatted(arm.name(), trial.control().name());
+        }
+        boolean cut = Stream.of(arm, trial.control())
+                .allMatch(each -> trial.of(each).stream().anyMatch(TrialWithPieces::cut));
+        if (!cut) {
+            return "The %s of %s is not known before pieces of both arms are cut."
+                    .formatted(measure.label(), arm.name());
+        }
+        return measure.isCost()
+                ? "What it costs is not known: nobody wrote down what the lot cost."
+                : "The %s is not known: the steaks were not counted.".formatted(measure.label());
+    }
+
+    private static Optional<String> lesson(TrialWithPieces trial, TrialArm arm) {
+        List<Figures> there = cut(trial, trial.control());
+        List<Figures> here = cut(trial, arm);
+        if (there.isEmpty() || here.isEmpty()) {
+            return Optional.empty();
+        }
+        String causes = here.stream()
+                .flatMap(each -> each.log().causes().stream())
+                .distinct()
+                .sorted()
+                .map(DiscardCause::label)
+                .collect(Collectors.joining(", "));
+        return Lesson.of(arm.name(), trial.control().name(), went(there), went(here), causes);
+    }
+
+    private static Went went(List<Figures> pieces) {
+        return new Went(
+                mean(pieces, Ledger::green),
+                mean(pieces, Ledger::shrink),
+                mean(pieces, Ledger::usable),
+                mean(pieces, Ledger::discard));
+    }
+
+    private static double mean(List<Figures> pieces, ToIntFunction<Ledger> grams) {
+        return pieces.stream()
+                .mapToInt(each -> grams.applyAsInt(each.ledger()))
+                .average()
+                .orElseThrow();
+    }
+
+    private static List<Figures> cut(TrialWithPieces trial, TrialArm arm) {
+        return trial.of(arm).stream().filter(TrialWithPieces::cut).toList();
+    }
+
+    /** What each cut piece of an arm has of a measure; empty where nothing is cut, priced or counted. */
     static List<ArmValue> found(TrialWithPieces trial, TrialMeasure measure, TrialArm arm) {
-        return trial.of(arm).stream()
-                .filter(TrialWithPieces::cut)
+        return cut(trial, arm).stream()
                 .flatMap(each -> value(each, measure).stream()
-                        .mapToObj(value ->
-                                new ArmValue(trial.blocks().get(each.piece().id()), value)))
+                        .mapToObj(value -> new ArmValue(
+                                String.valueOf(each.piece().lot().number()),
+                                trial.blocks().get(each.piece().id()),
+                                value)))
                 .toList();
     }
 
     private static OptionalDouble value(Figures figures, TrialMeasure measure) {
+        Ledger ledger = figures.ledger();
         return switch (measure) {
-            case SHRINK -> OptionalDouble.of(figures.ledger().shrinkFraction());
-            case TRIM -> OptionalDouble.of(figures.ledger().trimFraction());
-            case STEAK_YIELD -> OptionalDouble.of(figures.ledger().steakYield());
-            case COST ->
-                figures.steak()
-                        .perKilogram()
-                        .filter(cost -> cost > 0)
-                        .map(cost -> OptionalDouble.of(Math.log(cost)))
-                        .orElse(OptionalDouble.empty());
+            case USABLE_YIELD -> OptionalDouble.of(ledger.usableYield());
+            case STEAK_YIELD -> OptionalDouble.of(ledger.steakYield());
+            case SHRINK -> OptionalDouble.of(ledger.shrinkFraction());
+            case DISCARD -> OptionalDouble.of(ledger.discardFraction());
+            case COST -> logarithm(figures.steak().perKilogram());
+            case COST_EATEN -> logarithm(figures.steak().perKilogramEaten());
+            case STEAKS -> figures.log().steaks().stream().asDoubleStream().findFirst();
+            case LIKING -> OptionalDouble.empty();
         };
     }
 
-    private Optional<TrialVerdict> verdict(
-            TrialWithPieces trial, TrialMeasure measure, TrialArm control, TrialArm arm) {
-        List<ArmValue> there = found(trial, measure, control);
-        List<ArmValue> here = found(trial, measure, arm);
-        if (there.isEmpty() || here.isEmpty()) {
-            return Optional.empty();
-        }
-        Effect effect = Effect.of(there, here);
-        if (measure != TrialMeasure.COST) {
-            return Optional.of(TrialVerdict.of(measure, effect, arm.name(), control.name()));
-        }
-        double dearer = meanCost(here) - meanCost(there);
-        return Optional.of(TrialVerdict.ofCost(effect, dearer, arm.name(), control.name()));
+    private static OptionalDouble logarithm(Optional<Double> cost) {
+        return cost.filter(minor -> minor > 0)
+                .map(minor -> OptionalDouble.of(Math.log(minor)))
+                .orElse(OptionalDouble.empty());
     }
 
-    private static double meanCost(List<ArmValue> found) {
+    /** As it is told: of a cost the mean of the money. */
+    private static double mean(TrialMeasure measure, List<ArmValue> found) {
         return found.stream()
-                .mapToDouble(each -> Math.exp(each.value()))
+                .mapToDouble(each -> measure.isCost() ? Math.exp(each.value()) : each.value())
                 .average()
                 .orElseThrow();
     }

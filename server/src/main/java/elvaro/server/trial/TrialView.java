@@ -5,9 +5,11 @@ import elvaro.core.trial.Band;
 import elvaro.core.trial.Change;
 import elvaro.core.trial.Conclusion;
 import elvaro.core.trial.Design.Flaw;
-import elvaro.core.trial.Effect.Strength;
+import elvaro.core.trial.Strength;
 import elvaro.core.trial.Factor;
+import elvaro.core.trial.Judgement;
 import elvaro.core.trial.TrialMeasure;
+import elvaro.core.trial.TrialVerdict;
 import elvaro.server.hanging.CostView;
 import elvaro.server.hanging.LedgerView;
 import elvaro.server.hanging.PieceCard;
@@ -35,6 +37,8 @@ record TrialView(
         String question,
         Factor factor,
         String factorLabel,
+        TrialMeasure measure,
+        String measureLabel,
         LocalDate startedOn,
         @Nullable String seed,
         String learnt,
@@ -90,13 +94,40 @@ record TrialView(
             double usableYield,
             @Nullable Double perKgSteak) {}
 
+    /**
+     * An arm against the control in one measure.
+     *
+     * @param asked whether it is the measure that was named beforehand
+     * @param value arm less control, as the band
+     * @param strength of what was asked; what was only seen is never more than not shown
+     * @param standsOut whether what was only seen is more than chance among all that was looked at
+     * @param sentence in plain words
+     * @param statistics for whoever wants to check it
+     */
     record VerdictView(
             UUID arm,
             TrialMeasure measure,
-            double value,
+            boolean asked,
+            @Nullable Double value,
             @Nullable Band band,
             Strength strength,
-            String sentence) {}
+            boolean standsOut,
+            String sentence,
+            String statistics) {
+        static VerdictView of(UUID arm, TrialVerdict verdict) {
+            Judgement judgement = verdict.judgement();
+            return new VerdictView(
+                    arm,
+                    judgement.found().measure(),
+                    judgement.asked(),
+                    verdict.value().orElse(null),
+                    verdict.band().orElse(null),
+                    judgement.strength(),
+                    judgement.standsOut(),
+                    "%s %s".formatted(verdict.sentence(), verdict.surety()).strip(),
+                    verdict.statistics());
+        }
+    }
 
     /** @param conclusions in words, of one that has ended */
     record ThreadView(

@@ -1,4 +1,4 @@
-package elvaro.core.tasting;
+package elvaro.core.trial;
 
 import java.util.Comparator;
 import java.util.List;
