@@ -50,6 +50,21 @@ public record Dose(double amount, DoseUnit measure, Basis basis) {
     }
 
     /**
+     * A guess made a dose afterwards: what was in the bottle, and what is left of it.
+     *
+     * @param full in the measure, before
+     * @param left after, less than before
+     * @param grams green weight of all it was put on, above 0
+     * @throws IllegalArgumentException if nothing was used; the sentence says so
+     */
+    public static Dose used(double full, double left, DoseUnit measure, int grams) {
+        if (!(left >= 0) || !(full > left)) {
+            throw new IllegalArgumentException("More was in it before than is left now.");
+        }
+        return new Dose((full - left) / (grams / GRAMS_PER_KG), measure, Basis.KILOGRAM);
+    }
+
+    /**
      * @param grams green weight, above 0
      * @param squareMetres surface, above 0; of no matter to doses by weight
      * @return the whole amount, in the measure of the dose

@@ -118,8 +118,8 @@ public enum TreatmentKind {
             null,
             null,
             Course.weekly(
-                    new Course.Count("sessions", 3, 1, 12),
-                    "Two bursts of 10 minutes; an hour in the cold after each. DoseUnit the meat."),
+                    new Course.Count("sessions", 3, 1, 30),
+                    "Two bursts of 10 minutes; an hour in the cold after each. Measure the meat."),
             "One hour in all is faint after 70 days.",
             "Two to four hours in all."),
     FAT_SEAL(
@@ -140,7 +140,7 @@ public enum TreatmentKind {
             Coating.NONE,
             new Dose(40, MILLILITRE, SQUARE_METRE),
             null,
-            Course.weekly(new Course.Count("sprays", 3, 1, 12), "Mist all faces; away from any flame."),
+            Course.weekly(new Course.Count("sprays", 3, 1, 30), "Mist all faces; away from any flame."),
             "Scent in its neighbours.",
             "Once only, or a refrigerator of its own."),
     MARINADE(

@@ -2,29 +2,24 @@ package elvaro.core.trial;
 
 import elvaro.core.treatment.Course.Count;
 import elvaro.core.treatment.Dose;
+import java.util.Optional;
 
-/** The one thing a next trial changes from the one before. */
+/** What a next trial changes in one treatment of one arm, or in the days of all. */
 public enum Change {
-    AGAIN("the same again", 1, 1, 0),
-    HALF_DOSE("half the dose", 0.5, 1, 0),
-    TWICE_DOSE("twice the dose", 2, 1, 0),
-    HALF_AS_OFTEN("half as long or as often", 1, 0.5, 0),
-    TWICE_AS_OFTEN("twice as long or as often", 1, 2, 0),
-    TEN_DAYS_LESS("ten days less", 1, 1, -10),
-    TEN_DAYS_MORE("ten days more", 1, 1, 10);
-
-    private static final int LONGEST_DAYS = 400;
+    AGAIN("as it was", 1, 1),
+    HALF_DOSE("half the dose", 0.5, 1),
+    TWICE_DOSE("twice the dose", 2, 1),
+    HALF_AS_OFTEN("half as long or as often", 1, 0.5),
+    TWICE_AS_OFTEN("twice as long or as often", 1, 2);
 
     private final String label;
     private final double doses;
     private final double numbers;
-    private final int days;
 
-    Change(String label, double doses, double numbers, int days) {
+    Change(String label, double doses, double numbers) {
         this.label = label;
         this.doses = doses;
         this.numbers = numbers;
-        this.days = days;
     }
 
     /** As it stands in a sentence. */
@@ -32,13 +27,11 @@ public enum Change {
         return label;
     }
 
-    /** Whether there is anything to change where there is no dose. */
-    public boolean needsDose() {
+    public boolean isOfDose() {
         return doses != 1;
     }
 
-    /** Whether there is anything to change where nothing is counted. */
-    public boolean needsCount() {
+    public boolean isOfNumber() {
         return numbers != 1;
     }
 
@@ -48,15 +41,12 @@ public enum Change {
 
     /**
      * @param number of days or times
-     * @return within what the course allows
+     * @return the changed number; empty where the course does not allow it, for less than it says is another change
      */
-    public int number(int number, Count count) {
-        long changed = Math.round(number * numbers);
-        return (int) Math.max(count.least(), Math.min(count.most(), changed));
-    }
-
-    /** The target in days, 1 or more. */
-    public int days(int target) {
-        return Math.max(1, Math.min(LONGEST_DAYS, target + days));
+    public Optional<Integer> number(int number, Count count) {
+        int changed = (int) Math.round(number * numbers);
+        return changed == number || changed < count.least() || changed > count.most()
+                ? Optional.empty()
+                : Optional.of(changed);
     }
 }

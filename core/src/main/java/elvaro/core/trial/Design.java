@@ -7,6 +7,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
+import java.util.IntSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -27,8 +28,8 @@ public record Design(Factor factor, List<Arm> arms) {
     /** The heaviest piece may weigh so many times the lightest. */
     public static final double SIZE = 1.15;
 
-    /** Pieces hung a day apart count as hung together. */
-    private static final int START_DAYS = 1;
+    /** Pieces hung a day apart count as hung together, and thirteen days are as good as fourteen. */
+    private static final int DAY = 1;
 
     /** What follows from another flaw is not counted as a change of its own. */
     private static final Set<Factor> COUNTED = EnumSet.complementOf(EnumSet.of(Factor.HANG_OR_ICE));
@@ -45,6 +46,7 @@ public record Design(Factor factor, List<Arm> arms) {
         OTHER_ANIMALS,
         OTHER_START,
         SIZES,
+        SCENTED,
         ALSO_DIFFERS,
         SEVERAL_CHANGES,
         ANECDOTE
@@ -79,6 +81,7 @@ public record Design(Factor factor, List<Arm> arms) {
         animals().ifPresent(flaws::add);
         start().ifPresent(flaws::add);
         also.forEach(each -> flaws.add(alsoDiffers(each)));
+        flaws.addAll(scented());
         sizes().ifPresent(flaws::add);
         anecdote().ifPresent(flaws::add);
         return List.copyOf(flaws);
@@ -104,20 +107,25 @@ public record Design(Factor factor, List<Arm> arms) {
 
     private Optional<Flaw> nothingCompared() {
         return when(
-                distinct(factor::of).size() == 1,
+                known(factor).findAny().isPresent() && !differs(factor) && alike(),
                 FlawKind.NOTHING_COMPARED,
-                "All arms have the same %s: %s.".formatted(factor.label(), all(factor::of)),
+                "All arms have the same %s: %s.".formatted(factor.label(), known(factor).findFirst().orElse("")),
                 "Change it in one arm, or ask about something else.");
+    }
+
+    /** Whether no arm has several of it either. */
+    private boolean alike() {
+        return arms.stream().allMatch(arm -> known(arm, factor).size() <= 1);
     }
 
     private Optional<Flaw> mixedArm() {
         return arms.stream()
-                .filter(arm -> of(arm, factor::of).size() > 1)
+                .filter(arm -> known(arm, factor).size() > 1)
                 .findFirst()
                 .map(arm -> new Flaw(
                         FlawKind.MIXED_ARM,
                         "The pieces of %s differ in %s: %s."
-                                .formatted(arm.name(), factor.label(), String.join(", ", of(arm, factor::of))),
+                                .formatted(arm.name(), factor.label(), String.join(", ", known(arm, factor))),
                         "Make an arm of each."));
     }
 
@@ -126,17 +134,25 @@ public record Design(Factor factor, List<Arm> arms) {
         return Arrays.stream(Factor.values())
                 .filter(COUNTED::contains)
                 .filter(each -> each != factor && !follows(each))
-                .filter(each -> differs(each::of))
+                .filter(this::differs)
                 .toList();
     }
 
-    /** Ice is a method in a chest of its own. */
+    /** Ice is a method in a chest of its own; what is fresh beside what is aged is asked about as such. */
     private boolean follows(Factor other) {
-        return factor == Factor.HANG_OR_ICE && (other == Factor.METHOD || other == Factor.CHAMBER);
+        return switch (factor) {
+            case HANG_OR_ICE -> other == Factor.METHOD || other == Factor.CHAMBER;
+            case AGEING -> other.isOfHanging() || other.isOfTheAnimal();
+            default -> other == Factor.AGEING && arms.stream().noneMatch(arm -> arm.control() && fresh(arm));
+        };
+    }
+
+    private static boolean fresh(Arm arm) {
+        return arm.pieces().stream().anyMatch(Facts::fresh);
     }
 
     private Optional<Flaw> severalChanges(List<Factor> also) {
-        boolean factorDiffers = distinct(factor::of).size() > 1;
+        boolean factorDiffers = differs(factor);
         List<String> changed = Stream.concat(factorDiffers ? Stream.of(factor) : Stream.of(), also.stream())
                 .map(Factor::label)
                 .toList();
@@ -157,19 +173,49 @@ public record Design(Factor factor, List<Arm> arms) {
                     default -> "Split one lot into all the arms.";
                 };
         return when(
-                differs(Facts::lot),
+                factor == Factor.AGEING ? agedWithoutFresh() : lots().distinct().count() > 1,
                 FlawKind.OTHER_ANIMALS,
                 "The arms do not come from the same animals: %s. Two animals differ in more than %s."
                         .formatted(byArm(facts -> "lot " + facts.lot()), factor.label()),
                 mend);
     }
 
+    private Stream<Set<String>> lots() {
+        return arms.stream().map(arm -> of(arm, Facts::lot));
+    }
+
+    /** An animal is aged of which nothing was kept fresh. */
+    private boolean agedWithoutFresh() {
+        Set<String> fresh = pieces().filter(Facts::fresh).map(Facts::lot).collect(Collectors.toSet());
+        return pieces().anyMatch(piece -> !piece.fresh() && !fresh.contains(piece.lot()));
+    }
+
+    /** Spirit and smoke scent what stands beside them; an arm that gives the same scent off loses nothing by it. */
+    private List<Flaw> scented() {
+        return arms.stream()
+                .filter(arm -> !of(arm, facts -> String.join(", ", facts.besides())).equals(Set.of("")))
+                .map(arm -> new Flaw(
+                        FlawKind.SCENTED,
+                        "Beside %s stood %s: it may have taken the scent on."
+                                .formatted(
+                                        arm.name(),
+                                        arm.pieces().stream()
+                                                .flatMap(facts -> facts.besides().stream())
+                                                .distinct()
+                                                .collect(Collectors.joining(", "))),
+                        "Give spirit and smoke a chamber of their own."))
+                .toList();
+    }
+
     private Optional<Flaw> start() {
-        LocalDate first = pieces().map(Facts::hungOn).min(LocalDate::compareTo).orElseThrow();
-        LocalDate last = pieces().map(Facts::hungOn).max(LocalDate::compareTo).orElseThrow();
+        if (hung().findAny().isEmpty()) {
+            return Optional.empty();
+        }
+        LocalDate first = hung().map(Facts::hungOn).min(LocalDate::compareTo).orElseThrow();
+        LocalDate last = hung().map(Facts::hungOn).max(LocalDate::compareTo).orElseThrow();
         long apart = ChronoUnit.DAYS.between(first, last);
         return when(
-                apart > START_DAYS,
+                apart > DAY,
                 FlawKind.OTHER_START,
                 "Between the first hanging and the last lie %d days.".formatted(apart),
                 "Hang all of them on one day.");
@@ -190,16 +236,30 @@ public record Design(Factor factor, List<Arm> arms) {
     private Flaw alsoDiffers(Factor other) {
         return new Flaw(
                 FlawKind.ALSO_DIFFERS,
-                "The arms also differ in %s: %s.".formatted(other.label(), byArm(other::of)),
+                "The arms also differ in %s: %s.".formatted(other.label(), byArm(facts -> has(other, facts) ? other.of(facts) : "not said")),
                 "Make %s the same in all arms.".formatted(other.label()));
     }
 
+    /** Where arms share no animal, the animals are what is repeated. */
     private Optional<Flaw> anecdote() {
+        boolean one = arms.stream().anyMatch(arm -> arm.pieces().size() == 1);
+        boolean oneAnimal = !one && noneShared() && lots().anyMatch(lots -> lots.size() == 1);
+        if (oneAnimal) {
+            return Optional.of(new Flaw(
+                    FlawKind.ANECDOTE,
+                    "One animal in an arm is an anecdote, however many pieces are cut from it.",
+                    "Take three or more animals for each arm, or split one lot into all the arms."));
+        }
         return when(
-                arms.stream().anyMatch(arm -> arm.pieces().size() == 1),
+                one,
                 FlawKind.ANECDOTE,
                 "One piece in an arm is an anecdote: two pieces of one animal differ by themselves.",
                 "Cut two or more pieces for each arm, or do it again with another lot.");
+    }
+
+    private boolean noneShared() {
+        Set<String> seen = new TreeSet<>();
+        return arms.stream().flatMap(arm -> of(arm, Facts::lot).stream()).allMatch(seen::add);
     }
 
     private static Optional<Flaw> when(boolean holds, FlawKind kind, String sentence, String mend) {
@@ -214,17 +274,43 @@ public record Design(Factor factor, List<Arm> arms) {
         return arm.pieces().stream().map(value).collect(Collectors.toCollection(TreeSet::new));
     }
 
-    private Set<String> distinct(Function<Facts, String> value) {
-        return pieces().map(value).collect(Collectors.toCollection(TreeSet::new));
+    private Stream<Facts> hung() {
+        return pieces().filter(facts -> !facts.fresh());
     }
 
-    /** Arms are alike in something where each has the same of it, be it one or several. */
-    private boolean differs(Function<Facts, String> value) {
-        return arms.stream().map(arm -> of(arm, value)).distinct().count() > 1;
+    /** What nobody wrote down is not known, and what is set aside fresh has nothing of what belongs to hanging. */
+    private static boolean has(Factor factor, Facts facts) {
+        return !factor.of(facts).isEmpty() && !(facts.fresh() && factor.isOfHanging());
     }
 
-    private String all(Function<Facts, String> value) {
-        return String.join(", ", distinct(value));
+    private Stream<String> known(Factor of) {
+        return pieces().filter(facts -> has(of, facts)).map(of::of);
+    }
+
+    private static Set<String> known(Arm arm, Factor of) {
+        List<Facts> known =
+                arm.pieces().stream().filter(facts -> has(of, facts)).toList();
+        return (asLong(of, known) ? known.stream().limit(1) : known.stream())
+                .map(of::of)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** Arms are alike in something where each that is known has the same of it, be it one or several. */
+    private boolean differs(Factor of) {
+        List<Facts> all = pieces().filter(facts -> has(of, facts)).toList();
+        return !asLong(of, all)
+                && arms.stream()
+                                .map(arm -> known(arm, of))
+                                .filter(values -> !values.isEmpty())
+                                .distinct()
+                                .count()
+                        > 1;
+    }
+
+    /** Whether it is the days that are looked at, and they lie no more than one apart. */
+    private static boolean asLong(Factor of, List<Facts> pieces) {
+        IntSummaryStatistics days = pieces.stream().mapToInt(Facts::days).summaryStatistics();
+        return of == Factor.DAYS && !pieces.isEmpty() && days.getMax() - days.getMin() <= DAY;
     }
 
     private String byArm(Function<Facts, String> value) {

@@ -8,6 +8,7 @@ public enum Factor {
     TREATMENT("treatment", Facts::treatment),
     METHOD("method", facts -> facts.method().label()),
     CHAMBER("chamber", Facts::chamber),
+    AGEING("fresh or aged", facts -> facts.fresh() ? "fresh" : "aged"),
     DAYS("days hung", facts -> facts.days() + " days"),
     GRADE("grade", Facts::grade),
     SUPPLIER("supplier", Facts::supplier),
@@ -33,6 +34,11 @@ public enum Factor {
     /** What a piece has of it, in words. */
     public String of(Facts facts) {
         return value.apply(facts);
+    }
+
+    /** Whether it is a matter of hanging, so that what is set aside fresh has none of it. */
+    boolean isOfHanging() {
+        return this == METHOD || this == CHAMBER || this == DAYS || this == HANG_OR_ICE || this == BENCH_ORDER;
     }
 
     /** Whether it is the animal's, so that the arms cannot come from one. */

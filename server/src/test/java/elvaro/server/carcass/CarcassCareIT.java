@@ -370,6 +370,8 @@ class CarcassCareIT {
                 "Hung or iced, nine days?",
                 "factor",
                 "HANG_OR_ICE",
+                "measure",
+                "USABLE_YIELD",
                 "parts",
                 List.of(),
                 "arms",

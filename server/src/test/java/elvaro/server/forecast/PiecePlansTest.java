@@ -14,6 +14,7 @@ import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceLogs;
+import elvaro.server.piece.PieceReader;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.TypedQuery;
 import java.time.Clock;
@@ -42,6 +43,9 @@ class PiecePlansTest {
     private OutlookService outlooks;
 
     @Mock
+    private PieceReader pieces;
+
+    @Mock
     private PieceLogs logs;
 
     @Mock
@@ -54,6 +58,7 @@ class PiecePlansTest {
     void a_piece_hangs_with_a_plan() {
         when(piece.hungOn()).thenReturn(Optional.of(HUNG));
         lenient().when(piece.id()).thenReturn(new UUID(0, 1));
+        lenient().when(piece.lot()).thenReturn(mock());
         lenient().when(piece.hanging()).thenReturn(Optional.empty());
         lenient().when(entities.createQuery(anyString(), eq(PiecePlan.class))).thenReturn(kept);
         lenient().when(kept.setParameter(anyString(), any())).thenReturn(kept);
@@ -65,7 +70,7 @@ class PiecePlansTest {
     }
 
     private void coated(LocalDate on) {
-        new PiecePlans(entities, outlooks, logs, Clock.systemUTC()).coatChanged(piece, on);
+        new PiecePlans(entities, pieces, outlooks, logs, Clock.systemUTC()).coatChanged(piece, on);
     }
 
     @Test

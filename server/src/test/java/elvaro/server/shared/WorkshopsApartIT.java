@@ -124,6 +124,8 @@ class WorkshopsApartIT {
                 "Mine?",
                 "factor",
                 "TREATMENT",
+                "measure",
+                "USABLE_YIELD",
                 "parts",
                 List.of(),
                 "arms",

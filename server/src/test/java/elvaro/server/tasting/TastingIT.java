@@ -302,6 +302,8 @@ class TastingIT {
                         "Porcini rub against plain",
                         "factor",
                         "TREATMENT",
+                        "measure",
+                        "LIKING",
                         "parts",
                         List.of(),
                         "arms",

@@ -11,6 +11,7 @@ import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.TreatmentKind;
 import elvaro.core.trial.Change;
 import elvaro.core.trial.Factor;
+import elvaro.core.trial.TrialMeasure;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.forecast.Figures;
 import elvaro.server.piece.Piece;
@@ -61,7 +62,7 @@ class NextTrialTest {
 
     private static TrialWithPieces trial(Factor factor, SetUp control, SetUp other) {
         UUID id = UUID.randomUUID();
-        Trial trial = new Trial(id, "Is it liked more?", factor, 1L, null, "", LocalDate.of(2026, 2, 1));
+        Trial trial = new Trial(id, "Is it liked more?", factor, TrialMeasure.LIKING, 1L, null, "", LocalDate.of(2026, 2, 1));
         return new TrialWithPieces(
                 trial,
                 List.of(

@@ -66,6 +66,8 @@ class TrialIT {
                 "Does a honey coat change shrink or taste?",
                 "factor",
                 "TREATMENT",
+                "measure",
+                "SHRINK",
                 "lotId",
                 lot,
                 "parts",
