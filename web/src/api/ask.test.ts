@@ -35,11 +35,11 @@ test('a group is narrowed to by its own field, and where it has none it is not',
 
 test('the server is asked with numbers as numbers and what is not asked left out', () => {
   const ask = readAsk(
-    new URLSearchParams('by=CUT&measure=TRIM&bone=false&daysFrom=21&fatTo=5&person=Idris+Vale'),
+    new URLSearchParams('by=CUT&measure=DISCARD&bone=false&daysFrom=21&fatTo=5&person=Idris+Vale'),
   );
   expect(evidenceQuery(ask)).toEqual({
     by: 'CUT',
-    measure: 'TRIM',
+    measure: 'DISCARD',
     bone: false,
     daysFrom: 21,
     fatTo: 5,

@@ -25,7 +25,7 @@ export type Asked = (typeof asked)[number];
 
 export interface Ask {
   by: By;
-  measure: MeasureName;
+  measure: Compared;
   filter: Partial<Record<Asked, string>>;
 }
 
@@ -41,11 +41,17 @@ export const byWords: Partial<Record<By, string>> = {
   BENCH_ORDER: 'bench order',
 };
 
-export const measureWords: Record<MeasureName, string> = {
+/** What a single piece has no figure of, or too rough a one, groups are not held against each other by. */
+export type Compared = Exclude<MeasureName, 'STEAKS' | 'LIKING'>;
+
+/** What groups of pieces can be held against each other by. */
+export const measureWords: Record<Compared, string> = {
   SHRINK: 'shrink',
-  TRIM: 'trim',
   STEAK_YIELD: 'steak yield',
+  USABLE_YIELD: 'usable yield',
+  DISCARD: 'discard',
   COST: 'cost of a kilogram of steak',
+  COST_EATEN: 'cost of a kilogram of all that is eaten',
 };
 
 /** Which field of the question asks for a group of such a kind; none where a group is not one value of it. */
@@ -59,7 +65,7 @@ const fieldOf: Partial<Record<By, Asked>> = {
 
 export function readAsk(search: URLSearchParams): Ask {
   const by = search.get('by') as By | null;
-  const measure = search.get('measure') as MeasureName | null;
+  const measure = search.get('measure') as Compared | null;
   return {
     by: by && byWords[by] ? by : 'METHOD',
     measure: measure && measureWords[measure] ? measure : 'SHRINK',

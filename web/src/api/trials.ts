@@ -21,6 +21,23 @@ export const useFactors = () =>
     staleTime: Infinity,
   });
 
+export const useMeasures = () =>
+  useQuery({
+    queryKey: ['trials', 'measures'],
+    queryFn: () => answer(api.GET('/api/trials/measures')),
+    staleTime: Infinity,
+  });
+
+/** What a next trial may change in each arm; so many days more or fewer for all. */
+export const useNext = (id: string, longer: number, wanted = true) =>
+  useQuery({
+    queryKey: ['trials', id, 'next', longer],
+    queryFn: () =>
+      answer(api.GET('/api/trials/{id}/next', { params: { path: { id }, query: { days: longer } } })),
+    enabled: wanted,
+    placeholderData: (before) => before,
+  });
+
 /** What weakens a trial that is only planned; the answer before stays on screen until the next is there. */
 export const useDesignCheck = (body: Schema['TrialForm'] | null) =>
   useQuery({

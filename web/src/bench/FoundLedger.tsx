@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { Schema } from '../api/client';
 import { Figure } from '../kit/Figure';
 import { percent, useUnits } from '../kit/units';
+import { noCost } from '../kit/words';
 
 /** The ledger of a closed bench: yields, expected beside found, and what the steak cost. */
 export function FoundLedger({ bench }: { bench: Schema['BenchView'] }) {
@@ -49,16 +50,18 @@ export function FoundLedger({ bench }: { bench: Schema['BenchView'] }) {
         }}
       >
         <Figure name="Cost of the steak" note="the price at which it breaks even" big>
-          {cost.perKgSteak == null ? 'no steak' : units.pricePer(cost.perKgSteak)}
+          {cost.perKgSteak == null ? noCost(cost) : units.pricePer(cost.perKgSteak)}
         </Figure>
         <Figure name="To ask for the target margin">
-          {cost.priceForMargin == null ? 'no steak' : units.pricePer(cost.priceForMargin)}
+          {cost.priceForMargin == null ? noCost(cost) : units.pricePer(cost.priceForMargin)}
         </Figure>
         {cost.marginAtList != null && (
           <Figure name="Margin at the list price">{percent(cost.marginAtList)}</Figure>
         )}
         <Figure name="Spent in all" note={`less ${units.money(cost.credit)} for trim, fat and bone`}>
-          {units.money(cost.total)}
+          {cost.total == null
+            ? `not known; ${units.money(cost.besides)} besides the meat`
+            : units.money(cost.total)}
         </Figure>
       </Box>
       <Typography>

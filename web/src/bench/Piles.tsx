@@ -33,7 +33,7 @@ export function Piles({ bench, using, shown }: Props) {
   const [keptLaying, setKeptLaying] = useState(0);
   const [last, setLast] = useState<Pile>('STEAKS');
   const [count, setCount] = useState(0);
-  const [cause, setCause] = useState<DiscardCause>('SCRAP');
+  const [cause, setCause] = useState<DiscardCause>('CRUST');
   const write = useWriteEntry(card.id);
   const live = shown && !typing ? shown : null;
   const grams = live ? (isKeepable(live, keptLaying) ? live.grams : null) : units.readWeight(text);
@@ -98,7 +98,7 @@ export function Piles({ bench, using, shown }: Props) {
         label="What is thrown away is"
         words={discardCauses}
         chosen={[cause]}
-        onChange={(chosen) => setCause(chosen[0] ?? 'SCRAP')}
+        onChange={(chosen) => setCause(chosen[0] ?? 'CRUST')}
       />
       <ProblemNotice failure={write.error} />
       <Weighed

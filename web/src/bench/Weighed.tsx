@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { useUnits } from '../kit/units';
+import { discardCauses } from './words';
 
 type Entry = Schema['EntryView'];
 
@@ -35,6 +36,7 @@ export function Weighed({ log, nameOf, onTakeBack }: Props) {
             <Typography sx={{ flex: 1 }}>
               {nameOf(entry)}
               {(entry.steaks ?? 0) > 0 && `, ${entry.steaks}`}
+              {entry.cause && entry.cause !== 'CRUST' && `, ${discardCauses[entry.cause]}`}
               {entry.words && `, ${entry.words}`}
             </Typography>
             <Typography sx={{ fontWeight: 620 }}>{units.weight(entry.grams)}</Typography>

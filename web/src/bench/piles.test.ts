@@ -15,16 +15,15 @@ const entry = (part: Partial<Schema['EntryView']>): Schema['EntryView'] => ({
 });
 
 test('steaks are counted, roasts are counted as none, and what nobody counted says nothing', () => {
-  expect(entryOf('STEAKS', 700, 2, 'SCRAP')).toMatchObject({ stream: 'STEAK', steaks: 2 });
-  expect(entryOf('STEAKS', 700, 0, 'SCRAP').steaks).toBeUndefined();
-  expect(entryOf('ROASTS', 700, 2, 'SCRAP')).toMatchObject({ stream: 'STEAK', steaks: 0 });
-  expect(entryOf('BONE', 700, 2, 'SCRAP').steaks).toBeUndefined();
+  expect(entryOf('STEAKS', 700, 2, 'CRUST')).toMatchObject({ stream: 'STEAK', steaks: 2 });
+  expect(entryOf('STEAKS', 700, 0, 'CRUST').steaks).toBeUndefined();
+  expect(entryOf('ROASTS', 700, 2, 'CRUST')).toMatchObject({ stream: 'STEAK', steaks: 0 });
+  expect(entryOf('BONE', 700, 2, 'CRUST').steaks).toBeUndefined();
 });
 
-test('only what is thrown away has a cause, and scrap needs no words', () => {
-  expect(entryOf('DISCARD', 80, 0, 'ROT').words).toBe('rot in a pocket');
-  expect(entryOf('DISCARD', 80, 0, 'SCRAP').words).toBe('');
-  expect(entryOf('TRIM', 80, 0, 'ROT').words).toBe('');
+test('only what is thrown away has a cause', () => {
+  expect(entryOf('DISCARD', 80, 0, 'ROT')).toMatchObject({ stream: 'DISCARD', cause: 'ROT', words: '' });
+  expect(entryOf('TRIM', 80, 0, 'ROT')).not.toHaveProperty('cause');
 });
 
 test('a pile is the sum of its containers that stand, roasts apart from steaks', () => {

@@ -1,7 +1,7 @@
 import type { Schema } from '../api/client';
 import type { NewEntry } from '../kit/entries';
 import type { Stream } from '../kit/streams';
-import { discardCauses, type DiscardCause } from './words';
+import type { DiscardCause } from './words';
 
 /** What is touched at the bench: the streams of the ledger, with roasts apart from steaks. */
 export type Pile = 'STEAKS' | 'ROASTS' | 'TRIM' | 'FAT' | 'BONE' | 'DISCARD';
@@ -44,6 +44,5 @@ export function onPiles(log: Entry[]): Record<Pile, number> {
 export function entryOf(pile: Pile, grams: number, count: number, cause: DiscardCause): NewEntry {
   const { stream } = piles[pile];
   const steaks = pile === 'ROASTS' ? 0 : pile === 'STEAKS' && count > 0 ? count : undefined;
-  const words = pile === 'DISCARD' && cause !== 'SCRAP' ? discardCauses[cause] : '';
-  return { kind: 'PILE', stream, grams, steaks, words };
+  return { kind: 'PILE', stream, grams, steaks, words: '', ...(pile === 'DISCARD' && { cause }) };
 }

@@ -19,13 +19,14 @@ export const closenessWords: Record<Closeness, { short: string; taste: string }>
   MILDER: { short: 'more than the crust', taste: 'milder' },
 };
 
-/** Why something is thrown away; crust and scrap need no words. */
-export const discardCauses = {
-  SCRAP: 'crust and scrap',
-  ROT: 'rot in a pocket',
-  GLAND: 'gland or bloodshot',
-  SMELL: 'smells off',
-  SOILED: 'soiled',
-} as const;
+export type DiscardCause = NonNullable<Schema['EntryView']['cause']>;
 
-export type DiscardCause = keyof typeof discardCauses;
+/** Why something is thrown away. */
+export const discardCauses: Record<DiscardCause, string> = {
+  CRUST: 'crust and scrap',
+  ROT: 'rot in a pocket',
+  MOULD: 'mould',
+  SMELL: 'smells off',
+  BLOODSHOT: 'gland or bloodshot',
+  SOILED: 'soiled',
+};

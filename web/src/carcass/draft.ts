@@ -66,7 +66,7 @@ export function carcassBody(text: CarcassText, units: Units, answers: Answers): 
     outsideCelsius: text.iced ? (units.readTemperature(text.outside) ?? undefined) : undefined,
     test: text.test,
     supplier: text.supplier,
-    priceMinorPerKg: units.readPrice(text.price) ?? 0,
+    priceMinorPerKg: units.readPrice(text.price) ?? undefined,
     method: text.iced ? 'ON_ICE' : 'OPEN_AIR',
     chamberId: text.chamberId,
     days: Math.round(readNumber(text.days) ?? 0),

@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Schema } from '../api/client';
 import { Pick } from '../stock/Pick';
-import { asked, byWords, measureWords, type Ask, type Asked, type By, type MeasureName } from '../api/ask';
+import { asked, byWords, measureWords, type Ask, type Asked, type By, type Compared } from '../api/ask';
 
 const facetWords: Record<string, string> = {
   species: 'Species',
@@ -60,7 +60,7 @@ export function AskFields({ ask, facets, onChange }: Props) {
   return (
     <Box role="group" aria-label="Which pieces" sx={{ display: 'grid', gap: 1.25 }}>
       <Box sx={grid}>
-        <Pick<MeasureName>
+        <Pick<Compared>
           label="Compare"
           value={ask.measure}
           choices={measureWords}

@@ -84,7 +84,9 @@ function Answer({ data, ask, colourOf }: AnswerProps) {
             {caveat}
           </Typography>
         ))}
-        {data.model && <ModelTable model={data.model} cost={data.measure === 'COST'} />}
+        {data.model && (
+          <ModelTable model={data.model} cost={data.measure === 'COST' || data.measure === 'COST_EATEN'} />
+        )}
       </Box>
       <Pictures data={data} colourOf={colourOf} />
       <GroupBars groups={data.groups} />

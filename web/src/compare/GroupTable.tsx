@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { Schema } from '../api/client';
 import { DataTable } from '../kit/DataTable';
 import { percent, useUnits } from '../kit/units';
-import { measureWords, narrowed, writeAsk, type Ask } from '../api/ask';
+import { measureWords, narrowed, writeAsk, type Ask, type Compared } from '../api/ask';
 
 /** Fewer pieces than this show nothing. */
 const FEW = 3;
@@ -19,7 +19,7 @@ interface Props {
 /** The groups with what was found and what is left of it at the same days and size. */
 export function GroupTable({ evidence, ask, colourOf }: Props) {
   const units = useUnits();
-  const cost = evidence.measure === 'COST';
+  const cost = evidence.measure === 'COST' || evidence.measure === 'COST_EATEN';
   const found = (value: number) => (cost ? units.pricePer(value) : percent(value));
   const signed = (value: number) => `${value > 0 ? '+' : ''}${(value * 100).toFixed(1)}`.replace('-', '−');
   const unit = cost ? '%' : 'points';
@@ -29,7 +29,7 @@ export function GroupTable({ evidence, ask, colourOf }: Props) {
         <tr>
           <th scope="col">group</th>
           <th scope="col">pieces</th>
-          <th scope="col">{measureWords[evidence.measure]}, as found</th>
+          <th scope="col">{measureWords[evidence.measure as Compared]}, as found</th>
           <th scope="col">days, mean</th>
           <th scope="col">at the same days and size</th>
         </tr>

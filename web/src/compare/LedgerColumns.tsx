@@ -6,6 +6,7 @@ import type { Schema } from '../api/client';
 import { DataTable } from '../kit/DataTable';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { days, percent, useUnits } from '../kit/units';
+import { noCost } from '../kit/words';
 
 type Column = Schema['ColumnView'];
 
@@ -30,11 +31,11 @@ export function LedgerColumns({ comparison }: { comparison: Schema['CompareView'
     { label: 'Usable yield', measure: 'USABLE_YIELD', cell: ({ ledger }) => percent(ledger.usableYield) },
     { label: 'Trim', measure: 'TRIM', cell: ({ ledger }) => percent(ledger.trimFraction) },
     { label: 'Discard', measure: 'DISCARD', cell: ({ ledger }) => percent(ledger.discardFraction) },
-    { label: 'Spent', cell: ({ cost }) => units.money(cost.total) },
+    { label: 'Spent', cell: ({ cost }) => (cost.total == null ? 'not known' : units.money(cost.total)) },
     {
       label: 'Cost of the steak',
       measure: 'COST',
-      cell: ({ cost }) => (cost.perKgSteak == null ? 'no steak' : units.pricePer(cost.perKgSteak)),
+      cell: ({ cost }) => (cost.perKgSteak == null ? noCost(cost) : units.pricePer(cost.perKgSteak)),
     },
   ];
   return (

@@ -55,3 +55,7 @@ export const chamberWords: Record<Schema['ChamberForm']['kind'], string> = {
 /** How a piece aged and for how long; nothing of what was set aside fresh or cut off an animal. */
 export const agedWords = ({ dayNumber, methodLabel }: Schema['PieceCard']): string[] =>
   dayNumber == null ? [] : [...(methodLabel ? [methodLabel.toLowerCase()] : []), days(dayNumber)];
+
+/** Why there is no cost of a kilogram of steak. */
+export const noCost = (cost: { total?: number }): string =>
+  cost.total == null ? 'not known: no price was written down' : 'no steak';

@@ -11,6 +11,7 @@ import { DataTable } from '../kit/DataTable';
 import { Figure } from '../kit/Figure';
 import { ProblemNotice } from '../kit/Notices';
 import { date, percent, readNumber, useUnits } from '../kit/units';
+import { noCost } from '../kit/words';
 
 type Ahead = Schema['AheadView'];
 
@@ -177,7 +178,7 @@ export function ExpectedAndFound({ piece, plan }: { piece: PieceView; plan: Sche
     [
       'Cost of the steak',
       plan.costPerKg != null ? units.pricePer(plan.costPerKg) : 'none',
-      cost.perKgSteak != null ? units.pricePer(cost.perKgSteak) : 'none',
+      cost.perKgSteak != null ? units.pricePer(cost.perKgSteak) : noCost(cost),
       '',
     ],
   ];

@@ -29,6 +29,9 @@ const wording: Record<EntryKind, { ask: string; save: string; words: string }> =
   NOTE: { ask: '', save: 'Save note', words: 'What you saw or did' },
 };
 
+/** What was set aside fresh is not pulled from anywhere. */
+const toTheBench = { ask: 'Weight on the scale', save: 'To the bench', words: 'Note (optional)' };
+
 interface Text {
   weight: string;
   words: string;
@@ -59,7 +62,7 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
   const text = form.values;
   const [askWhen, setAskWhen] = useState(text.at !== '');
   const write = useWriteEntry(card.id);
-  const words = wording[kind];
+  const words = card.state === 'FRESH' && kind === 'PULLED' ? toTheBench : wording[kind];
   const [typing, setTyping] = useState(false);
   // What a person typed stays until they clear it, whatever the scale says meanwhile.
   const live = scale && !typing && text.weight === '' ? scale : null;

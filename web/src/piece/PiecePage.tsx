@@ -83,6 +83,14 @@ function PieceSheet({ piece }: { piece: PieceView }) {
           {card.state === 'HANGING' && piece.ahead?.driftAdvice && (
             <DriftNotice advice={piece.ahead.driftAdvice} />
           )}
+          {piece.beside.map((sentence) => (
+            <Typography
+              key={sentence}
+              sx={{ borderLeft: '6px solid', borderColor: 'warning.main', pl: 2, fontWeight: 560 }}
+            >
+              {sentence}
+            </Typography>
+          ))}
           <Facts piece={piece} />
           <OnIce key={piece.version} piece={piece} />
           <Actions
@@ -187,8 +195,16 @@ function Facts({ piece }: { piece: PieceView }) {
         </Figure>
       )}
       {piece.perDayGrams != null && <Figure name="Lost a day">{units.small(piece.perDayGrams)}</Figure>}
-      <Figure name="Cost so far" note="meat, bag, chamber, energy, labour" working={working('Landed cost')}>
-        {units.money(piece.cost.total)}
+      <Figure
+        name="Cost so far"
+        note={
+          piece.cost.total == null
+            ? `nobody wrote down what the lot cost; ${units.money(piece.cost.besides)} besides the meat`
+            : 'meat, bag, chamber, energy, labour'
+        }
+        working={working('Landed cost')}
+      >
+        {piece.cost.total == null ? 'not known' : units.money(piece.cost.total)}
       </Figure>
       {piece.cost.perKgSteak != null && (
         <Figure name="Cost of the steak" working={working('Cost per kg steak')}>
@@ -228,6 +244,11 @@ function Actions({ piece, onDo, onTreat, onHang }: ActionsProps) {
       {card.state === 'WAITING' && (
         <Button variant="contained" onClick={onHang}>
           Hang it
+        </Button>
+      )}
+      {card.state === 'FRESH' && (
+        <Button variant="contained" onClick={() => onDo('PULLED')}>
+          Weigh it for the bench
         </Button>
       )}
       {(card.state === 'PULLED' || card.state === 'CUT') && (

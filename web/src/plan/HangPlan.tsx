@@ -138,7 +138,8 @@ function lotOf(
     boneIn: form.boneIn,
     fatCoverMm: form.fatCoverMm,
     receivedGrams,
-    priceMinorPerKg: draft.price.trim() === '' ? 0 : (units.readPrice(draft.price) ?? form.priceMinorPerKg),
+    priceMinorPerKg:
+      draft.price.trim() === '' ? undefined : (units.readPrice(draft.price) ?? form.priceMinorPerKg),
     supplier: draft.supplier,
     receivedOn: today,
     arrivalCelsius:

@@ -52,7 +52,7 @@ function LotFacts({ lot, onEdit }: { lot: Lot; onEdit: () => void }) {
     form.boneIn ? 'on the bone' : 'boneless',
     form.grade,
     form.supplier,
-    form.priceMinorPerKg > 0 && units.pricePer(form.priceMinorPerKg),
+    form.priceMinorPerKg != null && units.pricePer(form.priceMinorPerKg),
     form.fatCoverMm > 0 && `fat cover ${units.lengthForField(form.fatCoverMm)} ${units.lengthUnit}`,
     `came ${date(form.receivedOn)}`,
     form.packedOn && `packed ${date(form.packedOn)}`,

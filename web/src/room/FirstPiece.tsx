@@ -102,7 +102,7 @@ function Asked({ methods }: { methods: Schema['MethodView'][] }) {
             grams: grams ?? 0,
             method: text.method,
             days: Math.round(readNumber(text.days) ?? 0),
-            priceMinorPerKg: units.readPrice(text.price) ?? 0,
+            priceMinorPerKg: units.readPrice(text.price) ?? undefined,
             answers,
           },
         }),

@@ -92,6 +92,7 @@ interface ChamberText {
   purchase: string;
   years: string;
   watts: string;
+  forMeatAlone: boolean;
   keeperId: string;
 }
 
@@ -108,6 +109,7 @@ const textOf = (chamber: Chamber, units: Units): ChamberText => ({
   purchase: units.moneyForField(chamber.purchaseMinor),
   years: String(chamber.lifeYears),
   watts: String(chamber.powerWatts),
+  forMeatAlone: chamber.forMeatAlone ?? true,
   keeperId: chamber.keeperId ?? '',
 });
 
@@ -128,6 +130,7 @@ const bodyOf = (text: ChamberText, { id, version }: Chamber, units: Units): Cham
     purchaseMinor: units.readMoney(text.purchase) ?? 0,
     lifeYears: number(text.years),
     powerWatts: number(text.watts),
+    forMeatAlone: text.forMeatAlone,
     keeperId: text.keeperId || undefined,
   };
 };
@@ -188,6 +191,7 @@ function ChamberForm({ chamber, onDone }: { chamber: Chamber; onDone: () => void
       <Of.Measure name="purchase" label="Bought for" of="money" />
       <Of.Measure name="years" label="Lasts, years" of="number" required />
       <Of.Measure name="watts" label="Draws on average, W" of="number" required />
+      <Of.Check name="forMeatAlone" label="It runs for the meat alone; its energy is the meat’s" />
       <Of.Choice name="keeperId" label="Whose work it is" empty="everybody’s">
         {people.data?.map((person) => (
           <MenuItem key={person.id} value={person.id}>

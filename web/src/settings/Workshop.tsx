@@ -15,7 +15,12 @@ type Settings = Schema['WorkshopSettings'];
 type Price =
   'steakPriceMinorPerKg' | 'usableTrimPriceMinorPerKg' | 'fatPriceMinorPerKg' | 'bonePriceMinorPerKg';
 type Money = 'labourMinorPerHour' | 'tariffMinorPerKwh';
-type Whole = 'divisionGrams' | 'targetMarginPercent' | 'benchMinutesPerPiece';
+type Whole =
+  | 'divisionGrams'
+  | 'targetMarginPercent'
+  | 'benchMinutesPerPiece'
+  | 'benchSecondsPerSteak'
+  | 'benchSecondsPerKg';
 type Text = Record<'name' | 'currency' | 'zone' | Price | Money | Whole, string>;
 
 const prices: [Price, string][] = [
@@ -32,6 +37,8 @@ const wholes: [Whole, string][] = [
   ['divisionGrams', 'Scale division, g'],
   ['targetMarginPercent', 'Target margin, %'],
   ['benchMinutesPerPiece', 'Minutes at the bench, a piece'],
+  ['benchSecondsPerSteak', 'and seconds a steak'],
+  ['benchSecondsPerKg', 'and seconds a kilogram of steak'],
 ];
 
 function textOf(settings: Settings, units: Units): Text {

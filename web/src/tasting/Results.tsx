@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { armColour } from '../trial/arms';
+import { HowSure } from '../kit/HowSure';
 import { Lines } from './Lines';
 import { Pulls } from './Pulls';
 
@@ -24,6 +25,7 @@ export function Results({ tasting, result }: { tasting: Tasting; result: Result 
         <Typography sx={{ fontSize: '1.6rem', fontWeight: 640, lineHeight: 1.25, maxWidth: 940 }}>
           {first?.sentence ?? 'Nobody answered.'}
         </Typography>
+        <HowSure lines={result.verdicts.map(({ statistics }) => statistics)} />
         {tasting.weakenedBy.length > 0 && (
           <Typography sx={{ color: 'warning.main', fontWeight: 560, mt: 0.5 }}>
             Weakened: {tasting.weakenedBy.join(' ')}

@@ -6,7 +6,7 @@ import type { Schema } from '../api/client';
 import { fieldsOf } from '../kit/form/fields';
 import { useUnits } from '../kit/units';
 import { PieceFinder } from '../kit/Search';
-import { sample, type SampleText, type TastingText } from './draft';
+import { finishWords, sample, type SampleText, type TastingText } from './draft';
 
 const Table = fieldsOf<TastingText>();
 
@@ -24,7 +24,11 @@ export function SampleFields({ samples, first, fewest, most, onChange }: Props) 
   const units = useUnits();
   const set = (id: string, part: Partial<SampleText>) =>
     onChange(samples.map((each) => (each.id === id ? { ...each, ...part } : each)));
-  const more = () => sample({ name: '', thicknessMm: first.samples[0]?.thicknessMm ?? 0 }, units);
+  const more = () =>
+    sample(
+      { name: '', thicknessMm: first.samples[0]?.thicknessMm ?? 0, finish: 'NOTHING', thawed: false },
+      units,
+    );
   return (
     <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, minWidth: 0 }}>
       <Typography component="legend" variant="h2" sx={{ p: 0, mb: 1 }}>
@@ -35,7 +39,10 @@ export function SampleFields({ samples, first, fewest, most, onChange }: Props) 
           key={each.id}
           sx={{
             display: 'grid',
-            gridTemplateColumns: { xs: '1fr 1fr', sm: 'minmax(0, 1.5fr) minmax(0, 1.2fr) 120px auto auto' },
+            gridTemplateColumns: {
+              xs: '1fr 1fr',
+              sm: 'minmax(0, 1.5fr) minmax(0, 1.2fr) 120px 150px auto auto',
+            },
             gap: 1.5,
             alignItems: 'start',
             borderTop: '1px solid',
@@ -71,6 +78,7 @@ export function SampleFields({ samples, first, fewest, most, onChange }: Props) 
             />
           )}
           <Table.Measure size="small" name={`samples.${index}.thickness`} label="Thickness" of="length" />
+          <Table.Choice size="small" name={`samples.${index}.finish`} label="On it" choices={finishWords} />
           <Table.Check name={`samples.${index}.thawed`} label="thawed" />
           {samples.length > fewest && (
             <Button

@@ -5,6 +5,17 @@ import { readNumber, type Units } from '../kit/units';
 export type Kind = Schema['TastingForm']['kind'];
 type Attribute = Schema['Attribute'];
 
+export type Finish = First['samples'][number]['finish'];
+
+/** What may be put on a sample at the table. */
+export const finishWords: Record<Finish, string> = {
+  NOTHING: 'nothing',
+  BUTTER: 'flavour butter',
+  SAUCE: 'sauce',
+  SALT: 'finishing salt',
+  OTHER: 'something else',
+};
+
 export interface SampleText {
   id: string;
   name: string;
@@ -13,6 +24,7 @@ export interface SampleText {
   armId?: string;
   thickness: string;
   thawed: boolean;
+  finish: Finish;
 }
 
 export interface TasterText {
@@ -46,7 +58,8 @@ export const sample = (like: First['samples'][number], units: Units): SampleText
   tag: like.tag,
   armId: like.armId,
   thickness: units.lengthForField(like.thicknessMm),
-  thawed: false,
+  thawed: like.thawed,
+  finish: like.finish,
 });
 
 export const taster = (name: string, tasterId?: string): TasterText => ({ id: newId(), name, tasterId });
@@ -77,6 +90,7 @@ export function tastingBody(text: TastingText, units: Units): Schema['TastingFor
       id: each.id,
       name: each.name.trim() === '' ? `Sample ${index + 1}` : each.name,
       pieceId: each.pieceId,
+      finish: each.finish,
       armId: each.armId,
       thicknessMm: Math.round(units.readLength(each.thickness) ?? 0),
       thawed: each.thawed,

@@ -13,6 +13,7 @@ import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { ProblemNotice, Questions } from '../kit/Notices';
 import { moment, shortDate, useUnits } from '../kit/units';
+import { HowMuchItWas } from './HowMuchItWas';
 import { whenWords } from './moments';
 
 type Treatment = Schema['GivenView'];
@@ -98,6 +99,7 @@ function One({ treatment, piece, onCoat }: Props & { treatment: Treatment }) {
             It was not given: take back
           </Button>
         )}
+        {treatment.guess && <HowMuchItWas pieceId={piece.card.id} treatmentId={treatment.id} />}
       </Box>
       <ProblemNotice failure={back.error} />
     </Box>

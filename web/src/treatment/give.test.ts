@@ -56,34 +56,40 @@ test('a recipe says its dose itself: only its id is sent', () => {
 
 test('the arm of a trial before fills the fields of the next as it was set up', () => {
   const units = buildUnits('KG', false, false, 'EUR');
-  const arm = armOf(
-    {
-      name: 'Honey',
-      control: false,
-      setUp: {
-        method: 'MEMBRANE',
-        chamberId: 'pantry',
-        targetDays: 28,
-        consumablesMinor: 700,
-        treatment: {
-          kind: 'SUGAR_COAT',
-          exactly: 'buckwheat honey',
-          amount: 11,
-          measure: 'GRAM',
-          basis: 'KILOGRAM',
-          coatGrams: 0,
-          rawGarlicOrHerbs: false,
-          oil: false,
-          spirit: false,
-          answers: {},
-        },
+  const set = {
+    method: 'MEMBRANE' as const,
+    chamberId: 'pantry',
+    targetDays: 28,
+    consumablesMinor: 700,
+    treatments: [
+      {
+        kind: 'SUGAR_COAT' as const,
+        exactly: 'buckwheat honey',
+        amount: 22,
+        measure: 'GRAM' as const,
+        basis: 'KILOGRAM' as const,
+        coatGrams: 0,
+        rawGarlicOrHerbs: false,
+        oil: false,
+        spirit: false,
+        answers: {},
       },
-    },
-    [honey],
-    'room',
-    units,
-  );
+    ],
+  };
+  const half = { ...set, treatments: set.treatments.map((each) => ({ ...each, amount: 11 })) };
+  const before = {
+    name: 'Honey',
+    control: false,
+    choices: [
+      { change: 'AGAIN' as const, label: 'as it was', setUp: set },
+      { change: 'HALF_DOSE' as const, label: 'half', setUp: half },
+    ],
+  };
+  const arm = armOf(before, 1, [honey], 'room', units);
   expect(arm).toMatchObject({ method: 'MEMBRANE', chamberId: 'pantry', days: '28', consumables: '7.00' });
-  expect(arm.give).toMatchObject({ amount: '11', basis: 'KILOGRAM', exactly: 'buckwheat honey', number: '' });
-  expect(armOf({ name: 'Plain', control: true }, [honey], 'room', units).give).toBeNull();
+  expect(arm.gives).toMatchObject([
+    { amount: '11', basis: 'KILOGRAM', exactly: 'buckwheat honey', number: '' },
+  ]);
+  expect(armOf(before, 0, [honey], 'room', units).gives[0]?.amount).toBe('22');
+  expect(armOf({ name: 'Plain', control: true, choices: [] }, 0, [honey], 'room', units).gives).toEqual([]);
 });

@@ -28,7 +28,7 @@ const Arm = fieldsOf<ArmText>();
 export function ArmFields({ index, text, known, onControl, onRemove }: Props) {
   const { values: arm, change } = useGroup<ArmText>();
   const ofLot = text.lotId !== '';
-  const treated = ofLot && (text.factor === 'TREATMENT' || arm.give !== null);
+  const mayBeTreated = ofLot && !arm.fresh && (text.factor === 'TREATMENT' || arm.gives.length > 0);
   const name = arm.name || `Arm ${index + 1}`;
   return (
     <Box
@@ -61,34 +61,73 @@ export function ArmFields({ index, text, known, onControl, onRemove }: Props) {
           ariaLabel={`${name} is the control`}
           onChecked={(checked) => checked && onControl()}
         />
-        {treated && (
+        {mayBeTreated && (
           <FormControlLabel
             control={
               <Checkbox
-                checked={arm.give !== null}
-                onChange={(_, checked) => change({ give: checked ? firstGive(known.kinds) : null })}
+                checked={arm.gives.length > 0}
+                onChange={(_, checked) => change({ gives: checked ? firstGive(known.kinds) : [] })}
                 slotProps={{ input: { 'aria-label': `${name} is treated` } }}
               />
             }
             label="treated"
           />
         )}
+        {ofLot && <Arm.Check name="fresh" label="kept fresh" ariaLabel={`${name} is kept fresh`} />}
         {onRemove && (
           <Button color="inherit" onClick={onRemove} aria-label={`Remove ${name}`}>
             Remove
           </Button>
         )}
       </Box>
-      {ofLot && <Apart text={text} known={known} />}
-      {ofLot && arm.give && (
-        <FormGrid maxWidth={560}>
-          <Group name="give">
-            <GiveFields kinds={known.kinds} recipes={known.recipes} />
-          </Group>
-        </FormGrid>
+      {ofLot && !arm.fresh && <Apart text={text} known={known} />}
+      {mayBeTreated && arm.gives.length > 0 && (
+        <Treatments name={name} arm={arm} known={known} onChange={(gives) => change({ gives })} />
       )}
       {!ofLot && <Pieces name={name} pieces={arm.pieces} onChange={(pieces) => change({ pieces })} />}
     </Box>
+  );
+}
+
+interface TreatmentsProps {
+  name: string;
+  arm: ArmText;
+  known: Known;
+  onChange: (gives: ArmText['gives']) => void;
+}
+
+const MOST_TREATMENTS = 4;
+
+/** Everything that is put on an arm, one after the other. */
+function Treatments({ name, arm, known, onChange }: TreatmentsProps) {
+  return (
+    <>
+      {arm.gives.map((give, index) => (
+        <Box key={index} sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', mb: 1 }}>
+          <Box sx={{ flex: 1, maxWidth: 560 }}>
+            <FormGrid maxWidth={560}>
+              <Group name={`gives.${index}`}>
+                <GiveFields kinds={known.kinds} recipes={known.recipes} />
+              </Group>
+            </FormGrid>
+          </Box>
+          {arm.gives.length > 1 && (
+            <Button
+              color="inherit"
+              aria-label={`Remove treatment ${index + 1} of ${name}`}
+              onClick={() => onChange(arm.gives.filter((each) => each !== give))}
+            >
+              Remove
+            </Button>
+          )}
+        </Box>
+      ))}
+      {arm.gives.length < MOST_TREATMENTS && (
+        <Button color="inherit" onClick={() => onChange([...arm.gives, ...firstGive(known.kinds)])}>
+          One treatment more
+        </Button>
+      )}
+    </>
   );
 }
 

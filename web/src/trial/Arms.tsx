@@ -69,12 +69,13 @@ export function Arms({ trial }: { trial: Trial }) {
 function Means({ means }: { means: Schema['MeansView'] }) {
   const units = useUnits();
   const rows: [string, string][] = [
-    ['Shrink', percent(means.shrink)],
-    ['Trim', percent(means.trim)],
-    ['Discard', percent(means.discard)],
-    ['Steak yield', percent(means.steakYield)],
     ['Usable yield', percent(means.usableYield)],
-    ['Cost of the steak', means.perKgSteak == null ? 'no steak' : units.pricePer(means.perKgSteak)],
+    ['Steak yield', percent(means.steakYield)],
+    ['Shrink', percent(means.shrink)],
+    ['Discard', percent(means.discard)],
+    ['Steaks of a piece', means.steaks == null ? 'not counted' : means.steaks.toFixed(1).replace('.0', '')],
+    ['Cost of the steak', means.perKgSteak == null ? 'not known' : units.pricePer(means.perKgSteak)],
+    ['Cost of all that is eaten', means.perKgEaten == null ? 'not known' : units.pricePer(means.perKgEaten)],
   ];
   return (
     <Box component="dl" sx={{ m: 0, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 2 }}>

@@ -8,7 +8,7 @@ type Lesson = Schema['LessonOf'];
 const signed = (value: number): string => `${value < 0 ? '−' : '+'}${(Math.abs(value) * 100).toFixed(1)}`;
 
 const told = ({ measure, value, band }: Lesson): string => {
-  const unit = measure === 'COST' ? ' %' : '';
+  const unit = measure === 'COST' || measure === 'COST_EATEN' ? ' %' : '';
   return `${signed(value)}${unit} (${signed(band.low)} to ${signed(band.high)})`;
 };
 
@@ -24,8 +24,8 @@ export function Lessons({ lessons }: { lessons: Schema['LessonsView'] }) {
         What this shop has learnt
       </Typography>
       <Typography variant="body2" sx={{ color: 'text.secondary', mb: 1, maxWidth: 720 }}>
-        Each treatment against its control, in points of the green weight; the cost of the steak in per cent.
-        In brackets what holds four times in five. Few pieces leave a figure near zero, whatever they showed.
+        Each treatment against its control, in points of the green weight; costs in per cent. In brackets what
+        holds four times in five. Few pieces leave a figure near zero, whatever they showed.
       </Typography>
       <DataTable label="Treatments against their controls" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
         <thead>

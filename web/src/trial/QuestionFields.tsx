@@ -17,7 +17,7 @@ export function QuestionFields({ text, known, onChange }: Props) {
   const ofTheLot = (factor: string) => known.factors.some((each) => each.factor === factor && each.ofTheLot);
   return (
     <>
-      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 220px' } }}>
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 190px 230px' } }}>
         <Trial.Text
           name="question"
           label="The question, in words"
@@ -32,6 +32,17 @@ export function QuestionFields({ text, known, onChange }: Props) {
         >
           {known.factors.map(({ factor, label }) => (
             <MenuItem key={factor} value={factor}>
+              {label}
+            </MenuItem>
+          ))}
+        </Trial.Choice>
+        <Trial.Choice
+          name="measure"
+          label="Judged by"
+          helper="Named now, before anything is known. The rest is told beside it."
+        >
+          {known.measures.map(({ measure, label }) => (
+            <MenuItem key={measure} value={measure}>
               {label}
             </MenuItem>
           ))}

@@ -34,6 +34,12 @@ export function Shared({ text, known, onAll }: Props) {
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, '& .MuiTextField-root': { width: 156 } }}
     >
       <Trial.Text size="small" name="hungOn" label="Hung on" type="date" />
+      {text.arms.some(({ gives }) => gives.length > 0) && (
+        <Trial.Check
+          name="waitTogether"
+          label="what is not soaked waits for what is, so that all hang from one day"
+        />
+      )}
       {!own.method && (
         <Trial.Choice
           size="small"

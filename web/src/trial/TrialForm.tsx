@@ -34,6 +34,8 @@ import { Shared } from './Shared';
 
 interface Props {
   next: Schema['NextForm'] | null;
+  /** Which of the ways to do each arm of the trial before, by arm. */
+  chosen: number[];
   known: Known;
 }
 
@@ -44,9 +46,9 @@ const names = {
   'arms.*.setUp.targetDays': 'arms.*.days',
   'arms.*.setUp.consumablesMinor': 'arms.*.consumables',
   'arms.*.setUp.benchOrder': 'arms.*.order',
-  'arms.*.setUp.treatment.amount': 'arms.*.give.amount',
-  'arms.*.setUp.treatment.number': 'arms.*.give.number',
-  'arms.*.setUp.treatment.exactly': 'arms.*.give.exactly',
+  'arms.*.setUp.treatments.*.amount': 'arms.*.gives.*.amount',
+  'arms.*.setUp.treatments.*.number': 'arms.*.gives.*.number',
+  'arms.*.setUp.treatments.*.exactly': 'arms.*.gives.*.exactly',
 };
 
 const MOST_ARMS = 6;
@@ -54,21 +56,23 @@ const MOST_ARMS = 6;
 /** How long typing pauses before the design is judged again. */
 const SETTLED_MS = 400;
 
-export function TrialForm({ next, known }: Props) {
+export function TrialForm({ next, chosen, known }: Props) {
   const units = useUnits();
   const navigate = useNavigate();
   const [id] = useState(newId);
   const firstChamber = known.chambers[0]?.id ?? '';
-  const form = useKeptForm<TrialText>(next ? `trial after ${next.fromId} ${next.changed}` : 'trial', () => ({
+  const form = useKeptForm<TrialText>(next ? `trial after ${next.fromId} ${chosen.join()}` : 'trial', () => ({
     question: next?.question ?? '',
     factor: next?.factor ?? 'TREATMENT',
+    measure: next?.measure ?? 'USABLE_YIELD',
+    waitTogether: false,
     lotId: LATER,
     hungOn: known.today,
     parts: next ? next.arms.map(() => '') : ['', ''],
     arms: next
-      ? next.arms.map((arm) => armOf(arm, known.kinds, firstChamber, units))
+      ? next.arms.map((arm, index) => armOf(arm, chosen[index] ?? 0, known.kinds, firstChamber, units))
       : [
-          plainArm('Plain', true, firstChamber, null),
+          plainArm('Plain', true, firstChamber, []),
           plainArm('Treated', false, firstChamber, firstGive(known.kinds)),
         ],
   }));
@@ -87,7 +91,7 @@ export function TrialForm({ next, known }: Props) {
       answer(
         api.PUT('/api/trials/{id}', {
           params: { path: { id } },
-          body: { ...body, fromId: next?.fromId, changed: next?.changed ?? '', answers: given },
+          body: { ...body, fromId: next?.fromId, answers: given },
         }),
       ),
     onSuccess: async () => {

@@ -5,12 +5,16 @@ import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
 import type { Schema } from '../api/client';
 import { useTrial } from '../api/trials';
+import { HowSure } from '../kit/HowSure';
 import { Page, Waiting } from '../kit/Page';
+
 import { date } from '../kit/units';
+import { Ageing } from './Ageing';
 import { Arms } from './Arms';
 import { ArmsChart } from './ArmsChart';
 import { Flaws } from './Flaws';
 import { LooksStrip } from './LooksStrip';
+import { Next } from './Next';
 import { Learnt, Thread } from './Thread';
 
 type Trial = Schema['TrialView'];
@@ -33,7 +37,8 @@ function TrialSheet({ trial }: { trial: Trial }) {
       aside={
         <>
           <Typography sx={{ color: 'text.secondary', flex: 1 }}>
-            {trial.factorLabel}, since {date(trial.startedOn)}, {trial.ended ? 'ended' : 'running'}
+            {trial.factorLabel}, judged by {trial.measureLabel}, since {date(trial.startedOn)},{' '}
+            {trial.ended ? 'ended' : 'running'}
             {trial.seed ? ', drawn by lot' : ''}
           </Typography>
           <Button
@@ -78,30 +83,39 @@ function TrialSheet({ trial }: { trial: Trial }) {
 
 /** What it showed, the answer large; while it runs, how the arms dry so far. */
 function Outcome({ trial }: { trial: Trial }) {
+  const asked = trial.verdicts.filter((verdict) => verdict.asked);
   return (
     <Box component="section" aria-label="Outcome">
       {trial.conclusions.map((each) => (
-        <Box key={each.sentence} sx={{ mb: 1 }}>
-          <Typography sx={{ fontSize: '1.6rem', fontWeight: 640, lineHeight: 1.25, maxWidth: 900 }}>
+        <Box key={each.arm} sx={{ mb: 1.5, maxWidth: 900 }}>
+          <Typography sx={{ fontSize: '1.6rem', fontWeight: 640, lineHeight: 1.25 }}>
             {each.sentence}
           </Typography>
+          {each.more.map((sentence) => (
+            <Typography key={sentence} sx={{ fontSize: '1.15rem', mt: 0.5 }}>
+              {sentence}
+            </Typography>
+          ))}
           {each.weakenedBy.length > 0 && (
-            <Typography sx={{ color: 'warning.main', fontWeight: 560 }}>
-              Weakened in {each.weakenedBy.length === 1 ? 'one way' : `${each.weakenedBy.length} ways`}, said
-              below and with the tasting.
+            <Typography sx={{ color: 'warning.main', fontWeight: 560, mt: 0.5 }}>
+              Weakened: {each.weakenedBy.join(' ')}
             </Typography>
           )}
         </Box>
       ))}
-      {trial.verdicts.length > 0 && (
-        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-          {trial.verdicts.map((verdict) => (
-            <Box component="li" key={verdict.arm + verdict.measure} sx={{ py: 0.25 }}>
-              {verdict.sentence}
-            </Box>
-          ))}
-        </Box>
+      {trial.best && (
+        <Typography sx={{ fontSize: '1.15rem', maxWidth: 900, mb: 1 }}>
+          {trial.best.sentence} {trial.best.proposal && <strong>Next time: {trial.best.proposal}</strong>}
+        </Typography>
       )}
+      {trial.together.map((sentence) => (
+        <Typography key={sentence} sx={{ fontSize: '1.15rem', maxWidth: 900 }}>
+          {sentence}
+        </Typography>
+      ))}
+      <HowSure lines={asked.map(({ statistics }) => statistics)} />
+      {trial.ageing && <Ageing ageing={trial.ageing} />}
+      <Beside verdicts={trial.verdicts.filter((verdict) => !verdict.asked)} />
       {!trial.ended &&
         (trial.drying.length > 0 ? (
           trial.drying.map((sentence) => (
@@ -119,6 +133,36 @@ function Outcome({ trial }: { trial: Trial }) {
   );
 }
 
+/** What was not asked and is seen beside it. */
+function Beside({ verdicts }: { verdicts: Trial['verdicts'] }) {
+  if (verdicts.length === 0) {
+    return null;
+  }
+  return (
+    <Box component="section" aria-labelledby="beside" sx={{ mt: 2 }}>
+      <Typography id="beside" variant="h3">
+        Seen beside it
+      </Typography>
+      <Typography variant="body2" sx={{ color: 'text.secondary', maxWidth: 720 }}>
+        Nobody asked for these beforehand, and among so many something always differs. What stands out even so
+        is worth a trial of its own.
+      </Typography>
+      <Box component="ul" sx={{ m: 0, mt: 0.5, p: 0, listStyle: 'none' }}>
+        {verdicts.map((verdict) => (
+          <Box
+            component="li"
+            key={verdict.arm + verdict.measure}
+            sx={{ py: 0.25, fontWeight: verdict.standsOut ? 640 : 400 }}
+          >
+            {verdict.sentence}
+          </Box>
+        ))}
+      </Box>
+      <HowSure lines={verdicts.map(({ statistics }) => statistics)} />
+    </Box>
+  );
+}
+
 /** What was tasted of it, or how to. */
 function Tasted({ trial }: { trial: Trial }) {
   return (
@@ -129,7 +173,7 @@ function Tasted({ trial }: { trial: Trial }) {
             Tasted on {date(tasting.heldOn)}
           </MuiLink>
           {tasting.state === 'REVEALED'
-            ? `: ${tasting.verdicts[0] ?? 'nobody answered.'}`
+            ? `: ${tasting.verdicts[0]?.sentence ?? 'nobody answered.'}`
             : ': what came of it is not revealed yet.'}
         </Typography>
       ))}
@@ -149,28 +193,6 @@ function Tasted({ trial }: { trial: Trial }) {
       >
         Taste it blind
       </Button>
-    </Box>
-  );
-}
-
-function Next({ trial }: { trial: Trial }) {
-  return (
-    <Box component="section" aria-labelledby="next" className="no-print">
-      <Typography id="next" variant="h2" sx={{ mb: 1 }}>
-        Next trial from this one
-      </Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-        {trial.next.map(({ change, label }) => (
-          <Button
-            key={change}
-            variant="outlined"
-            component={Link}
-            to={`/trials/new?from=${trial.id}&change=${change}`}
-          >
-            {label}
-          </Button>
-        ))}
-      </Box>
     </Box>
   );
 }

@@ -7,10 +7,12 @@ const units = buildUnits('KG', false, false, 'EUR');
 const trial = (part: Partial<TrialText> = {}): TrialText => ({
   question: 'Does honey change the shrink?',
   factor: 'TREATMENT',
+  measure: 'SHRINK',
+  waitTogether: false,
   lotId: 'lot',
   hungOn: '2026-03-02',
   parts: ['2', '2.01'],
-  arms: [plainArm('Plain', true, 'room', null), plainArm('Honey', false, 'room', null)],
+  arms: [plainArm('Plain', true, 'room', []), plainArm('Honey', false, 'room', [])],
   ...part,
 });
 
@@ -50,4 +52,13 @@ test('a draft keeps its lot while that is whole, takes the first there is after,
   expect(lotNow(LATER, [{ subject: { id: 'a' } }])).toBe('a');
   expect(lotNow(LATER, [])).toBe(LATER);
   expect(lotNow('', [{ subject: { id: 'a' } }])).toBe('');
+});
+
+test('an arm that is kept fresh is sent without anything of the hanging', () => {
+  const arms = trial().arms.map((arm, index) => ({ ...arm, fresh: index === 0 }));
+  expect(trialBody(trial({ arms }), units).arms[0]?.setUp).toEqual({
+    fresh: true,
+    consumablesMinor: 0,
+    treatments: [],
+  });
 });

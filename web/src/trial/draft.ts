@@ -5,6 +5,7 @@ import { firstOf } from '../treatment/draft';
 import { giveBody, type Give } from '../treatment/give';
 
 export type Factor = Schema['TrialForm']['factor'];
+export type Measure = Schema['TrialForm']['measure'];
 type SetUp = Schema['SetUp'];
 type Kinds = Schema['TreatmentView'][];
 
@@ -15,6 +16,7 @@ export interface Known {
   methods: Schema['MethodView'][];
   chambers: Schema['ChamberForm'][];
   factors: Schema['FactorView'][];
+  measures: Schema['MeasureView'][];
   uncut: Schema['WorkView'][];
   today: string;
 }
@@ -24,13 +26,15 @@ export interface ArmText {
   id: string;
   name: string;
   control: boolean;
-  method: SetUp['method'];
+  /** Set aside fresh: nothing of the rest is asked of it. */
+  fresh: boolean;
+  method: NonNullable<SetUp['method']>;
   chamberId: string;
   days: string;
   consumables: string;
   order: NonNullable<SetUp['benchOrder']> | '';
-  /** Nothing for a plain arm. */
-  give: Give | null;
+  /** Its treatments, in the order they are given; none for a plain arm. */
+  gives: Give[];
   /** Ids and tags of pieces that are there. */
   pieces: { id: string; tag: string }[];
 }
@@ -39,6 +43,10 @@ export interface ArmText {
 export interface TrialText {
   question: string;
   factor: Factor;
+  /** What it is to be judged by. */
+  measure: Measure;
+  /** Whether what is not soaked waits for what is. */
+  waitTogether: boolean;
   /** The lot to be split, LATER for one that has not come, or '' where the pieces are there. */
   lotId: string;
   hungOn: string;
@@ -55,40 +63,52 @@ export function lotNow(lotId: string, uncut: { subject: { id: string } }[]): str
   return lotId === '' || there ? lotId : (uncut[0]?.subject.id ?? LATER);
 }
 
-export const plainArm = (name: string, control: boolean, chamberId: string, give: Give | null): ArmText => ({
+export const plainArm = (name: string, control: boolean, chamberId: string, gives: Give[]): ArmText => ({
   id: newId(),
   name,
   control,
+  fresh: false,
   method: 'OPEN_AIR',
   chamberId,
   days: '28',
   consumables: '',
   order: '',
-  give,
+  gives,
   pieces: [],
 });
 
 /** The treatment an arm begins with. */
-export function firstGive(kinds: Kinds): Give | null {
+export function firstGive(kinds: Kinds): Give[] {
   const kind = kinds.find((each) => each.kind === 'SUGAR_COAT') ?? kinds[0];
-  return kind ? { ...firstOf(kind), exactly: '', number: '' } : null;
+  return kind ? [{ ...firstOf(kind), exactly: '', number: '' }] : [];
 }
 
-/** An arm of a trial before, to begin the next with. */
-export function armOf(before: Schema['NextArm'], kinds: Kinds, chamberId: string, units: Units): ArmText {
-  const arm = plainArm(before.name, before.control, chamberId, null);
-  const { setUp } = before;
+/**
+ * An arm of a trial before, to begin the next with.
+ *
+ * @param choice which of the ways to do it next time; the first is as it was
+ */
+export function armOf(
+  before: Schema['NextArm'],
+  choice: number,
+  kinds: Kinds,
+  chamberId: string,
+  units: Units,
+): ArmText {
+  const arm = plainArm(before.name, before.control, chamberId, []);
+  const setUp = (before.choices[choice] ?? before.choices[0])?.setUp;
   if (!setUp) {
     return arm;
   }
   return {
     ...arm,
-    method: setUp.method,
-    chamberId: setUp.chamberId,
-    days: String(setUp.targetDays),
+    fresh: setUp.fresh ?? false,
+    method: setUp.method ?? arm.method,
+    chamberId: setUp.chamberId ?? chamberId,
+    days: setUp.targetDays == null ? arm.days : String(setUp.targetDays),
     consumables: setUp.consumablesMinor > 0 ? units.moneyForField(setUp.consumablesMinor) : '',
     order: setUp.benchOrder ?? '',
-    give: setUp.treatment ? giveOf(setUp.treatment, kinds) : null,
+    gives: setUp.treatments.map((each) => giveOf(each, kinds)),
   };
 }
 
@@ -118,6 +138,8 @@ export function trialBody(text: TrialText, units: Units): Schema['TrialForm'] {
   return {
     question: text.question.trim() === '' ? 'Not asked yet' : text.question,
     factor: text.factor,
+    measure: text.measure,
+    waitTogether: text.waitTogether,
     lotId: text.lotId === '' ? undefined : text.lotId,
     parts:
       text.lotId === ''
@@ -131,22 +153,25 @@ export function trialBody(text: TrialText, units: Units): Schema['TrialForm'] {
       id: arm.id,
       name: arm.name.trim() === '' ? `Arm ${index + 1}` : arm.name,
       control: arm.control,
-      setUp:
-        text.lotId === ''
-          ? undefined
-          : {
-              method: arm.method,
-              chamberId: arm.chamberId,
-              targetDays: Math.max(1, Math.round(readNumber(arm.days) ?? 1)),
-              consumablesMinor: units.readMoney(arm.consumables) ?? 0,
-              benchOrder: arm.order === '' ? undefined : arm.order,
-              treatment: arm.give ? { ...giveBody(arm.give), coatGrams: 0, answers: {} } : undefined,
-            },
+      setUp: text.lotId === '' ? undefined : setUpOf(arm, units),
       pieces: text.lotId === '' ? arm.pieces.map((piece) => piece.id) : [],
     })),
-    changed: '',
     answers: {},
   };
+}
+
+function setUpOf(arm: ArmText, units: Units): SetUp {
+  return arm.fresh
+    ? { fresh: true, consumablesMinor: 0, treatments: [] }
+    : {
+        fresh: false,
+        method: arm.method,
+        chamberId: arm.chamberId,
+        targetDays: Math.max(1, Math.round(readNumber(arm.days) ?? 1)),
+        consumablesMinor: units.readMoney(arm.consumables) ?? 0,
+        benchOrder: arm.order === '' ? undefined : arm.order,
+        treatments: arm.gives.map((give) => ({ ...giveBody(give), coatGrams: 0, answers: {} })),
+      };
 }
 
 /** What is missing before it can be set up that no single field shows; null where nothing is. */

@@ -5,3 +5,7 @@ alter table trial_aud add measure varchar(20);
 
 -- Why meat was thrown away.
 alter table log_entry add cause varchar(20);
+
+-- What was changed from the trial before is seen from the two.
+alter table trial drop column changed;
+alter table trial_aud drop column changed;

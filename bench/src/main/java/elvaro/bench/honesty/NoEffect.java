@@ -86,8 +86,7 @@ record NoEffect(double shown, double leaning, double standsOut) {
         List<Found> found = new ArrayList<>();
         for (int arm = 1; arm <= arms; arm++) {
             for (TrialMeasure measure : all.get(0).keySet()) {
-                Effect effect =
-                        Effect.of(all.get(0).get(measure), all.get(arm).get(measure), measure.step());
+                Effect effect = Effect.of(all.get(0).get(measure), all.get(arm).get(measure), measure.step());
                 found.add(new Found(arm - 1, measure, effect.p(), effect.freedom() > 0));
             }
         }

@@ -59,13 +59,16 @@ public record DayToStop(
         double kilograms = (section.steak() * greenGrams + sliceGrams) / 1000;
         Optional<Double> net = fixed.isEmpty()
                 ? Optional.empty()
-                : Optional.of(fixed.getAsDouble() + labourPerKg * (section.steak() * greenGrams) / 1000 + perDay * day
+                : Optional.of(fixed.getAsDouble()
+                        + labourPerKg * (section.steak() * greenGrams) / 1000
+                        + perDay * day
                         - credit(section));
         Optional<Double> costPerKg = kilograms > 0 ? net.map(spent -> spent / kilograms) : Optional.empty();
         int price = prices.on(day);
         Optional<Double> worth = price > 0 ? Optional.of((double) price) : costPerKg;
         Optional<Double> marginal = day + 1 < sections.size()
-                ? worth.map(each -> (section.steak() - sections.get(day + 1).steak()) * greenGrams / 1000 * each + perDay)
+                ? worth.map(
+                        each -> (section.steak() - sections.get(day + 1).steak()) * greenGrams / 1000 * each + perDay)
                 : Optional.empty();
         Optional<Double> margin = price > 0 ? net.map(spent -> price * kilograms - spent) : Optional.empty();
         return new Stop(day, costPerKg, marginal, margin);

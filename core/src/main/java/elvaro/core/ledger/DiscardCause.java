@@ -7,7 +7,7 @@ public enum DiscardCause {
     MOULD("mould"),
     SMELL("a bad smell"),
     BLOODSHOT("bloodshot meat and glands"),
-    OTHER("something else");
+    SOILED("soiled");
 
     private final String label;
 

@@ -36,13 +36,7 @@ public record LogFact(
     }
 
     /** One that counts no steaks and throws nothing away. */
-    public LogFact(
-            UUID id,
-            @Nullable UUID corrects,
-            LogFactKind kind,
-            Instant at,
-            int grams,
-            @Nullable Stream stream) {
+    public LogFact(UUID id, @Nullable UUID corrects, LogFactKind kind, Instant at, int grams, @Nullable Stream stream) {
         this(id, corrects, kind, at, grams, stream, null, null);
     }
 

@@ -40,8 +40,7 @@ public record BestLiked(int plate, int closest, Preference against, double p) {
                 .allMatch(preference -> preference.first() > preference.second());
     }
 
-    private static BestLiked best(
-            int plate, List<List<Preference>> liked, List<int[]> pairs, List<Double> adjusted) {
+    private static BestLiked best(int plate, List<List<Preference>> liked, List<int[]> pairs, List<Double> adjusted) {
         int closest = -1;
         double largest = -1;
         for (int each = 0; each < pairs.size(); each++) {

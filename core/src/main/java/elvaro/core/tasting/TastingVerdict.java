@@ -93,7 +93,13 @@ public record TastingVerdict(Strength strength, String found, String statistics)
     private static String apart(String first, double shift, String second) {
         return shift == 0
                 ? "%s level with %s".formatted(first, second)
-                : "%s %s than %s by %s of 7".formatted(first, shift < 0 ? "lower" : "higher", second, one(Math.abs(shift)));
+                : "%s %s than %s by %s of 7"
+                        .formatted(first, shift < 0 ? "lower" : "higher", second, one(Math.abs(shift)));
+    }
+
+    /** How sure it is, of a p that is adjusted for what else was asked. */
+    public static String surety(double p) {
+        return said(Strength.of(p));
     }
 
     private static String said(Strength strength) {

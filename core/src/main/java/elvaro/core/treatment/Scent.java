@@ -1,12 +1,20 @@
 package elvaro.core.treatment;
 
+import java.util.Arrays;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** What a treatment gives off to everything else in the chamber. Common practice, no source. */
 public enum Scent {
     /** It stays in a refrigerator for weeks. */
     SPIRIT("spirit", 21),
     SMOKE("smoke", 0);
+
+    /** The treatments that give one off whatever is in them. */
+    public static final Set<TreatmentKind> KINDS = Arrays.stream(TreatmentKind.values())
+            .filter(kind -> of(kind, false).isPresent())
+            .collect(Collectors.toUnmodifiableSet());
 
     private final String label;
     private final int lingersDays;

@@ -31,6 +31,9 @@ public record Design(Factor factor, List<Arm> arms) {
     /** Pieces hung a day apart count as hung together, and thirteen days are as good as fourteen. */
     private static final int DAY = 1;
 
+    /** Of long stays, days that lie no more than this share apart are as good as the same (EST). */
+    private static final double DAYS_SHARE = 0.05;
+
     /** What follows from another flaw is not counted as a change of its own. */
     private static final Set<Factor> COUNTED = EnumSet.complementOf(EnumSet.of(Factor.HANG_OR_ICE));
 
@@ -109,7 +112,8 @@ public record Design(Factor factor, List<Arm> arms) {
         return when(
                 known(factor).findAny().isPresent() && !differs(factor) && alike(),
                 FlawKind.NOTHING_COMPARED,
-                "All arms have the same %s: %s.".formatted(factor.label(), known(factor).findFirst().orElse("")),
+                "All arms have the same %s: %s."
+                        .formatted(factor.label(), known(factor).findFirst().orElse("")),
                 "Change it in one arm, or ask about something else.");
     }
 
@@ -193,7 +197,8 @@ public record Design(Factor factor, List<Arm> arms) {
     /** Spirit and smoke scent what stands beside them; an arm that gives the same scent off loses nothing by it. */
     private List<Flaw> scented() {
         return arms.stream()
-                .filter(arm -> !of(arm, facts -> String.join(", ", facts.besides())).equals(Set.of("")))
+                .filter(arm ->
+                        !of(arm, facts -> String.join(", ", facts.besides())).equals(Set.of("")))
                 .map(arm -> new Flaw(
                         FlawKind.SCENTED,
                         "Beside %s stood %s: it may have taken the scent on."
@@ -236,7 +241,8 @@ public record Design(Factor factor, List<Arm> arms) {
     private Flaw alsoDiffers(Factor other) {
         return new Flaw(
                 FlawKind.ALSO_DIFFERS,
-                "The arms also differ in %s: %s.".formatted(other.label(), byArm(facts -> has(other, facts) ? other.of(facts) : "not said")),
+                "The arms also differ in %s: %s."
+                        .formatted(other.label(), byArm(facts -> has(other, facts) ? other.of(facts) : "not said")),
                 "Make %s the same in all arms.".formatted(other.label()));
     }
 
@@ -307,10 +313,12 @@ public record Design(Factor factor, List<Arm> arms) {
                         > 1;
     }
 
-    /** Whether it is the days that are looked at, and they lie no more than one apart. */
+    /** Whether it is the days that are looked at, and they are about the same. */
     private static boolean asLong(Factor of, List<Facts> pieces) {
         IntSummaryStatistics days = pieces.stream().mapToInt(Facts::days).summaryStatistics();
-        return of == Factor.DAYS && !pieces.isEmpty() && days.getMax() - days.getMin() <= DAY;
+        return of == Factor.DAYS
+                && !pieces.isEmpty()
+                && days.getMax() - days.getMin() <= Math.max(DAY, DAYS_SHARE * days.getMax());
     }
 
     private String byArm(Function<Facts, String> value) {

@@ -79,9 +79,7 @@ public record Effect(double value, double error, double freedom, int pairs, Repe
             return apart(means(control), means(arm), step, Repeat.ANIMAL);
         }
         Effect within = apart(of(shared, control), of(shared, arm), step, Repeat.PIECE);
-        return within.freedom > 0 || byBlock.isEmpty()
-                ? within
-                : new Effect(byBlock.get(0), 0, 0, 1, Repeat.PAIR);
+        return within.freedom > 0 || byBlock.isEmpty() ? within : new Effect(byBlock.get(0), 0, 0, 1, Repeat.PAIR);
     }
 
     /** Arm less control in every block that holds both, in the order of the blocks. */
@@ -118,8 +116,7 @@ public record Effect(double value, double error, double freedom, int pairs, Repe
         double b = Math.max(StatUtils.variance(here), rounding(step)) / here.length;
         double freedom =
                 (a + b) * (a + b) / (a * a / (there.length - 1) + b * b / (here.length - 1)); // Welch–Satterthwaite
-        return new Effect(
-                value, Math.sqrt(a + b), a + b == 0 ? there.length + here.length - 2.0 : freedom, 0, repeat);
+        return new Effect(value, Math.sqrt(a + b), a + b == 0 ? there.length + here.length - 2.0 : freedom, 0, repeat);
     }
 
     /** The variance of a figure that is known to a step only: an even spread over its width. */

@@ -37,14 +37,11 @@ public record Judgement(Found found, double p, boolean asked) {
     /** What was done once has no p and makes nothing else less sure. */
     private static Stream<Judgement> family(List<Found> all, boolean asked) {
         List<Found> tested = all.stream().filter(Found::repeated).toList();
-        List<Double> adjusted =
-                Holm.adjusted(tested.stream().map(Found::p).toList());
+        List<Double> adjusted = Holm.adjusted(tested.stream().map(Found::p).toList());
         return Stream.concat(
                 IntStream.range(0, tested.size())
                         .mapToObj(each -> new Judgement(tested.get(each), adjusted.get(each), asked)),
-                all.stream()
-                        .filter(each -> !each.repeated())
-                        .map(each -> new Judgement(each, 1, asked)));
+                all.stream().filter(each -> !each.repeated()).map(each -> new Judgement(each, 1, asked)));
     }
 
     /** Of what was asked; nothing that was seen beside it is more than not shown. */

@@ -46,8 +46,10 @@ public record Proposal(Optional<Boolean> less, String reason) {
         return switch (strength) {
             case SHOWN -> new Proposal(Optional.empty(), "A difference was shown; what holds again holds.");
             case LEANING -> new Proposal(Optional.empty(), "It leans; the same again would tell.");
-            case ANECDOTE -> new Proposal(Optional.empty(), "It was done once; the same again makes it more than a tale.");
-            case NOT_SHOWN -> new Proposal(Optional.of(false), "No difference was shown; more of it would show one sooner.");
+            case ANECDOTE ->
+                new Proposal(Optional.empty(), "It was done once; the same again makes it more than a tale.");
+            case NOT_SHOWN ->
+                new Proposal(Optional.of(false), "No difference was shown; more of it would show one sooner.");
         };
     }
 
@@ -56,7 +58,8 @@ public record Proposal(Optional<Boolean> less, String reason) {
         return words.stream()
                 .flatMap(each -> Pattern.compile("[.;,!?\\n]").splitAsStream(each))
                 .map(String::strip)
-                .filter(clause -> pattern.matcher(clause.toLowerCase(Locale.ROOT)).find())
+                .filter(clause ->
+                        pattern.matcher(clause.toLowerCase(Locale.ROOT)).find())
                 .findFirst();
     }
 }

@@ -46,7 +46,9 @@ public record KnifeWork(double cutMm, double crustMm, boolean measured, double m
     public static Optional<Double> steakOver(TrimModel trimModel, Ledger ledger) {
         double expected =
                 trimModel.after(ledger.lostOfRest()).part(ledger.left()).steak();
-        return isSpoilt(ledger) ? Optional.empty() : Optional.of((double) ledger.piles().steak() / ledger.green() - expected);
+        return isSpoilt(ledger)
+                ? Optional.empty()
+                : Optional.of((double) ledger.piles().steak() / ledger.green() - expected);
     }
 
     private static boolean isSpoilt(Ledger ledger) {

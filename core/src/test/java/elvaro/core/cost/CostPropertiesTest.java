@@ -13,10 +13,10 @@ import elvaro.core.yield.Section;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Random;
-import java.util.stream.LongStream;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -130,8 +130,10 @@ class CostPropertiesTest {
     @Test
     void what_cannot_be_is_refused() {
         ChamberRate rate = new ChamberRate(0, 1, 0, 0);
-        assertThatThrownBy(() -> LandedCost.of(OptionalDouble.of(10_000), 0, rate, 1.1, 5, 0)).hasMessageContaining("between 0 and 1");
-        assertThatThrownBy(() -> LandedCost.of(OptionalDouble.of(10_000), 0, rate, 0.5, -1, 0)).hasMessageContaining("0 or more");
+        assertThatThrownBy(() -> LandedCost.of(OptionalDouble.of(10_000), 0, rate, 1.1, 5, 0))
+                .hasMessageContaining("between 0 and 1");
+        assertThatThrownBy(() -> LandedCost.of(OptionalDouble.of(10_000), 0, rate, 0.5, -1, 0))
+                .hasMessageContaining("0 or more");
         SteakCost cost = new SteakCost(Optional.of(1000.0), 0, 500, 500);
         assertThatThrownBy(() -> cost.marginAt(0)).hasMessageContaining("price above 0");
         assertThatThrownBy(() -> cost.priceFor(1)).hasMessageContaining("share of the price");

@@ -24,7 +24,8 @@ class CostTest {
      */
     @Test
     void cost_per_kilogram_of_steak_agrees_with_the_worked_example() {
-        LandedCost landed = LandedCost.of(OptionalDouble.of(16_000), 700, new ChamberRate(365_000, 3650, 200, 30), 0.5, 30, 1000);
+        LandedCost landed =
+                LandedCost.of(OptionalDouble.of(16_000), 700, new ChamberRate(365_000, 3650, 200, 30), 0.5, 30, 1000);
         assertThat(landed.total()).hasValueSatisfying(all -> assertThat(all).isCloseTo(21_360, within(1e-9)));
         SteakCost cost =
                 SteakCost.of(landed, Piles.of(2008, 1500, 500, 200, 0), 2000, new ByProductPrices(800, 200, 100));
@@ -97,15 +98,16 @@ class CostTest {
 
     @Test
     void without_a_price_a_bag_and_the_current_are_no_cost_of_steak() {
-        LandedCost landed =
-                LandedCost.of(OptionalDouble.empty(), 700, new ChamberRate(0, 3650, 100, 30), 1, 28, 0);
+        LandedCost landed = LandedCost.of(OptionalDouble.empty(), 700, new ChamberRate(0, 3650, 100, 30), 1, 28, 0);
         SteakCost cost = SteakCost.of(landed, Piles.of(3000, 500, 0, 0, 200), 0, new ByProductPrices(800, 0, 0));
         assertThat(landed.total()).isEmpty();
         assertThat(landed.besides()).isCloseTo(700 + 100 / 1000.0 * 24 * 30 * 28, within(1e-9));
         assertThat(cost.perKilogram()).isEmpty();
         assertThat(cost.perKilogramEaten()).isEmpty();
         assertThat(cost.priceFor(0.3)).isEmpty();
-        assertThat(cost.working().filled()).contains("a price nobody wrote down").endsWith("not known");
+        assertThat(cost.working().filled())
+                .contains("a price nobody wrote down")
+                .endsWith("not known");
         assertThat(landed.working().filled()).endsWith("not known");
     }
 

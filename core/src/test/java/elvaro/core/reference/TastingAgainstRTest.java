@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.tasting.BradleyTerry;
 import elvaro.core.tasting.Friedman;
-import elvaro.core.trial.Holm;
 import elvaro.core.tasting.Preference;
 import elvaro.core.tasting.SignedRank;
 import elvaro.core.tasting.Triangle;
+import elvaro.core.trial.Holm;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;

@@ -58,7 +58,9 @@ class TrialAgainstRTest {
                 rows.stream()
                         .map(row -> new ArmValue(block(row), block(row), row.control()))
                         .toList(),
-                rows.stream().map(row -> new ArmValue(block(row), block(row), row.arm())).toList(),
+                rows.stream()
+                        .map(row -> new ArmValue(block(row), block(row), row.arm()))
+                        .toList(),
                 0);
         assertThat(paired.value()).isCloseTo(mean, CLOSE);
         assertThat(paired.pairs()).isEqualTo(rows.size());

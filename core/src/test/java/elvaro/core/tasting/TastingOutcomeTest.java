@@ -165,7 +165,8 @@ class TastingOutcomeTest {
         TastingVerdict verdict = new TastingOutcome(TastingKind.TRIANGLE, TWO, List.of(), sheets)
                 .verdicts()
                 .get(0);
-        assertThat(verdict.sentence()).isEqualTo("5 of 6 found the odd one, where guessing finds a third. That is not chance.");
+        assertThat(verdict.sentence())
+                .isEqualTo("5 of 6 found the odd one, where guessing finds a third. That is not chance.");
         assertThat(verdict.statistics()).contains("p 0.018.");
         assertThat(verdict.strength()).isEqualTo(Strength.SHOWN);
     }

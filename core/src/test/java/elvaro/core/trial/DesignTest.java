@@ -78,8 +78,7 @@ class DesignTest {
                 arguments("a day more, which is none", two(Factor.TREATMENT, "", "honey 39"), List.of()),
                 arguments("a day more, where days are asked", two(Factor.DAYS, "", "39"), List.of(NOTHING_COMPARED)),
                 arguments("an order nobody wrote down", two(Factor.TREATMENT, "noOrder", "honey trimFirst"), List.of()),
-                arguments(
-                        "spirit beside the control", two(Factor.TREATMENT, "scented", "honey"), List.of(SCENTED)),
+                arguments("spirit beside the control", two(Factor.TREATMENT, "scented", "honey"), List.of(SCENTED)),
                 arguments("aged against fresh", two(Factor.AGEING, "fresh", ""), List.of()),
                 arguments(
                         "a fresh third arm beside a coat and its control",
@@ -128,7 +127,10 @@ class DesignTest {
                                 Factor.TREATMENT,
                                 List.of(arm("Plain", true, "", ""), arm("Honey", false, "honey", ""))),
                         List.of(MIXED_ARM)),
-                arguments("another animal", two(Factor.TREATMENT, "", "honey otherLot"), List.of(OTHER_ANIMALS, ANECDOTE)),
+                arguments(
+                        "another animal",
+                        two(Factor.TREATMENT, "", "honey otherLot"),
+                        List.of(OTHER_ANIMALS, ANECDOTE)),
                 arguments(
                         "an old cow: the animal is the question",
                         two(Factor.GRADE, "", "oldCow otherLot"),
@@ -187,7 +189,8 @@ class DesignTest {
 
     @ParameterizedTest(name = "{0}")
     @MethodSource("designs")
-    void doing_it_all_twice_mends_the_anecdote_of_one_piece_and_nothing_else(String what, Design design, List<FlawKind> flaws) {
+    void doing_it_all_twice_mends_the_anecdote_of_one_piece_and_nothing_else(
+            String what, Design design, List<FlawKind> flaws) {
         List<Arm> doubled = design.arms().stream()
                 .map(arm -> new Arm(
                         arm.name(),
@@ -197,10 +200,9 @@ class DesignTest {
                 .toList();
         assertThat(new Design(design.factor(), doubled).flaws())
                 .extracting(Flaw::kind)
-                .containsExactlyElementsOf(
-                        flaws.stream()
-                                .filter(kind -> kind != ANECDOTE || flaws.contains(OTHER_ANIMALS))
-                                .toList());
+                .containsExactlyElementsOf(flaws.stream()
+                        .filter(kind -> kind != ANECDOTE || flaws.contains(OTHER_ANIMALS))
+                        .toList());
     }
 
     @Test

@@ -5,9 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.forecast.Forecast;
-import elvaro.core.treatment.Course;
-import elvaro.core.treatment.Dose;
-import elvaro.core.treatment.TreatmentKind;
 import elvaro.core.trial.Effect.ArmValue;
 import elvaro.core.trial.Effect.Repeat;
 import elvaro.core.trial.Judgement.Found;
@@ -73,8 +70,7 @@ class TrialVerdictTest {
 
     @Test
     void pairs_of_one_lot_give_an_interval_and_no_verdict_calls_arms_equal() {
-        TrialVerdict shown =
-                verdict(ASKED, blocks(0.160, 0.171, 0.155, 0.166), blocks(0.150, 0.160, 0.146, 0.155));
+        TrialVerdict shown = verdict(ASKED, blocks(0.160, 0.171, 0.155, 0.166), blocks(0.150, 0.160, 0.146, 0.155));
         assertThat(shown.surety()).isEqualTo("That is not chance.");
         assertThat(shown.statistics()).startsWith("Student's t on 4 pairs: −1.0 points, 80 % from −1.2 points to");
         TrialVerdict nothing = verdict(ASKED, blocks(0.160, 0.171, 0.155), blocks(0.170, 0.161, 0.156));
@@ -89,10 +85,7 @@ class TrialVerdictTest {
         Effect paired = Effect.of(control, blocks(0.09, 0.141, 0.191), 0);
         Effect apart = Effect.of(
                 control,
-                List.of(
-                        new ArmValue("41", "x", 0.09),
-                        new ArmValue("41", "y", 0.141),
-                        new ArmValue("41", "z", 0.191)),
+                List.of(new ArmValue("41", "x", 0.09), new ArmValue("41", "y", 0.141), new ArmValue("41", "z", 0.191)),
                 0);
         assertThat(paired.strength()).isEqualTo(Strength.SHOWN);
         assertThat(apart.repeat()).isEqualTo(Repeat.PIECE);
@@ -130,9 +123,7 @@ class TrialVerdictTest {
         TrialVerdict verdict = verdict(
                 TrialMeasure.COST, blocks(Math.log(3000), Math.log(3200)), blocks(Math.log(3190), Math.log(3590)));
         TrialVerdict told = TrialVerdict.of(
-                verdict.judgement(),
-                Effect.of(blocks(8.0), blocks(8.06), 0),
-                new Sides("Honey", 3290, "Plain", 3100));
+                verdict.judgement(), Effect.of(blocks(8.0), blocks(8.06), 0), new Sides("Honey", 3290, "Plain", 3100));
         assertThat(told.sentence())
                 .isEqualTo(
                         "The steak of Honey is ⟦price 190⟧ dearer than of Plain, ⟦price 3290⟧ against ⟦price 3100⟧.");
@@ -194,21 +185,16 @@ class TrialVerdictTest {
                         + " Nothing was done twice: an anecdote.");
         assertThat(conclusion.more()).containsExactly("Lesson.", "5 of 7 liked Honey better than Plain.");
         assertThat(conclusion.weakenedBy()).containsExactly("Too heavy.", "Tove knew.");
-        assertThat(Conclusion.of("Honey", Optional.empty(), "Not known.", Optional.empty(), List.of(), List.of(), List.of())
+        assertThat(Conclusion.of(
+                                "Honey",
+                                Optional.empty(),
+                                "Not known.",
+                                Optional.empty(),
+                                List.of(),
+                                List.of(),
+                                List.of())
                         .sentence())
                 .isEqualTo("Not known.");
-    }
-
-    @Test
-    void a_next_trial_changes_one_thing_within_what_is_possible() {
-        Dose dose = new Dose(22, elvaro.core.treatment.DoseUnit.GRAM, Dose.Basis.KILOGRAM);
-        Course.Count sessions = TreatmentKind.COLD_SMOKE.course().count().orElseThrow();
-        assertThat(Change.HALF_DOSE.of(dose).amount()).isEqualTo(11);
-        assertThat(Change.HALF_DOSE.number(3, sessions)).isEqualTo(3);
-        assertThat(Change.TWICE_AS_OFTEN.number(3, sessions)).isEqualTo(6);
-        assertThat(Change.TWICE_AS_OFTEN.number(9, sessions)).isEqualTo(12);
-        assertThat(Change.TEN_DAYS_LESS.days(38)).isEqualTo(28);
-        assertThat(Change.TEN_DAYS_LESS.days(8)).isEqualTo(1);
     }
 
     @Test

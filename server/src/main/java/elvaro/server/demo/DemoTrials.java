@@ -47,7 +47,6 @@ class DemoTrials {
             Factor factor,
             TrialMeasure measure,
             @Nullable String after,
-            String changed,
             String learnt,
             List<DemoArm> arms) {}
 
@@ -59,7 +58,6 @@ class DemoTrials {
                     Factor.TREATMENT,
                     TrialMeasure.SHRINK,
                     null,
-                    "",
                     "It keeps the water in, and the outside is too sweet. Half of it next time.",
                     List.of(
                             new DemoArm("Plain", true, List.of("2A", "2D", "2E"), null),
@@ -74,7 +72,6 @@ class DemoTrials {
                     TrialMeasure.LIKING,
                     null,
                     "",
-                    "",
                     List.of(
                             new DemoArm("Plain", true, List.of("3B", "3C"), null),
                             new DemoArm(
@@ -87,7 +84,6 @@ class DemoTrials {
                     Factor.TREATMENT,
                     TrialMeasure.USABLE_YIELD,
                     null,
-                    "",
                     "The weave printed itself into the crust. Thinner cloth.",
                     List.of(
                             new DemoArm("Plain", true, List.of("5A"), null),
@@ -99,9 +95,8 @@ class DemoTrials {
             new Asked(
                     "Beech smoke on a mutton saddle: two sessions against five",
                     Factor.TREATMENT,
-                    TrialMeasure.LIKING,
+                    TrialMeasure.SHRINK,
                     null,
-                    "",
                     "",
                     List.of(
                             new DemoArm("Two sessions", true, List.of("6A", "6D"), counted(COLD_SMOKE, "beech", 2)),
@@ -111,7 +106,6 @@ class DemoTrials {
                     Factor.TREATMENT,
                     TrialMeasure.USABLE_YIELD,
                     null,
-                    "",
                     "Water saved, meat lost: rot in the closed pocket by the bone.",
                     List.of(
                             new DemoArm("Bare", true, List.of("7A"), null),
@@ -126,7 +120,6 @@ class DemoTrials {
                     TrialMeasure.STEAK_YIELD,
                     null,
                     "",
-                    "",
                     List.of(
                             new DemoArm("North Room", true, List.of("8A"), null),
                             new DemoArm("Stone Locker", false, List.of("8B"), null))),
@@ -135,7 +128,6 @@ class DemoTrials {
                     Factor.GRADE,
                     TrialMeasure.LIKING,
                     null,
-                    "",
                     "",
                     List.of(
                             new DemoArm("Young steer", true, List.of("10A"), null),
@@ -146,7 +138,6 @@ class DemoTrials {
                     TrialMeasure.LIKING,
                     null,
                     "",
-                    "",
                     List.of(
                             new DemoArm("Plain", true, List.of("11A"), null),
                             new DemoArm("Kelp salt", false, List.of("12A"), perKilogram(PASTE, "kelp salt", 15)))),
@@ -155,7 +146,6 @@ class DemoTrials {
                     Factor.TREATMENT,
                     TrialMeasure.SHRINK,
                     HONEY,
-                    "half the dose",
                     "",
                     List.of(
                             new DemoArm("Plain", true, List.of("25A"), null),
@@ -166,7 +156,6 @@ class DemoTrials {
                     Factor.TREATMENT,
                     TrialMeasure.LIKING,
                     "Beech smoke on a mutton saddle: two sessions against five",
-                    "four sessions, and a plain half",
                     "",
                     List.of(
                             new DemoArm("Plain", true, List.of("28A"), null),
@@ -176,7 +165,6 @@ class DemoTrials {
                     Factor.TREATMENT,
                     TrialMeasure.LIKING,
                     null,
-                    "",
                     "",
                     List.of(
                             new DemoArm("Plain", true, List.of("35A"), null),
@@ -190,7 +178,6 @@ class DemoTrials {
                     Factor.HANG_OR_ICE,
                     TrialMeasure.USABLE_YIELD,
                     null,
-                    "",
                     "",
                     List.of(
                             new DemoArm("Hung", true, List.of("32A"), null),
@@ -247,7 +234,6 @@ class DemoTrials {
                     asked.measure(),
                     seed,
                     asked.after() == null ? null : named(asked.after()),
-                    asked.changed(),
                     asked.learnt(),
                     first,
                     arms));

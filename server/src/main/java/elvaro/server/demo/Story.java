@@ -8,6 +8,7 @@ import elvaro.core.drying.Method;
 import elvaro.core.drying.Parameters;
 import elvaro.core.drying.WaterLoss;
 import elvaro.core.estimate.Estimates;
+import elvaro.core.ledger.DiscardCause;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
@@ -32,6 +33,9 @@ import org.jspecify.annotations.Nullable;
  * would have been.
  */
 final class Story {
+    /** What rots in a closed pocket under a seal. */
+    private static final double POCKET_SHARE = 0.22;
+
     private static final int DIVISION = 5;
     private static final List<Integer> FIRST_WEIGHINGS = List.of(1, 3, 7);
 
@@ -163,14 +167,21 @@ final class Story {
         int weight = coat > 0 ? aged + coat - onScale(coat * 0.97) : aged;
         double at = day + 0.07;
         if (piece.spoiled()) {
-            write(LogFactKind.PILE, at, weight, Stream.DISCARD, "Sour, all of it.");
+            discard(at, weight, DiscardCause.SMELL, "Sour, all of it.");
         } else {
             Section expected = trimModel.after(1 - (double) weight / green);
             pile(Stream.FAT, at + 0.002, expected.fat());
             pile(Stream.BONE, at + 0.004, expected.bone());
-            double useful = piece.method() == Method.FAT_SEAL ? 0.25 : Estimates.USABLE_SHARE_OF_CRUST;
+            boolean sealed = piece.method() == Method.FAT_SEAL;
+            double useful = sealed ? 0.05 : Estimates.USABLE_SHARE_OF_CRUST;
             pile(Stream.USABLE_TRIM, at + 0.006, expected.crust() * useful);
-            pile(Stream.DISCARD, at + 0.008, expected.crust() * (1 - useful));
+            double crust = expected.crust() * (1 - useful);
+            if (sealed) {
+                double rot = (crust + POCKET_SHARE) * Math.exp(random.nextGaussian() * 0.12);
+                discard(at + 0.008, onScale(green * rot), DiscardCause.ROT, "Soft, in the pocket by the bone.");
+            } else {
+                pile(Stream.DISCARD, at + 0.008, crust);
+            }
             int piled = log.stream()
                     .filter(entry -> entry.kind() == LogFactKind.PILE)
                     .mapToInt(LogEntry::grams)
@@ -178,6 +189,10 @@ final class Story {
             steaks(at + 0.01, onScale(weight - piled - random.nextInt(20)));
         }
         write(LogFactKind.CLOSED, at + 0.02, 0, null, "");
+    }
+
+    private void discard(double day, int grams, DiscardCause cause, String words) {
+        log(LogFactKind.PILE, day, grams, Stream.DISCARD, null, cause, words);
     }
 
     /** The ends as a roast, the rest as steaks of about this weight. */
@@ -216,8 +231,19 @@ final class Story {
 
     private void write(
             LogFactKind kind, double day, int grams, @Nullable Stream stream, @Nullable Integer steaks, String words) {
+        log(kind, day, grams, stream, steaks, null, words);
+    }
+
+    private void log(
+            LogFactKind kind,
+            double day,
+            int grams,
+            @Nullable Stream stream,
+            @Nullable Integer steaks,
+            @Nullable DiscardCause cause,
+            String words) {
         Instant at = hungAt.plusSeconds(Math.round(day * 86_400));
-        LogFact fact = new LogFact(Scenario.id(random), null, kind, at, grams, stream, steaks, null);
+        LogFact fact = new LogFact(Scenario.id(random), null, kind, at, grams, stream, steaks, cause);
         UUID by = people.get(random.nextInt(people.size()));
         log.add(new LogEntry(pieceId, fact, words, at.plusSeconds(20 + random.nextInt(40)), by));
     }

@@ -96,6 +96,9 @@ class ArchiveFormat {
         told.put("look", "What was seen on a piece; the entry of the log has the same id.");
         told.put(PHOTO, "A photo of a look; the picture itself is photos/ID.jpg.");
         told.put("treatment", "What a piece was treated with; the entry of the log has the same id.");
+        told.put(
+                "treatment_used",
+                "How much of a treatment was used, told afterwards; the entry of the log has the same id.");
         told.put("treatment_step", "A step of a treatment; the entry of the log has the same id.");
         told.put("trial", "A question put to pieces.");
         told.put("trial_arm", "What is done to some pieces of a trial.");

@@ -65,8 +65,8 @@ public class FiguresService {
         WorkshopSettings settings = workshops.settings();
         ZoneId zone = workshops.mine().zone();
         Map<UUID, HungTogether> stays = stays(asked, zone);
-        PaidShares paid = new PaidShares(pieces.cutFrom(
-                asked.stream().map(piece -> piece.lot().id()).collect(Collectors.toSet())));
+        PaidShares paid = new PaidShares(
+                pieces.cutFrom(asked.stream().map(piece -> piece.lot().id()).collect(Collectors.toSet())));
         Forecaster forecaster = forecasts.forecaster();
         Instant now = clock.instant();
         return asked.stream()
@@ -113,11 +113,7 @@ public class FiguresService {
     private record HungTogether(Map<UUID, Stay> byPiece, LoadHistory history) {}
 
     private static PieceCost cost(
-            Piece piece,
-            PieceLog log,
-            OptionalDouble paid,
-            WorkshopSettings settings,
-            Map<UUID, HungTogether> stays) {
+            Piece piece, PieceLog log, OptionalDouble paid, WorkshopSettings settings, Map<UUID, HungTogether> stays) {
         HungTogether together =
                 piece.chamber().map(chamber -> stays.get(chamber.id())).orElse(null);
         return PieceCost.of(

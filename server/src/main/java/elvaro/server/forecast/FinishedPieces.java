@@ -53,7 +53,10 @@ public class FinishedPieces {
 
     /** What a closed log says. */
     private record ClosedLog(
-            Ledger ledger, int steaks, Instant pulledAt, @Nullable UUID closedBy) {}
+            Ledger ledger,
+            int steaks,
+            Instant pulledAt,
+            @Nullable UUID closedBy) {}
 
     private final Cache<FinishedKey, ClosedLog> kept =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
@@ -107,12 +110,14 @@ public class FinishedPieces {
                     line.boneIn(),
                     line.fatCoverMm(),
                     line.greenGrams(),
+                    false,
                     line.hungOn(),
                     (int) days,
                     chamber.name(),
                     line.method(),
                     treatment,
-                    line.benchOrder() == null ? "" : line.benchOrder().label());
+                    line.benchOrder() == null ? "" : line.benchOrder().label(),
+                    List.of());
         }
     }
 
@@ -160,8 +165,7 @@ public class FinishedPieces {
             PaidShares paid,
             WorkshopSettings settings) {
         PieceCost cost = PieceCost.of(
-                new Spent(
-                        paid.of(line), line.consumablesMinor(), settings.labour(), told.steaks()),
+                new Spent(paid.of(line), line.consumablesMinor(), settings.labour(), told.steaks()),
                 chamber.rate(settings.tariffMinorPerKwh()),
                 stay,
                 history,

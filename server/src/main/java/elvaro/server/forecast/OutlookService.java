@@ -143,8 +143,7 @@ public class OutlookService {
         WorkshopSettings settings = workshops.settings();
         Piece piece = figures.piece();
         LandedCost landed = figures.landed();
-        OptionalDouble meat =
-                landed.meat() == null ? OptionalDouble.empty() : OptionalDouble.of(landed.meat());
+        OptionalDouble meat = landed.meat() == null ? OptionalDouble.empty() : OptionalDouble.of(landed.meat());
         OptionalDouble fixed = fixed(meat, landed.consumables(), settings);
         return Optional.of(new Outlook(
                 ahead.forecast(),

@@ -35,6 +35,9 @@ final class PaidShares {
         CutRow cut = byLot.get(lot);
         long all = !part ? cut.grams() : cut.broken() > 0 ? cut.partGrams() : Math.max(received, cut.partGrams());
         return Paid.share(
-                received, price == null ? OptionalDouble.empty() : OptionalDouble.of(price), grams, Math.max(grams, all));
+                received,
+                price == null ? OptionalDouble.empty() : OptionalDouble.of(price),
+                grams,
+                Math.max(grams, all));
     }
 }

@@ -57,6 +57,7 @@ public class HangingService {
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final PiecePlans plans;
+    private final Neighbours neighbours;
     private final Clock clock;
 
     HangingService(
@@ -69,6 +70,7 @@ public class HangingService {
             WorkshopService workshops,
             CurrentWorkshop current,
             PiecePlans plans,
+            Neighbours neighbours,
             Clock clock) {
         this.pieces = pieces;
         this.writer = writer;
@@ -79,6 +81,7 @@ public class HangingService {
         this.workshops = workshops;
         this.current = current;
         this.plans = plans;
+        this.neighbours = neighbours;
         this.clock = clock;
     }
 
@@ -114,7 +117,10 @@ public class HangingService {
         });
         List<Question> questions = new ArrayList<>();
         split.question().ifPresent(questions::add);
-        where.values().forEach(occupancy -> questions.addAll(questions(occupancy, form)));
+        where.values().forEach(occupancy -> {
+            questions.addAll(questions(occupancy, form));
+            questions.addAll(neighbours.onHangingIn(occupancy.chamber()));
+        });
         form.pieces().stream()
                 .filter(piece -> piece.method() != null)
                 .flatMap(piece -> Clash.ofCoat(piece.coating(), piece.method()).stream())

@@ -15,6 +15,7 @@ import elvaro.server.piece.LogReader;
 import elvaro.server.piece.LogWriter;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceReader;
+import elvaro.server.piece.PieceRole;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.PieceWriter;
 import elvaro.server.settings.Workshop;
@@ -335,7 +336,10 @@ public class LogService {
         boolean undoesThePull = kind == LogFactKind.TAKEN_BACK
                 && request.corrected() != null
                 && request.corrected().kind() == LogFactKind.PULLED;
-        return undoesThePull ? PieceState.HANGING : request.piece().state();
+        if (!undoesThePull) {
+            return request.piece().state();
+        }
+        return request.piece().role() == PieceRole.FRESH ? PieceState.FRESH : PieceState.HANGING;
     }
 
     private static String refusalFor(PieceState state) {
@@ -345,7 +349,7 @@ public class LogService {
             case PULLED -> "The piece was pulled already.";
             case CUT -> "The bench is closed for this piece. Open it again, with a reason, to correct it.";
             case PARTED -> "It was broken down; its parts are pieces of their own.";
-            case FRESH -> "The piece was set aside fresh; it takes notes only.";
+            case FRESH -> "The piece was set aside fresh. Take it to the bench first.";
         };
     }
 

@@ -12,6 +12,7 @@ import elvaro.server.piece.PieceWriter;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.Refusal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -28,6 +29,7 @@ public class MoveService {
     private final ChamberService chambers;
     private final DecisionService decisions;
     private final WorkshopService workshops;
+    private final Neighbours neighbours;
 
     MoveService(
             PieceReader pieces,
@@ -35,13 +37,15 @@ public class MoveService {
             LogService log,
             ChamberService chambers,
             DecisionService decisions,
-            WorkshopService workshops) {
+            WorkshopService workshops,
+            Neighbours neighbours) {
         this.pieces = pieces;
         this.writer = writer;
         this.log = log;
         this.chambers = chambers;
         this.decisions = decisions;
         this.workshops = workshops;
+        this.neighbours = neighbours;
     }
 
     /**
@@ -65,8 +69,9 @@ public class MoveService {
             throw Refusal.conflict("there-already", "It hangs in %s already.".formatted(to.name()));
         }
         Occupancy occupancy = new Occupancy(to, pieces.hangingIn(chamberId));
-        List<Question> questions =
-                occupancy.questions(piece.greenGrams(), List.of(piece.method().orElseThrow()));
+        List<Question> questions = new ArrayList<>(
+                occupancy.questions(piece.greenGrams(), List.of(piece.method().orElseThrow())));
+        questions.addAll(neighbours.onHangingIn(to));
         List<Answers.Settled> settled = Answers.of(answers).settle(questions);
         String said =
                 "%s to %s. %s".formatted(from.name(), to.name(), words.strip()).strip();

@@ -62,6 +62,7 @@ public class PieceQueries {
     private final OutlookService outlooks;
     private final PiecePlans plans;
     private final Forecasts forecasts;
+    private final Neighbours neighbours;
     private final Clock clock;
 
     PieceQueries(
@@ -76,6 +77,7 @@ public class PieceQueries {
             OutlookService outlooks,
             PiecePlans plans,
             Forecasts forecasts,
+            Neighbours neighbours,
             Clock clock) {
         this.pieces = pieces;
         this.entries = entries;
@@ -88,6 +90,7 @@ public class PieceQueries {
         this.outlooks = outlooks;
         this.plans = plans;
         this.forecasts = forecasts;
+        this.neighbours = neighbours;
         this.clock = clock;
     }
 
@@ -120,6 +123,7 @@ public class PieceQueries {
                 perDay,
                 LedgerView.of(worked.ledger()),
                 CostView.of(worked.landed(), worked.steak(), settings),
+                neighbours.beside(piece),
                 piece.chamber()
                         .flatMap(chest -> IceView.of(piece, pieces.loadOf(chest.id())))
                         .orElse(null),

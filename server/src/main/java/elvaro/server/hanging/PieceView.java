@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param ahead what is expected of it; absent for one set aside fresh
  * @param plan what was expected of it when it was hung
  * @param weighings net of coat, in the order they happened
+ * @param beside what stood beside it and scents it, one sentence each
  * @param log every entry, corrected ones too
  */
 public record PieceView(
@@ -35,6 +36,7 @@ public record PieceView(
         @Nullable Double perDayGrams,
         LedgerView ledger,
         CostView cost,
+        List<String> beside,
         @Nullable IceView ice,
         @Nullable AheadView ahead,
         @Nullable PiecePlanView plan,

@@ -18,6 +18,7 @@ import elvaro.server.shared.Answers;
 import elvaro.server.shared.Refusal;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -38,6 +39,7 @@ public class WaitingService {
     private final DecisionService decisions;
     private final WorkshopService workshops;
     private final PiecePlans plans;
+    private final Neighbours neighbours;
     private final Clock clock;
 
     WaitingService(
@@ -48,6 +50,7 @@ public class WaitingService {
             DecisionService decisions,
             WorkshopService workshops,
             PiecePlans plans,
+            Neighbours neighbours,
             Clock clock) {
         this.pieces = pieces;
         this.writer = writer;
@@ -56,6 +59,7 @@ public class WaitingService {
         this.decisions = decisions;
         this.workshops = workshops;
         this.plans = plans;
+        this.neighbours = neighbours;
         this.clock = clock;
     }
 
@@ -84,9 +88,10 @@ public class WaitingService {
         decisions.keep(piece.lot().id(), pieceId, settled);
     }
 
-    private static List<Question> questions(Piece piece, HangNow form, Occupancy occupancy) {
-        List<Question> questions =
-                occupancy.questions(form.greenGrams(), piece.method().stream().toList());
+    private List<Question> questions(Piece piece, HangNow form, Occupancy occupancy) {
+        List<Question> questions = new ArrayList<>(
+                occupancy.questions(form.greenGrams(), piece.method().stream().toList()));
+        questions.addAll(neighbours.onHangingIn(occupancy.chamber()));
         double change = (double) (form.greenGrams() - piece.greenGrams()) / piece.greenGrams();
         if (Math.abs(change) > ODD_CHANGE) {
             questions.add(Question.confirm(

@@ -1,5 +1,6 @@
 package elvaro.server.look;
 
+import elvaro.core.drying.Method;
 import elvaro.core.inspection.Circumstances;
 import elvaro.core.inspection.FollowUp;
 import elvaro.core.inspection.LookVerdict;
@@ -135,7 +136,7 @@ public class LookService {
         // A part of an animal hung with the whole, and is looked at as it comes off.
         Instant hungAt = piece.hungAt(zone).orElse(at);
         double day = Math.max(0, Duration.between(hungAt, at).toSeconds() / 86_400.0);
-        return LookVerdict.of(look.seen(), new Circumstances(piece.method().orElseThrow(), day));
+        return LookVerdict.of(look.seen(), new Circumstances(piece.method().orElse(Method.VACUUM), day));
     }
 
     /**

@@ -63,7 +63,10 @@ public class LotService {
     public Map<String, Integer> lastPaid() {
         return lots.newest().stream()
                 .filter(lot -> lot.priceMinorPerKg() != null && lot.priceMinorPerKg() > 0)
-                .collect(Collectors.toMap(lot -> lot.cut().code(), lot -> Objects.requireNonNull(lot.priceMinorPerKg()), (newest, older) -> newest));
+                .collect(Collectors.toMap(
+                        lot -> lot.cut().code(),
+                        lot -> Objects.requireNonNull(lot.priceMinorPerKg()),
+                        (newest, older) -> newest));
     }
 
     @Transactional(readOnly = true)

@@ -40,7 +40,8 @@ public enum PieceState {
     CUT(LogFactKind.TREATED, LogFactKind.STEP_DONE, LogFactKind.NOTE, LogFactKind.REOPENED),
     /** Broken down: its parts are pieces of their own. */
     PARTED(LogFactKind.NOTE),
-    FRESH(LogFactKind.NOTE);
+    /** Set aside as it was cut; it goes to the bench like any other. */
+    FRESH(LogFactKind.LOOKED, LogFactKind.PULLED, LogFactKind.NOTE);
 
     private final Set<LogFactKind> next;
 

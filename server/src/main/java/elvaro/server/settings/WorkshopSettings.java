@@ -153,8 +153,6 @@ public record WorkshopSettings(
     public Labour labour() {
         double perSecond = labourMinorPerHour / 3600.0;
         return new Labour(
-                perSecond * 60 * benchMinutesPerPiece,
-                perSecond * benchSecondsPerSteak,
-                perSecond * benchSecondsPerKg);
+                perSecond * 60 * benchMinutesPerPiece, perSecond * benchSecondsPerSteak, perSecond * benchSecondsPerKg);
     }
 }

@@ -2,6 +2,7 @@ package elvaro.server.tasting;
 
 import elvaro.core.cooking.CookAlike.Heat;
 import elvaro.core.tasting.Attribute;
+import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.TastingKind;
 import java.util.List;
 import java.util.UUID;
@@ -36,14 +37,17 @@ public record FirstTasting(
             @Nullable UUID pieceId,
             @Nullable String tag,
             @Nullable UUID armId,
-            int thicknessMm) {
-        public static FirstSample ofArm(String name, UUID armId, @Nullable UUID pieceId, @Nullable String tag) {
-            return new FirstSample(name, pieceId, tag, armId, USUAL_MM);
+            int thicknessMm,
+            Finish finish,
+            boolean thawed) {
+        public static FirstSample ofArm(
+                String name, UUID armId, @Nullable UUID pieceId, @Nullable String tag, Finish finish) {
+            return new FirstSample(name, pieceId, tag, armId, USUAL_MM, finish, false);
         }
     }
 
     static FirstTasting usual() {
-        FirstSample unnamed = new FirstSample("", null, null, null, USUAL_MM);
+        FirstSample unnamed = new FirstSample("", null, null, null, USUAL_MM, Finish.NOTHING, false);
         return of("", null, List.of(unnamed, unnamed));
     }
 

@@ -42,6 +42,12 @@ final class Hints {
                     "Orders come out even with %d, %d or %d plates; with %d some are eaten once more often than others."
                             .formatted(orders, 2 * orders, 3 * orders, plates));
         }
+        long thawed =
+                form.samples().stream().filter(TastingForm.SampleForm::thawed).count();
+        if (thawed > 0 && thawed < form.samples().size()) {
+            hints.add(
+                    "Some samples were frozen and some were not: freezing alone is noticed. Freeze them all, for as long.");
+        }
         int servings = form.kind().servings(form.samples().size()) * form.rounds();
         if (servings > MANY_SERVINGS) {
             hints.add("%d servings tire a tongue. Fewer samples, or rounds on another day, say more."

@@ -2,6 +2,7 @@ package elvaro.server.tasting;
 
 import elvaro.core.estimate.Estimates;
 import elvaro.core.tasting.BradleyTerry;
+import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.Voices;
 import elvaro.core.trial.Band;
 import java.util.Comparator;
@@ -42,7 +43,9 @@ public class PreferenceScores {
         Voices<UUID> voices = new Voices<>();
         for (TastingAggregate laid : revealed) {
             List<UUID> ids = laid.samples().stream()
-                    .map(sample -> sample.pieceId().orElse(sample.id()))
+                    .map(sample -> sample.finish() == Finish.NOTHING
+                            ? sample.pieceId().orElse(sample.id())
+                            : sample.id()) // What was put on it was liked with it.
                     .toList();
             laid.outcome().duels().forEach(duel -> {
                 UUID better = ids.get(duel.better());

@@ -27,6 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 class Strengths {
     private static final String PLAIN = "Plain";
+    private static final String FRESH = "Fresh";
     private static final double LEVEL = 0.8;
 
     private final TastingRepository tastings;
@@ -70,20 +71,24 @@ class Strengths {
         return new StrengthsView(
                 groups(
                         revealed,
-                        sample -> sample.pieceId()
-                                .map(id -> given.getOrDefault(id, List.of()).stream()
-                                        .map(each -> each.kind().label())
-                                        .distinct()
-                                        .sorted()
-                                        .collect(Collectors.joining(" + ")))
-                                .map(label -> label.isEmpty() ? PLAIN : label)
-                                .orElse(sample.name())),
+                        sample -> sample.finish()
+                                .on(sample.pieceId()
+                                        .map(id -> given.getOrDefault(id, List.of()).stream()
+                                                .map(each -> each.kind().label())
+                                                .distinct()
+                                                .sorted()
+                                                .collect(Collectors.joining(" + ")))
+                                        .map(label -> label.isEmpty() ? PLAIN : label)
+                                        .orElse(sample.name()))),
                 groups(
                         revealed,
-                        sample -> sample.pieceId()
-                                .flatMap(id -> byId.get(id).method())
-                                .map(method -> method.label())
-                                .orElse(sample.name())));
+                        sample -> sample.finish()
+                                .on(sample.pieceId()
+                                        .map(id -> byId.get(id)
+                                                .method()
+                                                .map(method -> method.label())
+                                                .orElse(FRESH))
+                                        .orElse(sample.name()))));
     }
 
     private static List<StrengthGroup> groups(List<TastingAggregate> revealed, Function<TastingSample, String> what) {

@@ -2,6 +2,7 @@ package elvaro.server.tasting;
 
 import elvaro.core.cooking.CookAlike.Heat;
 import elvaro.core.tasting.Attribute;
+import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.TastingKind;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
@@ -64,6 +65,7 @@ record TastingForm(
      * What is tasted.
      *
      * @param name what the host calls it; no taster sees it
+     * @param finish what is put on it at the table; absent for nothing
      * @param thicknessMm as it is cooked, 0 where it is not known
      */
     record SampleForm(
@@ -80,7 +82,8 @@ record TastingForm(
             @Max(value = 200, message = "At most ⟦length 200⟧.")
             Integer thicknessMm,
 
-            boolean thawed) {}
+            boolean thawed,
+            @Nullable Finish finish) {}
 
     /** @param tasterId one who tasted before; absent for somebody new */
     record TasterForm(

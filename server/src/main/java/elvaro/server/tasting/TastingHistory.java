@@ -2,6 +2,7 @@ package elvaro.server.tasting;
 
 import elvaro.core.cooking.CookAlike.Heat;
 import elvaro.core.tasting.Attribute;
+import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.Servings.Plate;
 import elvaro.core.tasting.Servings.Serving;
 import elvaro.core.tasting.TastingKind;
@@ -130,7 +131,8 @@ public class TastingHistory {
                 sample.pieceId(),
                 sample.armId(),
                 sample.thicknessMm(),
-                sample.thawed());
+                sample.thawed(),
+                Finish.NOTHING);
     }
 
     private @Nullable UUID known(String name) {

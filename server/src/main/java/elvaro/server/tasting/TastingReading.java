@@ -125,6 +125,7 @@ class TastingReading {
                     sample.version(),
                     sample.name(),
                     sample.pieceId().orElse(null),
+                    sample.finish(),
                     sample.thicknessMm(),
                     sample.cooked().thawed(),
                     sample.cooked().sameSeasoning(),

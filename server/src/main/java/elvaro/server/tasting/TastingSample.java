@@ -1,9 +1,12 @@
 package elvaro.server.tasting;
 
+import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.Weakness.Cooked;
 import elvaro.server.shared.EditedRow;
 import elvaro.server.tasting.TastingForm.SampleForm;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -25,6 +28,10 @@ class TastingSample extends EditedRow {
     private UUID armId;
     private int thicknessMm;
     private boolean thawed;
+
+    @Enumerated(EnumType.STRING)
+    private Finish finish = Finish.NOTHING;
+
     private boolean sameSeasoning = true;
     private Integer coreTenths;
 
@@ -39,6 +46,7 @@ class TastingSample extends EditedRow {
         armId = form.armId();
         thicknessMm = form.thicknessMm();
         thawed = form.thawed();
+        finish = form.finish() == null ? Finish.NOTHING : form.finish();
     }
 
     /** @param coreCelsius as measured; absent where it was not */
@@ -53,7 +61,7 @@ class TastingSample extends EditedRow {
         return new Cooked(
                 name,
                 coreTenths == null ? OptionalDouble.empty() : OptionalDouble.of(coreTenths / 10.0),
-                sameSeasoning,
+                sameSeasoning || finish != Finish.NOTHING, // What is put on it is what is asked about.
                 thawed);
     }
 
@@ -71,6 +79,10 @@ class TastingSample extends EditedRow {
 
     Optional<UUID> armId() {
         return Optional.ofNullable(armId);
+    }
+
+    Finish finish() {
+        return finish;
     }
 
     int thicknessMm() {

@@ -2,6 +2,7 @@ package elvaro.server.tasting;
 
 import elvaro.core.cooking.CookAlike.Heat;
 import elvaro.core.tasting.Attribute;
+import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.PanelPower;
 import elvaro.core.tasting.TastingKind;
 import elvaro.core.trial.Strength;
@@ -55,6 +56,7 @@ record TastingView(
             int version,
             String name,
             @Nullable UUID pieceId,
+            Finish finish,
             int thicknessMm,
             boolean thawed,
             boolean sameSeasoning,

@@ -24,6 +24,15 @@ public record Given(
         boolean oil,
         boolean spirit) {
 
+    /** Whether somebody dosed it by eye, and nobody said afterwards how much it was. */
+    public boolean isGuess() {
+        return dose == null && recipeId == null && kind.first().isPresent();
+    }
+
+    Given dosed(Dose known) {
+        return new Given(kind, recipeId, exactly, known, number, rawGarlicOrHerbs, oil, spirit);
+    }
+
     /** As it stands in a list: {@code Sugar or syrup coat, buckwheat honey, 22 g per kg green weight}. */
     public String words() {
         StringBuilder words = new StringBuilder(kind.label());

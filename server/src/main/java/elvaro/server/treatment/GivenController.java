@@ -53,6 +53,17 @@ class GivenController {
         return treated.of(pieceId);
     }
 
+    /** Says afterwards how much was used; sent again, it is said once. */
+    @PutMapping("/{treatmentId}/used/{entryId}")
+    List<GivenView> used(
+            @PathVariable UUID pieceId,
+            @PathVariable UUID treatmentId,
+            @PathVariable UUID entryId,
+            @RequestBody @Valid BottleForm form) {
+        treatments.used(pieceId, treatmentId, entryId, form);
+        return treated.of(pieceId);
+    }
+
     /** Takes a treatment back that was never given; sent again, it happens once. */
     @PutMapping("/{treatmentId}/back/{entryId}")
     List<GivenView> takeBack(

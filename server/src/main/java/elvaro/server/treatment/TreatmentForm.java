@@ -102,4 +102,23 @@ public record TreatmentForm(
                 spirit,
                 Map.of());
     }
+
+    /** The same with other words for what is used, for another piece. */
+    public TreatmentForm exactly(String words) {
+        return new TreatmentForm(
+                kind,
+                recipeId,
+                words.substring(0, Math.min(200, words.length())),
+                amount,
+                measure,
+                basis,
+                number,
+                null,
+                0,
+                null,
+                rawGarlicOrHerbs,
+                oil,
+                spirit,
+                Map.of());
+    }
 }

@@ -12,6 +12,7 @@ import elvaro.server.hanging.PieceQueries;
 import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.hanging.PieceView.EntryView;
 import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.treatment.TreatmentRepository.KindRow;
 import java.math.BigDecimal;
@@ -64,6 +65,7 @@ public class TreatmentQueries {
      *
      * @param words what was done, in one line
      * @param amount of the dose for this piece, with its measure; absent where there is none
+     * @param guess whether it was dosed by eye, and nobody said afterwards how much it was
      * @param shares what of each part of the recipe
      */
     public record GivenView(
@@ -72,6 +74,7 @@ public class TreatmentQueries {
             String label,
             String words,
             @Nullable String amount,
+            boolean guess,
             List<GivenShare> shares,
             LocalDate beganOn,
             Instant at,
@@ -161,13 +164,14 @@ public class TreatmentQueries {
         List<StepDone> done = rows.stepsOfPieces(List.of(pieceId)).stream()
                 .filter(step -> entries.containsKey(step.id()))
                 .toList();
+        Map<UUID, Dose> used = used(List.of(pieceId), Map.of(pieceId, List.copyOf(entries.values())));
         return standing(pieceId).stream()
-                .map(each -> view(piece, each, entries, done))
+                .map(each -> view(piece, each, given(each, used), entries, done))
                 .toList();
     }
 
-    private GivenView view(Piece piece, Treatment treatment, Map<UUID, EntryView> entries, List<StepDone> done) {
-        Given given = treatment.given();
+    private GivenView view(
+            Piece piece, Treatment treatment, Given given, Map<UUID, EntryView> entries, List<StepDone> done) {
         EntryView entry = entries.get(treatment.id());
         Dose dose = given.dose();
         double whole = dose == null ? 0 : dose.forPiece(piece.greenGrams(), TreatmentService.squareMetres(piece));
@@ -186,6 +190,7 @@ public class TreatmentQueries {
                 treatment.kind().label(),
                 given.words(),
                 dose == null ? null : measured(whole, dose.measure()),
+                given.isGuess(),
                 treatment.parts().isEmpty() ? List.of() : GivenShare.of(new Recipe(treatment.parts()), whole),
                 treatment.beganOn(),
                 entry.happenedAt(),
@@ -242,14 +247,33 @@ public class TreatmentQueries {
     public Map<UUID, List<Given>> given(Collection<UUID> pieceIds) {
         Map<UUID, List<EntryView>> logs = pieces.logs(pieceIds);
         Map<UUID, List<Given>> given = new HashMap<>();
+        Map<UUID, Dose> used = used(pieceIds, logs);
         for (Treatment treatment : rows.ofPieces(pieceIds)) {
             logs.getOrDefault(treatment.pieceId(), List.of()).stream()
                     .filter(entry -> entry.id().equals(treatment.id()) && entry.stands())
                     .findFirst()
                     .ifPresent(entry -> given.computeIfAbsent(treatment.pieceId(), piece -> new ArrayList<>())
-                            .add(treatment.given()));
+                            .add(given(treatment, used)));
         }
         return given;
+    }
+
+    /** By treatment, the dose that was told afterwards; the last one counts. */
+    private Map<UUID, Dose> used(Collection<UUID> pieceIds, Map<UUID, List<EntryView>> logs) {
+        Map<UUID, Instant> standing = logs.values().stream()
+                .flatMap(List::stream)
+                .filter(EntryView::stands)
+                .collect(Collectors.toMap(EntryView::id, EntryView::recordedAt));
+        return rows.usedOn(pieceIds).stream()
+                .filter(used -> standing.containsKey(used.id()))
+                .sorted(Comparator.comparing(used -> standing.get(used.id())))
+                .collect(Collectors.toMap(DoseUsed::treatmentId, DoseUsed::dose, (first, last) -> last));
+    }
+
+    private static Given given(Treatment treatment, Map<UUID, Dose> used) {
+        Given given = treatment.given();
+        Dose known = used.get(treatment.id());
+        return given.dose() == null && known != null ? given.dosed(known) : given;
     }
 
     /**
@@ -301,7 +325,29 @@ public class TreatmentQueries {
                                                 new OpenStep(each, step.step().words(), on))));
                     });
         }
+        open.addAll(toHangTogether(hanging, given));
         open.sort(Comparator.comparing(OpenStep::on));
+        return open;
+    }
+
+    /** What waits without anything being done to it waits for its neighbours: it is hung on the day they are. */
+    private static List<OpenStep> toHangTogether(List<HangingPiece> room, Map<UUID, List<Treatment>> given) {
+        List<OpenStep> open = new ArrayList<>();
+        for (HangingPiece each : room) {
+            Piece piece = each.piece();
+            if (piece.state() != PieceState.WAITING || given.containsKey(piece.id())) {
+                continue;
+            }
+            room.stream()
+                    .map(HangingPiece::piece)
+                    .filter(other -> other.lot().id().equals(piece.lot().id()))
+                    .flatMap(other -> given.getOrDefault(other.id(), List.of()).stream())
+                    .map(treatment -> treatment
+                            .beganOn()
+                            .plusDays(treatment.kind().course().daysBeforeHanging(treatment.number())))
+                    .max(Comparator.naturalOrder())
+                    .ifPresent(on -> open.add(new OpenStep(each, "Hang it with those that were soaked.", on)));
+        }
         return open;
     }
 

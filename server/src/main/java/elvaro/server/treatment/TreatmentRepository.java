@@ -23,6 +23,18 @@ interface TreatmentRepository extends Repository<Treatment, UUID> {
             + " where not exists (select 1 from LogEntry e where e.correctsId = t.id)")
     List<KindRow> standing();
 
+    /** A treatment that gives off a scent. */
+    record ScentRow(UUID pieceId, TreatmentKind kind, boolean spirit, LocalDate beganOn) {}
+
+    /** Those of these kinds and those with a spirit in them, that were not taken back. */
+    @Query("select new elvaro.server.treatment.TreatmentRepository$ScentRow(t.pieceId, t.kind, t.spirit, t.beganOn)"
+            + " from Treatment t where (t.kind in :kinds or t.spirit = true)"
+            + " and not exists (select 1 from LogEntry e where e.correctsId = t.id)")
+    List<ScentRow> scenting(Collection<TreatmentKind> kinds);
+
+    @Query("select u from DoseUsed u where u.pieceId in :pieceIds")
+    List<DoseUsed> usedOn(Collection<UUID> pieceIds);
+
     @Query("select s from StepDone s where s.pieceId in :pieceIds")
     List<StepDone> stepsOfPieces(Collection<UUID> pieceIds);
 

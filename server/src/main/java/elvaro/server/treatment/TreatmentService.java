@@ -341,6 +341,36 @@ public class TreatmentService {
                 meatCelsius == null ? OptionalDouble.empty() : OptionalDouble.of(meatCelsius)));
     }
 
+    /**
+     * Says afterwards how much was used: a guess becomes a dose. Sent again, it is said once.
+     *
+     * @throws Refusal if nothing was used, or the dose is known
+     */
+    public void used(UUID pieceId, UUID treatmentId, UUID entryId, BottleForm form) {
+        Piece piece = writer.lock(pieceId);
+        Treatment treatment = find(pieceId, treatmentId);
+        if (entities.find(DoseUsed.class, entryId) != null) {
+            return;
+        }
+        if (treatment.given().dose() != null) {
+            throw Refusal.conflict("dosed-already", "Its dose was written down when it was given.");
+        }
+        Dose dose;
+        try {
+            dose = Dose.used(form.full(), form.left(), form.measure(), piece.cutGrams());
+        } catch (IllegalArgumentException none) {
+            throw Refusal.wrong("invalid", "left", String.valueOf(none.getMessage()));
+        }
+        log.writeFor(
+                pieceId,
+                entryId,
+                entry(
+                        LogFactKind.NOTE,
+                        0,
+                        "%s: it was %s".formatted(treatment.kind().label(), dose.words())));
+        entities.persist(new DoseUsed(entryId, treatment, form.full(), form.left(), form.measure(), piece.cutGrams()));
+    }
+
     private Treatment find(UUID pieceId, UUID treatmentId) {
         return rows.findById(treatmentId)
                 .filter(each -> each.pieceId().equals(pieceId))

@@ -1,14 +1,15 @@
 package elvaro.server.trial;
 
-import elvaro.core.drying.Method;
+import elvaro.core.treatment.Course.Count;
 import elvaro.core.treatment.Dose;
 import elvaro.core.trial.Change;
 import elvaro.core.trial.Factor;
-import elvaro.server.forecast.Figures;
-import elvaro.server.piece.Piece;
-import elvaro.server.treatment.Given;
+import elvaro.core.trial.Proposal;
+import elvaro.core.trial.Strength;
+import elvaro.core.trial.TrialMeasure;
 import elvaro.server.treatment.TreatmentForm;
-import elvaro.server.treatment.TreatmentQueries;
+import elvaro.server.treatment.TreatmentService;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,102 +17,170 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** The next trial from one that is there: its set-up, with one thing changed. */
+/** The next trial from one that is there, arm by arm: what may be changed in each, what is proposed, and why. */
 @Component
 class NextTrial {
-    private final TreatmentQueries treated;
+    /** So many days more or fewer are offered. */
+    static final int DAYS = 10;
 
-    NextTrial(TreatmentQueries treated) {
-        this.treated = treated;
+    private final TreatmentService treatments;
+
+    NextTrial(TreatmentService treatments) {
+        this.treatments = treatments;
     }
+
+    /** A set-up to begin a trial with. */
+    record NextForm(UUID fromId, String question, Factor factor, TrialMeasure measure, List<NextArm> arms) {}
+
+    /** @param choices as it was first; none where nobody knows what it was */
+    record NextArm(String name, boolean control, List<NextChoice> choices) {}
 
     /**
-     * A set-up to begin a trial with.
+     * One way to do an arm next time.
      *
-     * @param changed from the trial before, in words
+     * @param label what is changed, in words
+     * @param reason why it is proposed; absent where it is not
      */
-    record NextForm(UUID fromId, String question, Factor factor, String changed, List<NextArm> arms) {}
+    record NextChoice(Change change, String label, @Nullable String reason, SetUp setUp) {}
 
-    record NextArm(String name, boolean control, @Nullable SetUp setUp) {}
+    /**
+     * What is known of an arm.
+     *
+     * @param words what was written of it
+     * @param strength of what was asked; empty for the control, and while it is not known
+     */
+    record Heard(List<String> words, Optional<Strength> strength) {}
 
-    /** Whether the change changes anything. */
-    boolean offers(TrialWithPieces trial, Change change) {
-        List<TreatmentForm> given = trial.arms().stream()
-                .flatMap(arm -> setUp(trial, arm).stream())
-                .flatMap(setUp -> Optional.ofNullable(setUp.treatment()).stream())
-                .toList();
-        // The dose of a recipe is the recipe's: another dose is another recipe.
-        boolean dosed = given.stream().anyMatch(each -> each.amount() != null && each.recipeId() == null);
-        boolean counted =
-                given.stream().anyMatch(each -> each.kind().course().count().isPresent());
-        return (!change.needsDose() || dosed) && (!change.needsCount() || counted);
-    }
-
-    NextForm from(TrialWithPieces trial, Change change) {
+    /**
+     * @param days more or fewer than before, for all arms; of a trial of days not for the control
+     * @param setUps by arm
+     * @param heard by arm
+     */
+    NextForm from(TrialWithPieces trial, int days, Map<UUID, SetUp> setUps, Map<UUID, Heard> heard) {
         Trial before = trial.trial();
         List<NextArm> arms = trial.arms().stream()
-                .map(arm -> new NextArm(
-                        arm.name(),
-                        arm.control(),
-                        setUp(trial, arm)
-                                .map(setUp -> changed(setUp, change, before.factor(), arm.control()))
-                                .orElse(null)))
+                .map(arm -> {
+                    boolean keepsDays = arm.control() && before.factor() == Factor.DAYS;
+                    SetUp setUp = setUps.get(arm.id());
+                    return new NextArm(
+                            arm.name(),
+                            arm.control(),
+                            setUp == null
+                                    ? List.of()
+                                    : choices(arm.name(), setUp.longer(keepsDays ? 0 : days), heard.get(arm.id())));
+                })
                 .toList();
-        return new NextForm(before.id(), before.question(), before.factor(), change.label(), arms);
+        return new NextForm(before.id(), before.question(), before.factor(), before.measure(), arms);
     }
 
-    /** What was set up, or what was done with its first piece where that hung already. */
-    private Optional<SetUp> setUp(TrialWithPieces trial, TrialArm arm) {
-        return arm.setUp()
-                .or(() -> trial.of(arm).stream()
-                        .map(Figures::piece)
-                        .filter(piece -> piece.chamber().isPresent())
-                        .findFirst()
-                        .map(this::done));
-    }
-
-    private SetUp done(Piece piece) {
-        Map<UUID, List<Given>> given = treated.given(List.of(piece.id()));
-        TreatmentForm first = given.getOrDefault(piece.id(), List.of()).stream()
-                .findFirst()
-                .map(Given::form)
-                .orElse(null);
-        return new SetUp(
-                piece.method().orElse(Method.OPEN_AIR),
-                piece.chamber().orElseThrow().id(),
-                piece.targetDays().orElse(1),
-                null,
-                piece.method().map(Method::usualConsumablesMinor).orElse(0),
-                piece.benchOrder().orElse(null),
-                first);
-    }
-
-    private static SetUp changed(SetUp setUp, Change change, Factor factor, boolean control) {
-        // Days are the same in all arms, unless they are the question.
-        int days = control && factor == Factor.DAYS ? setUp.targetDays() : change.days(setUp.targetDays());
-        return new SetUp(
-                setUp.method(),
-                setUp.chamberId(),
-                days,
-                setUp.contactPercent(),
-                setUp.consumablesMinor(),
-                setUp.benchOrder(),
-                Optional.ofNullable(setUp.treatment())
-                        .map(given -> changed(given, change))
-                        .orElse(null));
-    }
-
-    private static TreatmentForm changed(TreatmentForm given, Change change) {
-        Double amount = given.amount();
-        if (amount != null && given.measure() != null && given.basis() != null && change.needsDose()) {
-            amount = change.of(new Dose(amount, given.measure(), given.basis())).amount();
+    private List<NextChoice> choices(String arm, SetUp setUp, Heard heard) {
+        List<NextChoice> all = new ArrayList<>();
+        Optional<Proposal> proposal = setUp.treatments().isEmpty()
+                ? Optional.empty()
+                : Optional.of(Proposal.of(arm, heard.words(), timesLabel(setUp), heard.strength()));
+        for (int number = 0; number < setUp.treatments().size(); number++) {
+            TreatmentForm given = setUp.treatments().get(number);
+            for (Change change : Change.values()) {
+                Optional<TreatmentForm> next = changed(given, change);
+                if (next.isPresent()) {
+                    boolean proposed = proposal.flatMap(Proposal::less)
+                            .filter(less -> less == (change == Change.HALF_DOSE || change == Change.HALF_AS_OFTEN))
+                            .isPresent();
+                    all.add(new NextChoice(
+                            change,
+                            label(change, given, next.get()),
+                            proposed && all.stream().allMatch(each -> each.reason() == null)
+                                    ? proposal.map(Proposal::reason).orElse(null)
+                                    : null,
+                            setUp.given(with(setUp.treatments(), number, next.get()))));
+                }
+            }
         }
-        Integer number = given.kind()
-                .course()
-                .count()
-                .filter(count -> change.needsCount())
-                .map(count -> change.number(given.number() == null ? count.usual() : given.number(), count))
-                .orElse(given.number());
-        return given.changed(amount, number);
+        boolean none = all.stream().allMatch(each -> each.reason() == null);
+        all.add(
+                0,
+                new NextChoice(
+                        Change.AGAIN,
+                        Change.AGAIN.label(),
+                        none ? proposal.map(Proposal::reason).orElse(null) : null,
+                        setUp));
+        return List.copyOf(all);
+    }
+
+    private static List<TreatmentForm> with(List<TreatmentForm> all, int number, TreatmentForm changed) {
+        List<TreatmentForm> next = new ArrayList<>(all);
+        next.set(number, changed);
+        return next;
+    }
+
+    private static double timesLabel(SetUp setUp) {
+        return setUp.treatments().stream()
+                .flatMap(given -> Optional.ofNullable(dose(given))
+                        .flatMap(dose -> given.kind()
+                                .onLabel()
+                                .filter(label -> label.measure().weighs()
+                                        == dose.measure().weighs())
+                                .map(label -> dose.times(label, 1000, 1)))
+                        .stream())
+                .mapToDouble(Double::doubleValue)
+                .max()
+                .orElse(1);
+    }
+
+    private static @Nullable Dose dose(TreatmentForm given) {
+        return given.amount() == null || given.measure() == null || given.basis() == null
+                ? null
+                : new Dose(given.amount(), given.measure(), given.basis());
+    }
+
+    /** The treatment with the change; empty where it changes nothing, or the course does not allow it. */
+    private static Optional<TreatmentForm> changed(TreatmentForm given, Change change) {
+        if (change.isOfDose()) {
+            return ofDose(given, change);
+        }
+        if (!change.isOfNumber()) {
+            return Optional.empty();
+        }
+        Optional<Count> count = given.kind().course().count();
+        return count.flatMap(each -> change.number(given.kind().course().number(given.number()), each))
+                .map(number -> given.changed(given.amount(), number));
+    }
+
+    /** A recipe's dose is the recipe's: another dose is another recipe. A guess is halved by guess, in words. */
+    private static Optional<TreatmentForm> ofDose(TreatmentForm given, Change change) {
+        Dose dose = dose(given);
+        if (given.recipeId() != null || given.kind().first().isEmpty()) {
+            return Optional.empty();
+        }
+        if (dose != null) {
+            return Optional.of(given.changed(change.of(dose).amount(), given.number()));
+        }
+        String words = "%s of last time's guess".formatted(change == Change.HALF_DOSE ? "half" : "twice");
+        return Optional.of(given.exactly(given.exactly().isEmpty() ? words : given.exactly() + ", " + words));
+    }
+
+    private String label(Change change, TreatmentForm before, TreatmentForm after) {
+        String kind = before.kind().label();
+        if (change.isOfNumber()) {
+            String counted = before.kind().course().count().map(Count::label).orElse("");
+            return "%s: %d %s instead of %d"
+                    .formatted(
+                            kind,
+                            after.kind().course().number(after.number()),
+                            counted,
+                            before.kind().course().number(before.number()));
+        }
+        Dose was = dose(before);
+        Dose next = dose(after);
+        return was == null || next == null
+                ? "%s: %s, which was a guess; measure it this time".formatted(kind, change.label())
+                : "%s: %s instead of %s".formatted(kind, next.words(), was.words());
+    }
+
+    /** What an arm was given, as it stands in a list. */
+    List<String> words(SetUp setUp) {
+        return setUp.treatments().stream()
+                .map(given -> treatments.given(given).words())
+                .toList();
     }
 }

@@ -30,7 +30,6 @@ class Trial extends EditedRow {
 
     private Long seed;
     private UUID fromId;
-    private String changed;
     private String learnt = "";
     private LocalDate startedOn;
 
@@ -40,7 +39,6 @@ class Trial extends EditedRow {
      * @param measure what it is to be judged by
      * @param seed of the draw; absent where the pieces were chosen by hand
      * @param from the trial it follows
-     * @param changed from that one, in words
      */
     Trial(
             UUID id,
@@ -49,7 +47,6 @@ class Trial extends EditedRow {
             TrialMeasure measure,
             @Nullable Long seed,
             @Nullable UUID from,
-            String changed,
             LocalDate startedOn) {
         super(id);
         this.question = question;
@@ -57,7 +54,6 @@ class Trial extends EditedRow {
         this.measure = measure;
         this.seed = seed;
         this.fromId = from;
-        this.changed = changed;
         this.startedOn = startedOn;
     }
 
@@ -85,10 +81,6 @@ class Trial extends EditedRow {
 
     Optional<UUID> from() {
         return Optional.ofNullable(fromId);
-    }
-
-    String changed() {
-        return changed;
     }
 
     String learnt() {

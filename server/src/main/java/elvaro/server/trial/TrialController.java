@@ -1,13 +1,15 @@
 package elvaro.server.trial;
 
-import elvaro.core.trial.Change;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Factor;
+import elvaro.core.trial.TrialMeasure;
 import elvaro.server.tasting.FirstTasting;
 import elvaro.server.trial.NextTrial.NextForm;
 import elvaro.server.trial.TrialLessons.LessonsView;
 import elvaro.server.trial.TrialView.TrialLine;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.Arrays;
@@ -20,6 +22,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -36,6 +39,13 @@ class TrialController {
         this.reading = reading;
         this.lessons = lessons;
     }
+
+    /**
+     * What a trial may be judged by.
+     *
+     * @param label as it stands in a sentence
+     */
+    record MeasureView(TrialMeasure measure, String label) {}
 
     /**
      * What a trial may change.
@@ -65,6 +75,13 @@ class TrialController {
     List<FactorView> factors() {
         return Arrays.stream(Factor.values())
                 .map(factor -> new FactorView(factor, factor.label(), factor.isOfTheLot()))
+                .toList();
+    }
+
+    @GetMapping("/measures")
+    List<MeasureView> measures() {
+        return Arrays.stream(TrialMeasure.values())
+                .map(measure -> new MeasureView(measure, measure.label()))
                 .toList();
     }
 
@@ -104,9 +121,13 @@ class TrialController {
         return reading.view(id);
     }
 
-    /** The set-up of a next trial from this one. */
-    @GetMapping("/{id}/next/{change}")
-    NextForm next(@PathVariable UUID id, @PathVariable Change change) {
-        return reading.next(id, change);
+    /**
+     * A next trial from this one: what may be changed in each arm, and what is proposed.
+     *
+     * @param days so many more or fewer for all arms
+     */
+    @GetMapping("/{id}/next")
+    NextForm next(@PathVariable UUID id, @RequestParam(defaultValue = "0") @Min(-60) @Max(60) int days) {
+        return reading.next(id, days);
     }
 }

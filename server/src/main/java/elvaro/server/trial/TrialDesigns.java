@@ -2,6 +2,7 @@ package elvaro.server.trial;
 
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.core.trial.Design;
 import elvaro.core.trial.Design.Arm;
 import elvaro.core.trial.Draw;
@@ -15,13 +16,17 @@ import elvaro.server.hanging.PieceQueries;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceState;
+import elvaro.server.piece.PieceRole;
 import elvaro.server.settings.WorkshopService;
-import elvaro.server.shared.Refusal;
+import elvaro.server.treatment.Given;
+import elvaro.server.treatment.Scents;
 import elvaro.server.treatment.TreatmentQueries;
 import elvaro.server.treatment.TreatmentService;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,6 +44,7 @@ class TrialDesigns {
     private final ChamberService chambers;
     private final TreatmentService treatments;
     private final TreatmentQueries treated;
+    private final Scents scents;
     private final WorkshopService workshops;
 
     TrialDesigns(
@@ -47,12 +53,14 @@ class TrialDesigns {
             ChamberService chambers,
             TreatmentService treatments,
             TreatmentQueries treated,
+            Scents scents,
             WorkshopService workshops) {
         this.pieces = pieces;
         this.lots = lots;
         this.chambers = chambers;
         this.treatments = treatments;
         this.treated = treated;
+        this.scents = scents;
         this.workshops = workshops;
     }
 
@@ -62,11 +70,13 @@ class TrialDesigns {
     }
 
     private Design ofPieces(TrialForm form) {
-        List<UUID> ids =
-                form.arms().stream().flatMap(arm -> arm.pieces().stream()).toList();
-        Map<UUID, Figures> found = pieces.figures(ids.stream().distinct().toList()).stream()
+        List<UUID> ids = form.arms().stream()
+                .flatMap(arm -> arm.pieces().stream())
+                .distinct()
+                .toList();
+        Map<UUID, Figures> found = pieces.figures(ids).stream()
                 .collect(Collectors.toMap(each -> each.piece().id(), Function.identity()));
-        Map<UUID, String> given = treated.words(ids);
+        PieceFacts facts = new PieceFacts(form.factor(), ids);
         return new Design(
                 form.factor(),
                 form.arms().stream()
@@ -74,7 +84,8 @@ class TrialDesigns {
                                 arm.name(),
                                 arm.control(),
                                 arm.pieces().stream()
-                                        .map(id -> facts(found.get(id).piece(), given, workshops.today()))
+                                        .map(found::get)
+                                        .map(facts::of)
                                         .toList()))
                         .toList());
     }
@@ -91,6 +102,7 @@ class TrialDesigns {
             List<Facts> facts = new ArrayList<>();
             for (int part = 0; part < drawn.size(); part++) {
                 if (drawn.get(part) == index && arm.setUp() != null) {
+                    arm.setUp().check();
                     facts.add(facts(lot, form, arm.setUp(), form.parts().get(part)));
                 }
             }
@@ -100,50 +112,93 @@ class TrialDesigns {
     }
 
     private Facts facts(Lot lot, TrialForm form, SetUp setUp, int grams) {
-        String chamber = chambers.find(setUp.chamberId())
-                .map(Chamber::name)
-                .orElseThrow(() -> Refusal.wrong("missing", "chamberId", "Choose the chamber it hangs in."));
-        String treatment = Optional.ofNullable(setUp.treatment())
-                .map(asked -> treatments.given(asked).words())
-                .orElse(Facts.PLAIN);
+        List<Given> given = setUp.treatments().stream().map(treatments::given).toList();
         LocalDate begins = form.hungOn() == null ? workshops.today() : form.hungOn();
-        LocalDate hungOn = begins.plusDays(setUp.daysBefore());
+        Done done = setUp.method() == null ? Done.FRESH : Done.of(form.factor(), setUp.method(), Coating.NONE, given);
         return facts(
                 lot,
                 "",
+                lot.cut().name(),
+                lot.boneIn(),
                 grams,
-                hungOn,
-                setUp.targetDays(),
-                chamber,
-                setUp.method(),
-                treatment,
-                words(setUp.benchOrder()));
+                setUp.isFresh(),
+                begins.plusDays(Math.max(setUp.daysBefore(), form.waitsDays())),
+                setUp.targetDays() == null ? 0 : setUp.targetDays(),
+                Optional.ofNullable(setUp.chamberId())
+                        .flatMap(chambers::find)
+                        .map(Chamber::name)
+                        .orElse(""),
+                done,
+                words(setUp.benchOrder()),
+                List.of());
     }
 
-    /** A piece that is there; one that is treated before it hangs is to hang today at the earliest. */
-    private static Facts facts(Piece piece, Map<UUID, String> given, LocalDate today) {
-        if (piece.state() == PieceState.FRESH) {
-            throw Refusal.wrong(
-                    "not-hung",
-                    "pieces",
-                    "%s was set aside fresh; it is tasted beside the others, not an arm.".formatted(piece.tag()));
+    /**
+     * By what method a piece is aged and what is done to it. A fat seal is the one or the other, never both: a method where
+     * methods are compared, else a treatment.
+     */
+    private record Done(Method method, String treatment) {
+        private static final Done FRESH = new Done(Method.VACUUM, Facts.PLAIN);
+
+        private static Done of(Factor factor, Method method, Coating coating, List<Given> given) {
+            boolean sealed = method == Method.FAT_SEAL
+                    || coating == Coating.FAT_SEAL
+                    || given.stream().anyMatch(each -> each.kind() == TreatmentKind.FAT_SEAL);
+            boolean asMethod = sealed && factor == Factor.METHOD;
+            String words = given.stream()
+                    .filter(each -> !asMethod || each.kind() != TreatmentKind.FAT_SEAL)
+                    .map(Given::words)
+                    .collect(Collectors.joining("; "));
+            if (asMethod) {
+                return new Done(Method.FAT_SEAL, words.isEmpty() ? Facts.PLAIN : words);
+            }
+            String coat = sealed ? Coating.FAT_SEAL.label() : coating == Coating.NONE ? Facts.PLAIN : coating.label();
+            return new Done(sealed ? Method.OPEN_AIR : method, words.isEmpty() ? coat : words);
         }
-        String coat =
-                piece.coating() == Coating.NONE ? Facts.PLAIN : piece.coating().label();
-        return facts(
-                piece.lot(),
-                piece.tag(),
-                piece.greenGrams(),
-                piece.hungOn().orElse(today),
-                piece.targetDays().orElse(0),
-                piece.chamber().map(Chamber::name).orElse(""),
-                // A fat seal that was given as a treatment is no other method besides.
-                piece.method()
-                        .map(method ->
-                                method == Method.FAT_SEAL && given.containsKey(piece.id()) ? Method.OPEN_AIR : method)
-                        .orElse(Method.VACUUM),
-                given.getOrDefault(piece.id(), coat),
-                words(piece.benchOrder().orElse(null)));
+    }
+
+    /** Pieces that are there as a design sees them; what they share is read once. */
+    private final class PieceFacts {
+        private final Factor factor;
+        private final Map<UUID, List<Given>> given;
+        private final Scents.Air air = scents.air();
+        private final LocalDate today = workshops.today();
+        private final ZoneId zone = workshops.mine().zone();
+
+        private PieceFacts(Factor factor, Collection<UUID> ids) {
+            this.factor = factor;
+            given = treated.given(ids);
+        }
+
+        /** One that is treated before it hangs is to hang today at the earliest. */
+        private Facts of(Figures figures) {
+            Piece piece = figures.piece();
+            LocalDate hungOn = piece.hungOn().orElse(today);
+            int days = figures.log()
+                    .pull()
+                    .filter(pull -> piece.hungOn().isPresent())
+                    .map(pull -> (int) Math.max(
+                            0,
+                            ChronoUnit.DAYS.between(
+                                    hungOn, pull.at().atZone(zone).toLocalDate())))
+                    .orElse(piece.targetDays().orElse(0));
+            List<Given> own = given.getOrDefault(piece.id(), List.of());
+            return facts(
+                    piece.lot(),
+                    piece.tag(),
+                    piece.cut().name(),
+                    piece.boneIn(),
+                    piece.greenGrams(),
+                    piece.role() == PieceRole.FRESH,
+                    hungOn,
+                    days,
+                    piece.chamber().map(Chamber::name).orElse(""),
+                    piece.method()
+                            .map(method -> Done.of(factor, method, piece.coating(), own))
+                            .orElse(Done.FRESH),
+                    words(piece.benchOrder().orElse(null)),
+                    air.beside(piece, figures.log()));
+        }
     }
 
     private static String words(@Nullable BenchOrder order) {
@@ -153,37 +208,43 @@ class TrialDesigns {
     private static Facts facts(
             Lot lot,
             String tag,
+            String cut,
+            boolean boneIn,
             int grams,
+            boolean fresh,
             LocalDate hungOn,
             int days,
             String chamber,
-            Method method,
-            String treatment,
-            String benchOrder) {
+            Done done,
+            String benchOrder,
+            List<String> besides) {
         return new Facts(
                 tag,
                 String.valueOf(lot.number()),
                 lot.supplier(),
                 lot.grade(),
-                lot.cut().name(),
-                lot.boneIn(),
+                cut,
+                boneIn,
                 lot.fatCoverMm(),
                 grams,
+                fresh,
                 hungOn,
-                days,
+                fresh ? 0 : days,
                 chamber,
-                method,
-                treatment,
-                benchOrder);
+                done.method(),
+                done.treatment(),
+                benchOrder,
+                besides);
     }
 
     /** A trial whose pieces are there. */
     Design of(Factor factor, List<TrialArm> arms, Map<UUID, List<Figures>> byArm) {
-        List<UUID> ids = byArm.values().stream()
-                .flatMap(List::stream)
-                .map(each -> each.piece().id())
-                .toList();
-        Map<UUID, String> given = treated.words(ids);
+        PieceFacts facts = new PieceFacts(
+                factor,
+                byArm.values().stream()
+                        .flatMap(List::stream)
+                        .map(each -> each.piece().id())
+                        .toList());
         return new Design(
                 factor,
                 arms.stream()
@@ -191,7 +252,7 @@ class TrialDesigns {
                                 arm.name(),
                                 arm.control(),
                                 byArm.getOrDefault(arm.id(), List.of()).stream()
-                                        .map(each -> facts(each.piece(), given, workshops.today()))
+                                        .map(facts::of)
                                         .toList()))
                         .toList());
     }

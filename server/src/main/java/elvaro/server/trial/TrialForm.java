@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param parts weights of the parts of the lot, in the order they lie
  * @param hungOn the day they are hung; absent for today
  * @param fromId the trial it follows
- * @param changed from that one, in words
+ * @param waitTogether whether what is not soaked waits for what is, so that all are hung on one day; absent for no
  * @param answers to questions it raised, by question
  */
 record TrialForm(
@@ -30,7 +30,10 @@ record TrialForm(
         String question,
 
         @NotNull(message = "Say what is compared.") Factor factor,
-        @NotNull(message = "Say what it is to be judged by.") TrialMeasure measure,
+
+        @NotNull(message = "Say what it is to be judged by.")
+        TrialMeasure measure,
+
         @Nullable UUID lotId,
 
         @NotNull @Size(max = 26, message = "At most 26 pieces from one lot.")
@@ -47,10 +50,19 @@ record TrialForm(
 
         @Nullable UUID fromId,
 
-        @NotNull @Size(max = 300, message = "Say it in fewer words.")
-        String changed,
-
+        @Nullable Boolean waitTogether,
         @NotNull Map<String, String> answers) {
+
+    /** For how many days something is done before anything hangs, where all wait for it; else 0. */
+    int waitsDays() {
+        return Boolean.TRUE.equals(waitTogether)
+                ? arms.stream()
+                        .flatMap(arm -> java.util.stream.Stream.ofNullable(arm.setUp()))
+                        .mapToInt(SetUp::daysBefore)
+                        .max()
+                        .orElse(0)
+                : 0;
+    }
 
     /**
      * An arm.

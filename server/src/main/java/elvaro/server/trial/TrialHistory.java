@@ -34,21 +34,13 @@ public class TrialHistory {
             TrialMeasure measure,
             @Nullable Long seed,
             @Nullable UUID from,
-            String changed,
             String learnt,
             LocalDate startedOn,
             List<PastArm> arms) {}
 
     public void add(PastTrial past) {
         Trial trial = new Trial(
-                past.id(),
-                past.question(),
-                past.factor(),
-                past.measure(),
-                past.seed(),
-                past.from(),
-                past.changed(),
-                past.startedOn());
+                past.id(), past.question(), past.factor(), past.measure(), past.seed(), past.from(), past.startedOn());
         trial.teaches(past.learnt());
         entities.persist(trial);
         entities.flush(); // Its arms and their pieces point at it by id alone.

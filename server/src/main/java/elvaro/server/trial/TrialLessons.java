@@ -36,13 +36,11 @@ class TrialLessons {
     private static final List<TrialMeasure> POOLED =
             Arrays.stream(TrialMeasure.values()).filter(TrialMeasure::isPooled).toList();
 
-    private final TrialRepository trials;
-    private final TrialReading reading;
+    private final TrialGathering trials;
     private final TreatmentQueries treated;
 
-    TrialLessons(TrialRepository trials, TrialReading reading, TreatmentQueries treated) {
+    TrialLessons(TrialGathering trials, TreatmentQueries treated) {
         this.trials = trials;
-        this.reading = reading;
         this.treated = treated;
     }
 
@@ -77,11 +75,11 @@ class TrialLessons {
         List<Trial> asked = trials.newest().stream()
                 .filter(trial -> trial.factor() == Factor.TREATMENT)
                 .toList();
-        for (TrialWithPieces trial : reading.gather(asked)) {
+        for (TrialWithPieces trial : trials.whole(asked)) {
             if (trial.all().noneMatch(TrialWithPieces::cut)) {
                 continue;
             }
-            boolean unfair = reading.flaws(trial).stream().anyMatch(flaw -> LEAVES_OUT.contains(flaw.kind()));
+            boolean unfair = trials.flaws(trial).stream().anyMatch(flaw -> LEAVES_OUT.contains(flaw.kind()));
             if (unfair || controlIsTreated(trial)) {
                 leftOut++;
             } else {

@@ -1,8 +1,11 @@
 package elvaro.server.trial;
 
-import elvaro.core.trial.Change;
+import elvaro.core.tasting.Finish;
+import elvaro.core.tasting.TastingVerdict;
+import elvaro.core.treatment.TreatmentKind;
 import elvaro.core.trial.Conclusion;
 import elvaro.core.trial.Design.Flaw;
+import elvaro.core.trial.Strength;
 import elvaro.server.forecast.Figures;
 import elvaro.server.hanging.CostView;
 import elvaro.server.hanging.LedgerView;
@@ -12,21 +15,21 @@ import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
-import elvaro.server.shared.Refusal;
 import elvaro.server.tasting.FirstTasting;
 import elvaro.server.tasting.FirstTasting.FirstSample;
 import elvaro.server.tasting.TrialTastings;
+import elvaro.server.tasting.TrialTastings.ArmPlate;
 import elvaro.server.tasting.TrialTastings.Tasted;
 import elvaro.server.treatment.TreatmentQueries;
+import elvaro.server.trial.NextTrial.Heard;
 import elvaro.server.trial.TrialVerdicts.OfArm;
 import elvaro.server.trial.TrialView.ArmLine;
 import elvaro.server.trial.TrialView.ArmPieceView;
 import elvaro.server.trial.TrialView.ArmView;
 import elvaro.server.trial.TrialView.ArmWeighing;
+import elvaro.server.trial.TrialView.BestView;
 import elvaro.server.trial.TrialView.MeansView;
-import elvaro.server.trial.TrialView.NextView;
 import elvaro.server.trial.TrialView.SeenView;
-import elvaro.server.trial.TrialView.ThreadView;
 import elvaro.server.trial.TrialView.TrialLine;
 import elvaro.server.trial.TrialView.VerdictView;
 import java.time.Duration;
@@ -35,19 +38,16 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collection;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -56,54 +56,54 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 class TrialReading {
-    private final TrialRepository trials;
-    private final TrialDesigns designs;
+    private final TrialGathering trials;
     private final TrialVerdicts verdicts;
+    private final TrialThread thread;
+    private final Ageing ageing;
     private final PieceQueries pieces;
     private final LookService looks;
     private final TreatmentQueries treated;
     private final NextTrial nextTrial;
+    private final ArmSetUps setUps;
     private final TrialTastings tasted;
     private final WorkshopService workshops;
 
     TrialReading(
-            TrialRepository trials,
-            TrialDesigns designs,
+            TrialGathering trials,
             TrialVerdicts verdicts,
+            TrialThread thread,
+            Ageing ageing,
             PieceQueries pieces,
             LookService looks,
             TreatmentQueries treated,
             NextTrial nextTrial,
+            ArmSetUps setUps,
             TrialTastings tasted,
             WorkshopService workshops) {
         this.trials = trials;
-        this.designs = designs;
         this.verdicts = verdicts;
+        this.thread = thread;
+        this.ageing = ageing;
         this.pieces = pieces;
         this.looks = looks;
         this.treated = treated;
         this.nextTrial = nextTrial;
+        this.setUps = setUps;
         this.tasted = tasted;
         this.workshops = workshops;
     }
 
     /** Every trial, the newest first. */
     List<TrialLine> all() {
-        List<TrialWithPieces> all = gather(trials.newest());
-        Map<UUID, Tasted> tables = tables(all);
+        List<TrialWithPieces> all = trials.whole(trials.newest());
+        Map<UUID, Tasted> tables = trials.tasted(all);
         return all.stream()
                 .map(trial -> line(trial, tables.getOrDefault(trial.trial().id(), Tasted.NOTHING)))
                 .toList();
     }
 
-    private Map<UUID, Tasted> tables(List<TrialWithPieces> all) {
-        return tasted.revealed(all.stream()
-                .collect(Collectors.toMap(
-                        each -> each.trial().id(), each -> each.control().id())));
-    }
-
     private TrialLine line(TrialWithPieces trial, Tasted tables) {
-        List<Flaw> flaws = flaws(trial);
+        List<Flaw> flaws = trials.flaws(trial);
         return new TrialLine(
                 trial.trial().id(),
                 trial.trial().question(),
@@ -126,51 +126,27 @@ class TrialReading {
                 .toList();
     }
 
-    List<Flaw> flaws(TrialWithPieces trial) {
-        return designs.of(trial.trial().factor(), trial.arms(), trial.byArm()).flaws();
-    }
-
-    /** All that belongs to these trials, read at once. */
-    List<TrialWithPieces> gather(List<Trial> asked) {
-        if (asked.isEmpty()) {
-            return List.of();
-        }
-        List<UUID> ids = asked.stream().map(Trial::id).toList();
-        Map<UUID, List<TrialArm>> arms = trials.armsOf(ids).stream().collect(Collectors.groupingBy(TrialArm::trialId));
-        Map<UUID, List<TrialPiece>> rows =
-                trials.piecesOf(ids).stream().collect(Collectors.groupingBy(TrialPiece::trialId));
-        List<UUID> pieceIds = rows.values().stream()
-                .flatMap(Collection::stream)
-                .map(TrialPiece::pieceId)
-                .distinct()
-                .toList();
-        Map<UUID, Figures> figures = pieces.figures(pieceIds).stream()
-                .collect(Collectors.toMap(each -> each.piece().id(), Function.identity()));
-        return asked.stream()
-                .map(trial -> {
-                    Map<UUID, List<Figures>> byArm = new HashMap<>();
-                    Map<UUID, String> blocks = new HashMap<>();
-                    for (TrialPiece row : rows.getOrDefault(trial.id(), List.of())) {
-                        byArm.computeIfAbsent(row.armId(), arm -> new ArrayList<>())
-                                .add(figures.get(row.pieceId()));
-                        blocks.put(row.pieceId(), row.block());
-                    }
-                    return new TrialWithPieces(trial, arms.getOrDefault(trial.id(), List.of()), byArm, blocks);
-                })
-                .toList();
-    }
-
     /** What a tasting begins with that is to answer it: of each arm a piece that was cut, else any of it. */
     FirstTasting firstTasting(UUID id) {
-        Trial asked = trials.findById(id).orElseThrow(() -> Refusal.notFound("trial"));
-        TrialWithPieces trial = gather(List.of(asked)).get(0);
+        Trial asked = trials.find(id);
+        TrialWithPieces trial = trials.whole(asked);
+        Map<UUID, SetUp> done = setUps.of(List.of(trial));
         return FirstTasting.of(
                 asked.question(),
                 id,
-                trial.arms().stream().map(arm -> sample(arm, trial.of(arm))).toList());
+                trial.arms().stream()
+                        .map(arm -> sample(arm, trial.of(arm), finish(done.get(arm.id()))))
+                        .toList());
     }
 
-    private static FirstSample sample(TrialArm arm, List<Figures> figures) {
+    /** What an arm is to be eaten with. */
+    private static Finish finish(@Nullable SetUp setUp) {
+        boolean butter = setUp != null
+                && setUp.treatments().stream().anyMatch(given -> given.kind() == TreatmentKind.TABLE_BUTTER);
+        return butter ? Finish.BUTTER : Finish.NOTHING;
+    }
+
+    private static FirstSample sample(TrialArm arm, List<Figures> figures, Finish finish) {
         List<Piece> there = figures.stream().map(Figures::piece).toList();
         Optional<Piece> piece = there.stream()
                 .filter(each -> each.state() == PieceState.CUT)
@@ -180,15 +156,17 @@ class TrialReading {
                 arm.name(),
                 arm.id(),
                 piece.map(Piece::id).orElse(null),
-                piece.map(Piece::tag).orElse(null));
+                piece.map(Piece::tag).orElse(null),
+                finish);
     }
 
     TrialView view(UUID id) {
-        Trial asked = trials.findById(id).orElseThrow(() -> Refusal.notFound("trial"));
-        TrialWithPieces trial = gather(List.of(asked)).get(0);
-        List<Flaw> flaws = flaws(trial);
-        Tasted tables = tasted.of(id, trial.control().id());
+        Trial asked = trials.find(id);
+        TrialWithPieces trial = trials.whole(asked);
+        List<Flaw> flaws = trials.flaws(trial);
+        Tasted tables = tasted.of(id, trial.controls());
         List<OfArm> found = verdicts.of(trial, tables);
+        TrialThread.Line line = thread.of(asked);
         int lastDay = (int) Math.ceil(trial.all()
                 .mapToDouble(each -> Math.max(each.piece().targetDays().orElse(0), verdicts.reached(each)))
                 .max()
@@ -217,11 +195,10 @@ class TrialReading {
                         .toList(),
                 tables.tables(),
                 TrialVerdicts.conclusions(trial, found, flaws, tables),
-                thread(asked),
-                Arrays.stream(Change.values())
-                        .filter(change -> nextTrial.offers(trial, change))
-                        .map(change -> new NextView(change, change.label()))
-                        .toList());
+                best(trial, tables),
+                ageing.of(trial, tables),
+                line.together(),
+                line.steps());
     }
 
     private ArmView view(TrialWithPieces trial, TrialArm arm, int lastDay, Map<UUID, String> given) {
@@ -283,9 +260,6 @@ class TrialReading {
         if (cut.isEmpty()) {
             return null;
         }
-        List<Double> costs = cut.stream()
-                .flatMap(each -> each.steak().perKilogram().stream())
-                .toList();
         return new MeansView(
                 cut.size(),
                 mean(cut, each -> each.ledger().shrinkFraction()),
@@ -293,58 +267,87 @@ class TrialReading {
                 mean(cut, each -> each.ledger().discardFraction()),
                 mean(cut, each -> each.ledger().steakYield()),
                 mean(cut, each -> each.ledger().usableYield()),
-                costs.isEmpty()
-                        ? null
-                        : costs.stream()
-                                .mapToDouble(Double::doubleValue)
-                                .average()
-                                .orElseThrow());
+                known(
+                        cut,
+                        each -> each.log().steaks().isEmpty()
+                                ? Optional.empty()
+                                : Optional.of((double) each.log().steaks().getAsInt())),
+                known(cut, each -> each.steak().perKilogram()),
+                known(cut, each -> each.steak().perKilogramEaten()));
+    }
+
+    /** The mean of those it is known of. */
+    private static @Nullable Double known(List<Figures> cut, Function<Figures, Optional<Double>> value) {
+        OptionalDouble mean = cut.stream()
+                .flatMap(each -> value.apply(each).stream())
+                .mapToDouble(Double::doubleValue)
+                .average();
+        return mean.isPresent() ? mean.getAsDouble() : null;
+    }
+
+    /** What won at the table, where a finish was tasted: arms alone are told of by the conclusions. */
+    private static @Nullable BestView best(TrialWithPieces trial, Tasted tables) {
+        boolean finished = tables.plates().stream().anyMatch(plate -> plate.finish() != Finish.NOTHING);
+        return tables.best()
+                .filter(best -> finished)
+                .map(best -> {
+                    ArmPlate plate = tables.plates().get(best.plate());
+                    String arm = name(trial, plate);
+                    TastingVerdict said = TastingVerdict.of(
+                            best.against(),
+                            plate.finish().on(arm),
+                            on(trial, tables.plates().get(best.closest())));
+                    return new BestView(
+                            "Best liked was %s: %s %s"
+                                    .formatted(plate.finish().on(arm), said.found(), TastingVerdict.surety(best.p())),
+                            plate.finish() == Finish.NOTHING
+                                    ? null
+                                    : "Age it as in %s, and put %s on at the table."
+                                            .formatted(arm, plate.finish().label()));
+                })
+                .orElse(null);
+    }
+
+    private static String on(TrialWithPieces trial, ArmPlate plate) {
+        return plate.finish().on(name(trial, plate));
+    }
+
+    private static String name(TrialWithPieces trial, ArmPlate plate) {
+        return trial.arms().stream()
+                .filter(arm -> arm.id().equals(plate.arm()))
+                .map(TrialArm::name)
+                .findFirst()
+                .orElse("");
     }
 
     private static double mean(List<Figures> cut, ToDoubleFunction<Figures> value) {
         return cut.stream().mapToDouble(value).average().orElseThrow();
     }
 
-    /** The trials it came from and those that came from it, the first first. */
-    private List<ThreadView> thread(Trial trial) {
-        List<Trial> all = trials.newest();
-        Set<UUID> line = new HashSet<>(Set.of(trial.id()));
-        boolean grown = true;
-        while (grown) {
-            List<UUID> more = all.stream()
-                    .flatMap(each -> each.from().stream()
-                            .flatMap(from -> line.contains(each.id())
-                                    ? Stream.of(from)
-                                    : line.contains(from) ? Stream.of(each.id()) : Stream.empty()))
-                    .toList();
-            grown = line.addAll(more);
-        }
-        List<Trial> own = all.stream()
-                .filter(each -> line.contains(each.id()))
-                .sorted(Comparator.comparing(Trial::startedOn))
-                .toList();
-        List<TrialWithPieces> whole = gather(own);
-        Map<UUID, Tasted> tables = tables(whole);
-        return whole.stream()
-                .map(each -> new ThreadView(
-                        each.trial().id(),
-                        each.trial().question(),
-                        each.trial().changed(),
-                        each.trial().startedOn(),
-                        each.ended(),
-                        each.ended()
-                                ? sentences(
-                                        each,
-                                        flaws(each),
-                                        tables.getOrDefault(each.trial().id(), Tasted.NOTHING))
-                                : List.of(),
-                        each.trial().learnt()))
-                .toList();
+    /** What a next trial may change, arm by arm, with what is proposed. */
+    NextTrial.NextForm next(UUID id, int days) {
+        TrialWithPieces trial = trials.whole(trials.find(id));
+        Tasted tables = tasted.of(id, trial.controls());
+        Map<UUID, Strength> shown = verdicts.of(trial, tables).stream()
+                .filter(each -> each.verdict().judgement().asked())
+                .collect(Collectors.toMap(
+                        each -> each.arm().id(),
+                        each -> each.verdict().judgement().strength()));
+        List<TrialArm> treatedArms = trial.others();
+        Map<UUID, Heard> heard = trial.arms().stream().collect(Collectors.toMap(TrialArm::id, arm -> {
+            List<String> words = new ArrayList<>(tables.words().getOrDefault(arm.id(), List.of()));
+            words.addAll(learntOf(trial, arm, treatedArms));
+            return new Heard(words, Optional.ofNullable(shown.get(arm.id())));
+        }));
+        return nextTrial.from(trial, days, setUps.of(List.of(trial)), heard);
     }
 
-    /** The set-up of a next trial, with one thing changed. */
-    NextTrial.NextForm next(UUID id, Change change) {
-        Trial trial = trials.findById(id).orElseThrow(() -> Refusal.notFound("trial"));
-        return nextTrial.from(gather(List.of(trial)).get(0), change);
+    /** What was learnt in a sentence that names the arm, or in any where there is one arm beside the control only. */
+    private static List<String> learntOf(TrialWithPieces trial, TrialArm arm, List<TrialArm> others) {
+        boolean theOne = others.size() == 1 && others.contains(arm);
+        return Arrays.stream(trial.trial().learnt().split("(?<=[.!?])\\s+"))
+                .filter(sentence -> theOne
+                        || sentence.toLowerCase(Locale.ROOT).contains(arm.name().toLowerCase(Locale.ROOT)))
+                .toList();
     }
 }

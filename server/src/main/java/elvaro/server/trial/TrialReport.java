@@ -13,7 +13,6 @@ import elvaro.server.tasting.SaidView;
 import elvaro.server.trial.TrialView.ArmPieceView;
 import elvaro.server.trial.TrialView.ArmView;
 import elvaro.server.trial.TrialView.MeansView;
-import elvaro.server.trial.TrialView.VerdictView;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
@@ -66,9 +65,7 @@ class TrialReport {
                 .forEach(tasted -> sentences(
                         paper,
                         "Tasted on %s by %d".formatted(tasted.heldOn(), tasted.tasters()),
-                        Stream.concat(
-                                        tasted.verdicts().stream().map(SaidView::sentence),
-                                        tasted.weakenedBy().stream())
+                        Stream.concat(tasted.verdicts().stream().map(SaidView::sentence), tasted.weakenedBy().stream())
                                 .toList()));
         sentences(
                 paper,

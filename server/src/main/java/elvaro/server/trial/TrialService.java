@@ -112,15 +112,7 @@ class TrialService {
                 .min(LocalDate::compareTo)
                 .orElse(workshops.today());
         List<TrialArm> arms = save(
-                new Trial(
-                        id,
-                        form.question().strip(),
-                        form.factor(),
-                        form.measure(),
-                        null,
-                        form.fromId(),
-                        form.changed().strip(),
-                        first),
+                new Trial(id, form.question().strip(), form.factor(), form.measure(), null, form.fromId(), first),
                 form);
         for (int index = 0; index < arms.size(); index++) {
             for (UUID piece : form.arms().get(index).pieces()) {
@@ -135,27 +127,22 @@ class TrialService {
         if (form.parts().size() < count) {
             throw Refusal.wrong("too-few-parts", "parts", "Cut the lot into a part for every arm at least.");
         }
-        if (form.arms().stream().anyMatch(arm -> arm.setUp() == null)) {
-            throw Refusal.wrong("missing", "setUp", "Say what is done with the pieces of every arm.");
+        for (ArmForm arm : form.arms()) {
+            if (arm.setUp() == null) {
+                throw Refusal.wrong("missing", "setUp", "Say what is done with the pieces of every arm.");
+            }
+            arm.setUp().check();
         }
         long seed = seeds.nextLong();
         List<Integer> drawn = Draw.of(count, form.parts().size(), seed);
         LocalDate hungOn = form.hungOn() == null ? workshops.today() : form.hungOn();
         List<NewPiece> parts = new ArrayList<>();
         for (int part = 0; part < drawn.size(); part++) {
-            parts.add(part(id, part, form.parts().get(part), form.arms().get(drawn.get(part)), hungOn));
+            parts.add(part(id, part, form, form.arms().get(drawn.get(part)), hungOn));
         }
         hanging.split(lot.id(), new SplitForm(parts, form.answers()));
         List<TrialArm> arms = save(
-                new Trial(
-                        id,
-                        form.question().strip(),
-                        form.factor(),
-                        form.measure(),
-                        seed,
-                        form.fromId(),
-                        form.changed().strip(),
-                        hungOn),
+                new Trial(id, form.question().strip(), form.factor(), form.measure(), seed, form.fromId(), hungOn),
                 form);
         for (int part = 0; part < drawn.size(); part++) {
             UUID piece = parts.get(part).id();
@@ -164,31 +151,32 @@ class TrialService {
             if (setUp != null && setUp.benchOrder() != null) {
                 writer.cutBy(writer.lock(piece), setUp.benchOrder());
             }
-            TreatmentForm asked = setUp == null ? null : setUp.treatment();
-            if (asked != null) {
-                treatments.give(piece, Ids.after(piece, "treated"), asked.beginning(hungOn, form.answers()));
+            List<TreatmentForm> asked = setUp == null ? List.of() : setUp.treatments();
+            for (int number = 0; number < asked.size(); number++) {
+                String which = number == 0 ? "treated" : "treated " + (number + 1);
+                treatments.give(
+                        piece, Ids.after(piece, which), asked.get(number).beginning(hungOn, form.answers()));
             }
             String block = "%d/%d".formatted(lot.number(), Draw.block(count, part) + 1);
             entities.persist(new TrialPiece(arms.get(drawn.get(part)), piece, block));
         }
     }
 
-    private static NewPiece part(UUID trial, int part, int grams, ArmForm arm, LocalDate hungOn) {
+    private static NewPiece part(UUID trial, int part, TrialForm form, ArmForm arm, LocalDate hungOn) {
         SetUp setUp = arm.setUp();
         if (setUp == null) {
             throw new IllegalArgumentException("An arm of a lot has a set-up");
         }
-        PieceRole role =
-                arm.control() ? PieceRole.CONTROL : setUp.treatment() == null ? PieceRole.PLAIN : PieceRole.TREATED;
-        boolean waits = setUp.daysBefore() > 0;
+        boolean waits = !setUp.isFresh() && Math.max(setUp.daysBefore(), form.waitsDays()) > 0;
+        boolean hangs = !setUp.isFresh() && !waits;
         return new NewPiece(
                 Ids.after(trial, "part " + part),
-                role,
-                grams,
+                role(arm, setUp),
+                form.parts().get(part),
                 waits,
                 setUp.method(),
-                waits ? null : setUp.chamberId(),
-                waits ? null : hungOn,
+                hangs ? setUp.chamberId() : null,
+                hangs ? hungOn : null,
                 setUp.targetDays(),
                 0,
                 Coating.NONE,
@@ -197,6 +185,13 @@ class TrialService {
                 null,
                 null,
                 setUp.consumablesMinor());
+    }
+
+    private static PieceRole role(ArmForm arm, SetUp setUp) {
+        if (setUp.isFresh()) {
+            return PieceRole.FRESH;
+        }
+        return arm.control() ? PieceRole.CONTROL : setUp.treatments().isEmpty() ? PieceRole.PLAIN : PieceRole.TREATED;
     }
 
     /** What its rows point at is written first. */

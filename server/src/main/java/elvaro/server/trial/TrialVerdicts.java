@@ -33,9 +33,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
@@ -65,23 +68,84 @@ class TrialVerdicts {
                 compared(trial, arm, measure, tasted).ifPresent(each -> all.put(each.found(), each));
             }
         }
-        return Judgement.of(trial.trial().measure(), List.copyOf(all.keySet())).stream()
+        return judged(trial.trial().measure(), all, others);
+    }
+
+    /**
+     * The last of several trials of one thing with those before it, in what was asked: their pieces beside each other, and
+     * every taster with one voice.
+     *
+     * @param run the last first; its arms are known in the others by their names
+     */
+    List<OfArm> together(List<TrialWithPieces> run, Map<UUID, Tasted> tasted) {
+        TrialWithPieces last = run.get(0);
+        List<TrialArm> others = last.others();
+        Map<Found, Compared> all = new LinkedHashMap<>();
+        IntStream.range(0, others.size())
+                .mapToObj(number -> together(run, number, tasted))
+                .flatMap(Optional::stream)
+                .forEach(each -> all.put(each.found(), each));
+        return judged(last.trial().measure(), all, others);
+    }
+
+    private static Optional<Compared> together(List<TrialWithPieces> run, int number, Map<UUID, Tasted> tasted) {
+        TrialWithPieces last = run.get(0);
+        TrialMeasure measure = last.trial().measure();
+        TrialArm arm = last.others().get(number);
+        TrialArm control = last.controlOf(arm);
+        if (measure.isOfPieces()) {
+            return measured(
+                    number,
+                    measure,
+                    control,
+                    arm,
+                    named(run, control.name(), (trial, each) -> found(trial, measure, each)),
+                    named(run, arm.name(), (trial, each) -> found(trial, measure, each)));
+        }
+        List<Map<UUID, Integer>> heard = named(
+                run,
+                arm.name(),
+                (trial, each) -> List.of(tasted.getOrDefault(trial.trial().id(), Tasted.NOTHING)
+                        .voices(each.id(), trial.controlOf(each).id())));
+        return Optional.of(Preference.count(Tasted.oneVoiceEach(heard).values()))
+                .filter(liking -> liking.decided() > 0)
+                .map(liking -> liked(number, liking, arm.name(), control.name()));
+    }
+
+    /** What the arms of one name have, over all trials. */
+    private static <T> List<T> named(
+            List<TrialWithPieces> run, String name, BiFunction<TrialWithPieces, TrialArm, List<T>> what) {
+        return run.stream()
+                .flatMap(trial -> trial.arms().stream()
+                        .filter(each -> each.name().equalsIgnoreCase(name))
+                        .flatMap(each -> what.apply(trial, each).stream()))
+                .toList();
+    }
+
+    private static List<OfArm> judged(TrialMeasure main, Map<Found, Compared> all, List<TrialArm> others) {
+        return Judgement.of(main, List.copyOf(all.keySet())).stream()
                 .map(judgement -> new OfArm(
                         others.get(judgement.found().arm()),
                         all.get(judgement.found()).inWords().apply(judgement)))
                 .toList();
     }
 
-    private static Optional<Compared> compared(
-            TrialWithPieces trial, int number, TrialMeasure measure, Tasted tasted) {
-        TrialArm control = trial.control();
+    private static Optional<Compared> compared(TrialWithPieces trial, int number, TrialMeasure measure, Tasted tasted) {
         TrialArm arm = trial.others().get(number);
-        if (!measure.isOfPieces()) {
-            return Optional.ofNullable(tasted.liking().get(arm.id()))
-                    .map(liking -> liked(number, liking, arm.name(), control.name()));
-        }
-        List<ArmValue> there = found(trial, measure, control);
-        List<ArmValue> here = found(trial, measure, arm);
+        TrialArm control = trial.controlOf(arm);
+        return measure.isOfPieces()
+                ? measured(number, measure, control, arm, found(trial, measure, control), found(trial, measure, arm))
+                : tasted.liking(arm.id(), control.id())
+                        .map(liking -> liked(number, liking, arm.name(), control.name()));
+    }
+
+    private static Optional<Compared> measured(
+            int number,
+            TrialMeasure measure,
+            TrialArm control,
+            TrialArm arm,
+            List<ArmValue> there,
+            List<ArmValue> here) {
         if (there.isEmpty() || here.isEmpty()) {
             return Optional.empty();
         }
@@ -100,8 +164,7 @@ class TrialVerdicts {
     }
 
     /** One for each arm that has a verdict or was tasted. */
-    static List<Conclusion> conclusions(
-            TrialWithPieces trial, List<OfArm> verdicts, List<Flaw> flaws, Tasted tasted) {
+    static List<Conclusion> conclusions(TrialWithPieces trial, List<OfArm> verdicts, List<Flaw> flaws, Tasted tasted) {
         List<Conclusion> all = new ArrayList<>();
         for (TrialArm arm : trial.others()) {
             List<TrialVerdict> own = verdicts.stream()
@@ -137,9 +200,9 @@ class TrialVerdicts {
         TrialMeasure measure = trial.trial().measure();
         if (!measure.isOfPieces()) {
             return "%s and %s were not tasted blind against each other yet: which is liked better is not known."
-                    .formatted(arm.name(), trial.control().name());
+                    .formatted(arm.name(), trial.controlOf(arm).name());
         }
-        boolean cut = Stream.of(arm, trial.control())
+        boolean cut = Stream.of(arm, trial.controlOf(arm))
                 .allMatch(each -> trial.of(each).stream().anyMatch(TrialWithPieces::cut));
         if (!cut) {
             return "The %s of %s is not known before pieces of both arms are cut."
@@ -151,18 +214,19 @@ class TrialVerdicts {
     }
 
     private static Optional<String> lesson(TrialWithPieces trial, TrialArm arm) {
-        List<Figures> there = cut(trial, trial.control());
+        List<Figures> there = cut(trial, trial.controlOf(arm));
         List<Figures> here = cut(trial, arm);
         if (there.isEmpty() || here.isEmpty()) {
             return Optional.empty();
         }
         String causes = here.stream()
                 .flatMap(each -> each.log().causes().stream())
+                .filter(cause -> cause != DiscardCause.CRUST) // which is thrown away always
                 .distinct()
                 .sorted()
                 .map(DiscardCause::label)
                 .collect(Collectors.joining(", "));
-        return Lesson.of(arm.name(), trial.control().name(), went(there), went(here), causes);
+        return Lesson.of(arm.name(), trial.controlOf(arm).name(), went(there), went(here), causes);
     }
 
     private static Went went(List<Figures> pieces) {

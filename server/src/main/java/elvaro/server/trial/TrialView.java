@@ -2,12 +2,11 @@ package elvaro.server.trial;
 
 import elvaro.core.inspection.Rule;
 import elvaro.core.trial.Band;
-import elvaro.core.trial.Change;
 import elvaro.core.trial.Conclusion;
 import elvaro.core.trial.Design.Flaw;
-import elvaro.core.trial.Strength;
 import elvaro.core.trial.Factor;
 import elvaro.core.trial.Judgement;
+import elvaro.core.trial.Strength;
 import elvaro.core.trial.TrialMeasure;
 import elvaro.core.trial.TrialVerdict;
 import elvaro.server.hanging.CostView;
@@ -28,8 +27,10 @@ import org.jspecify.annotations.Nullable;
  * @param drying how fast each arm dries against the control so far, in words
  * @param verdicts by arm and measure, of what is cut
  * @param conclusions one for each arm that has a verdict or was tasted
+ * @param best the plate most tasters liked better than each other; absent where there is none, or arms alone were tasted
+ * @param ageing what each grade gains by it; absent where something else is asked
+ * @param together what it shows with the trials before it that it repeats
  * @param thread the line of trials it stands in, the first first; it alone where it stands alone
- * @param next what a next trial may change
  */
 record TrialView(
         UUID id,
@@ -49,8 +50,10 @@ record TrialView(
         List<VerdictView> verdicts,
         List<TastedView> tastings,
         List<Conclusion> conclusions,
-        List<ThreadView> thread,
-        List<NextView> next) {
+        @Nullable BestView best,
+        @Nullable AgeingView ageing,
+        List<String> together,
+        List<ThreadView> thread) {
 
     /**
      * An arm.
@@ -84,7 +87,11 @@ record TrialView(
     /** A look on a day of the hanging. */
     record SeenView(UUID id, long day, Rule.Answer answer, String seen, List<UUID> photos) {}
 
-    /** @param perKgSteak minor units; absent where no steak has a cost */
+    /**
+     * @param steaks of a piece; absent where they were not counted
+     * @param perKgSteak minor units; absent where there is no steak, or its price is not known
+     * @param perKgEaten the same of all that is eaten
+     */
     record MeansView(
             int pieces,
             double shrink,
@@ -92,7 +99,42 @@ record TrialView(
             double discard,
             double steakYield,
             double usableYield,
-            @Nullable Double perKgSteak) {}
+            @Nullable Double steaks,
+            @Nullable Double perKgSteak,
+            @Nullable Double perKgEaten) {}
+
+    /**
+     * The plate that won.
+     *
+     * @param proposal what to do next time, where what was put on it won
+     */
+    record BestView(String sentence, @Nullable String proposal) {}
+
+    /**
+     * Whether ageing pays.
+     *
+     * @param gains of each grade, the cheapest first
+     * @param cheapAgainstDear the cheapest one aged against the dearest fresh; absent where there is one price only
+     */
+    record AgeingView(List<GainView> gains, @Nullable String cheapAgainstDear) {}
+
+    /**
+     * What one grade gains by ageing; costs are minor units for a kilogram of steak, scores those for liking, 1 to 7.
+     *
+     * @param shift of the scores, aged less fresh, with its interval; absent where fewer than two tasters scored both
+     * @param liked how many liked it better, in a sentence
+     */
+    record GainView(
+            String aged,
+            String fresh,
+            @Nullable Double paidMinorPerKg,
+            @Nullable Double freshPerKg,
+            @Nullable Double agedPerKg,
+            @Nullable Double freshScore,
+            @Nullable Double agedScore,
+            @Nullable Double shift,
+            @Nullable Band band,
+            @Nullable String liked) {}
 
     /**
      * An arm against the control in one measure.
@@ -138,8 +180,6 @@ record TrialView(
             boolean ended,
             List<String> conclusions,
             String learnt) {}
-
-    record NextView(Change change, String label) {}
 
     /** A trial in a list. */
     record TrialLine(

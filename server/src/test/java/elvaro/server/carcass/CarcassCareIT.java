@@ -376,8 +376,6 @@ class CarcassCareIT {
                 List.of(),
                 "arms",
                 List.of(arm("hung", true, hung), arm("iced", false, iced)),
-                "changed",
-                "",
                 "answers",
                 Map.of());
     }

@@ -148,8 +148,6 @@ class WorkshopsApartIT {
                                 false,
                                 "pieces",
                                 List.of(other))),
-                "changed",
-                "",
                 "answers",
                 Map.of());
     }

@@ -3,6 +3,7 @@ package elvaro.server.tasting;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.tasting.Attribute;
+import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.TastingKind;
 import elvaro.server.tasting.FirstTasting.FirstSample;
 import java.util.Collections;
@@ -23,7 +24,7 @@ class FirstTastingTest {
     @ParameterizedTest(name = "{0} arms: {1}")
     @CsvSource({"2, PAIRED", "3, RANKING", "6, RANKING"})
     void two_arms_are_set_against_each_other_and_more_are_put_in_order(int arms, TastingKind kind) {
-        FirstSample arm = FirstSample.ofArm("Honey", UUID.randomUUID(), UUID.randomUUID(), "41A");
+        FirstSample arm = FirstSample.ofArm("Honey", UUID.randomUUID(), UUID.randomUUID(), "41A", Finish.NOTHING);
         FirstTasting first = FirstTasting.of("Is it liked more?", UUID.randomUUID(), Collections.nCopies(arms, arm));
         assertThat(first.kind()).isEqualTo(kind);
         assertThat(first.samples()).hasSize(arms);

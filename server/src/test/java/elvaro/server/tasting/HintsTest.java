@@ -26,7 +26,7 @@ class HintsTest {
                 rounds,
                 List.of(scored),
                 samples.stream()
-                        .map(name -> new SampleForm(UUID.randomUUID(), name, null, null, 30, false))
+                        .map(name -> new SampleForm(UUID.randomUUID(), name, null, null, 30, false, null))
                         .toList(),
                 IntStream.range(0, tasters)
                         .mapToObj(each -> new TasterForm(UUID.randomUUID(), null, "Taster " + each))

@@ -81,8 +81,10 @@ class TastingIT {
 
         JsonNode after = table.reveal();
         assertThat(after.at("/result/verdicts/0/sentence").asString())
-                .startsWith("Honey is liked more by 5 of 6 (P(better) 0.94); p 0.219.");
-        assertThat(after.at("/result/verdicts/0/strength").asString()).isEqualTo("LEANING");
+                .isEqualTo("5 of 6 liked Honey better than Plain."
+                        + " No difference is shown, which is not to say there is none.");
+        assertThat(after.at("/result/verdicts/0/statistics").asString()).contains("p 0.219");
+        assertThat(after.at("/result/verdicts/0/strength").asString()).isEqualTo("NOT_SHOWN");
         assertThat(after.at("/result/scores/0/shifts/0/shift").asDouble()).isEqualTo(1);
         assertThat(hand.get("/api/tastings/" + table.id()).body().path("plates"))
                 .hasSize(6);
@@ -326,8 +328,6 @@ class TastingIT {
                                         false,
                                         "pieces",
                                         List.of(pieces.get(1)))),
-                        "changed",
-                        "",
                         "answers",
                         Map.of())));
         Map<String, Object> body = Bodies.tastingBody("PAIRED", 2, 6);
@@ -345,12 +345,12 @@ class TastingIT {
         table.reveal();
         JsonNode view = host.get("/api/trials/" + trial).body();
         assertThat(view.at("/conclusions/0/sentence").asString())
-                .startsWith("Porcini against Plain: liked more by 5 of 6 (P(better) 0.94)");
+                .startsWith("5 of 6 liked Porcini better than Plain. No difference is shown");
         assertThat(view.at("/conclusions/0/weakenedBy").toString())
                 .contains("The core of Honey, Plain was not measured.");
         assertThat(view.at("/tastings/0/state").asString()).isEqualTo("REVEALED");
         assertThat(host.get("/api/trials").body().at("/0/conclusions/0").asString())
-                .contains("liked more by 5 of 6");
+                .contains("5 of 6 liked Porcini better than Plain.");
 
         JsonNode strengths = host.get("/api/tastings/strengths").body();
         assertThat(strengths.at("/treatments/0/against").asString()).isEqualTo("Plain");
