@@ -35,24 +35,22 @@ function TrialSheet({ trial }: { trial: Trial }) {
     <Page
       title={trial.question}
       aside={
-        <>
-          <Typography sx={{ color: 'text.secondary', flex: 1 }}>
-            {trial.factorLabel}, judged by {trial.measureLabel}, since {date(trial.startedOn)},{' '}
-            {trial.ended ? 'ended' : 'running'}
-            {trial.seed ? ', drawn by lot' : ''}
-          </Typography>
-          <Button
-            className="no-print"
-            color="inherit"
-            href={`/api/trials/${trial.id}/report`}
-            target="_blank"
-            rel="noreferrer"
-          >
-            Report
-          </Button>
-        </>
+        <Button
+          className="no-print"
+          color="inherit"
+          href={`/api/trials/${trial.id}/report`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Report
+        </Button>
       }
     >
+      <Typography sx={{ color: 'text.secondary', mt: -1.5, mb: 2 }}>
+        {trial.factorLabel}, judged by {trial.measureLabel}, since {date(trial.startedOn)},{' '}
+        {trial.ended ? 'ended' : 'running'}
+        {trial.seed ? ', drawn by lot' : ''}
+      </Typography>
       <Box sx={{ display: 'grid', gap: 4 }}>
         <Outcome trial={trial} />
         <Arms trial={trial} />
@@ -115,7 +113,7 @@ function Outcome({ trial }: { trial: Trial }) {
       ))}
       <HowSure lines={asked.map(({ statistics }) => statistics)} />
       {trial.ageing && <Ageing ageing={trial.ageing} />}
-      <Beside verdicts={trial.verdicts.filter((verdict) => !verdict.asked)} />
+      <Beside verdicts={trial.verdicts.filter(({ asked, measure }) => !asked && measure !== 'LIKING')} />
       {!trial.ended &&
         (trial.drying.length > 0 ? (
           trial.drying.map((sentence) => (
@@ -173,7 +171,7 @@ function Tasted({ trial }: { trial: Trial }) {
             Tasted on {date(tasting.heldOn)}
           </MuiLink>
           {tasting.state === 'REVEALED'
-            ? `: ${tasting.verdicts[0]?.sentence ?? 'nobody answered.'}`
+            ? ` by ${tasting.tasters}, as ${tasting.kindLabel.toLowerCase()}`
             : ': what came of it is not revealed yet.'}
         </Typography>
       ))}

@@ -8,7 +8,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.IntSummaryStatistics;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -194,20 +196,23 @@ public record Design(Factor factor, List<Arm> arms) {
         return pieces().anyMatch(piece -> !piece.fresh() && !fresh.contains(piece.lot()));
     }
 
-    /** Spirit and smoke scent what stands beside them; an arm that gives the same scent off loses nothing by it. */
+    /** Spirit and smoke scent what stands beside them; arms that stood beside the same are told of together. */
     private List<Flaw> scented() {
-        return arms.stream()
-                .filter(arm ->
-                        !of(arm, facts -> String.join(", ", facts.besides())).equals(Set.of("")))
-                .map(arm -> new Flaw(
+        Map<String, List<String>> arms = new LinkedHashMap<>();
+        for (Arm arm : this.arms) {
+            String beside = arm.pieces().stream()
+                    .flatMap(facts -> facts.besides().stream())
+                    .distinct()
+                    .collect(Collectors.joining("; "));
+            if (!beside.isEmpty()) {
+                arms.computeIfAbsent(beside, each -> new ArrayList<>()).add(arm.name());
+            }
+        }
+        return arms.entrySet().stream()
+                .map(each -> new Flaw(
                         FlawKind.SCENTED,
                         "Beside %s stood %s: it may have taken the scent on."
-                                .formatted(
-                                        arm.name(),
-                                        arm.pieces().stream()
-                                                .flatMap(facts -> facts.besides().stream())
-                                                .distinct()
-                                                .collect(Collectors.joining(", "))),
+                                .formatted(String.join(" and ", each.getValue()), each.getKey()),
                         "Give spirit and smoke a chamber of their own."))
                 .toList();
     }

@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -45,10 +46,6 @@ public class Scents implements Neighbours {
                     && chamber.equals(stay.chamber())
                     && !from.isAfter(stay.until())
                     && !until.isBefore(stay.from());
-        }
-
-        private String words() {
-            return "%s, %s".formatted(piece.tag(), scent.label());
         }
     }
 
@@ -98,16 +95,13 @@ public class Scents implements Neighbours {
                     until));
         }
 
-        /** What stood beside a piece, as {@code 22B, spirit}; nothing that it gives off itself. */
+        /** What stood beside a piece, as {@code smoke (6A, 6B)}; nothing that it gives off itself. */
         public List<String> beside(Piece piece, PieceLog log) {
-            return stay(piece, log).stream()
+            return words(stay(piece, log).stream()
                     .flatMap(stay -> scented.stream().filter(each -> each.meets(stay)))
                     .filter(each -> scented.stream()
                             .noneMatch(own -> own.piece().id().equals(piece.id()) && own.scent() == each.scent()))
-                    .map(Scented::words)
-                    .distinct()
-                    .sorted()
-                    .toList();
+                    .toList());
         }
 
         private List<Scented> in(Chamber chamber) {
@@ -116,6 +110,21 @@ public class Scents implements Neighbours {
                             each.chamber().equals(chamber.id()) && !each.until().isBefore(today))
                     .toList();
         }
+    }
+
+    /** By scent, the pieces it comes from. */
+    private static List<String> words(List<Scented> all) {
+        Map<Scent, List<String>> tags = all.stream()
+                .collect(Collectors.groupingBy(
+                        Scented::scent,
+                        TreeMap::new,
+                        Collectors.mapping(each -> each.piece().tag(), Collectors.toList())));
+        return tags.entrySet().stream()
+                .map(each -> "%s (%s)"
+                        .formatted(
+                                each.getKey().label(),
+                                each.getValue().stream().distinct().sorted().collect(Collectors.joining(", "))))
+                .toList();
     }
 
     public Air air() {
@@ -131,12 +140,7 @@ public class Scents implements Neighbours {
                         "scented-chamber",
                         "chamberId",
                         "%s holds %s, which scents everything beside it. Hang it there all the same?"
-                                .formatted(
-                                        chamber.name(),
-                                        there.stream()
-                                                .map(Scented::words)
-                                                .distinct()
-                                                .collect(Collectors.joining("; ")))));
+                                .formatted(chamber.name(), String.join(" and ", words(there)))));
     }
 
     @Override
