@@ -56,6 +56,7 @@ export function Piles({ bench, using, shown }: Props) {
       },
     );
   };
+  const nothing = bench.piece.log.every((entry) => entry.kind !== 'PILE' || !entry.stands);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     put(last);
@@ -94,6 +95,19 @@ export function Piles({ bench, using, shown }: Props) {
         )}
       </Box>
       <PileButtons bench={bench} ready={ready} count={count} onCount={setCount} onPut={put} />
+      {nothing && count > 0 && (
+        <Button
+          variant="outlined"
+          color="inherit"
+          disabled={write.isPending}
+          onClick={() =>
+            write.mutate({ entry: { kind: 'COUNTED', steaks: count }, said: `${count} steaks, not weighed` })
+          }
+          sx={{ justifySelf: 'start', minHeight: 48 }}
+        >
+          {count} {count === 1 ? 'steak' : 'steaks'}, not weighed
+        </Button>
+      )}
       <Chips
         label="What is thrown away is"
         words={discardCauses}

@@ -3,6 +3,7 @@ import type { Schema } from '../api/client';
 import { entryOf, onPiles } from './piles';
 
 const entry = (part: Partial<Schema['EntryView']>): Schema['EntryView'] => ({
+  estimated: false,
   id: crypto.randomUUID(),
   kind: 'PILE',
   grams: 100,

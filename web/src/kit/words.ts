@@ -33,6 +33,7 @@ export const kindWords: Record<Schema['EntryView']['kind'], string> = {
   TRIMMED: 'Trimmed even',
   TREATED: 'Treated',
   STEP_DONE: 'Step done',
+  COUNTED: 'Steaks counted',
   HUNG: 'Hung',
   MOVED: 'Moved',
   PULLED: 'Pulled',

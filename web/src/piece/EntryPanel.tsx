@@ -36,6 +36,8 @@ interface Text {
   weight: string;
   words: string;
   at: string;
+  /** Whether there was no scale; of a pull only. */
+  estimated: boolean;
 }
 
 interface Props {
@@ -58,6 +60,7 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
     weight: corrects && kind !== 'NOTE' ? units.weightForField(corrects.grams) : '',
     words: kind === 'NOTE' ? (corrects?.words ?? '') : '',
     at: '',
+    estimated: false,
   }));
   const text = form.values;
   const [askWhen, setAskWhen] = useState(text.at !== '');
@@ -97,6 +100,7 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
           words: text.words.trim(),
           at: text.at === '' ? undefined : dayjs(text.at).toISOString(),
           corrects: corrects?.id,
+          ...(kind === 'PULLED' && text.estimated && { estimated: true }),
           answers,
         },
         said: kind === 'NOTE' ? `${card.tag}: noted` : `${name} saved`,
@@ -147,6 +151,9 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
         lines={kind === 'NOTE' ? 3 : undefined}
         most={2000}
       />
+      {kind === 'PULLED' && !live && (
+        <Entry.Check name="estimated" label="No scale here: an estimate, kept out of every figure" />
+      )}
       {askWhen ? (
         <Entry.Text name="at" label="When it was" type="datetime-local" />
       ) : (

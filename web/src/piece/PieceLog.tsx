@@ -130,7 +130,8 @@ export function PieceLog({ piece }: { piece: PieceView }) {
 
 function title(entry: Entry, weight: (grams: number) => string): string {
   const pile = streams.find(({ stream }) => stream === entry.stream)?.label;
-  return [pile ?? kindWords[entry.kind], entry.grams > 0 ? weight(entry.grams) : ''].join(' ').trim();
+  const figure = entry.kind === 'COUNTED' ? String(entry.steaks) : entry.grams > 0 ? weight(entry.grams) : '';
+  return [pile ?? kindWords[entry.kind], figure, entry.estimated ? '(estimated)' : ''].join(' ').trim();
 }
 
 /** Values that were questioned and kept, with who kept them and why. */

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param grams what the scale showed, coat and all; 0 where nothing was weighed
  * @param stream the pile, for {@link LogFactKind#PILE} only
  * @param steaks how many the container held, of the pile of steaks only; 0 for ends and roasts, absent where nobody counted
+ * @param estimated whether there was no scale: such a weight counts in no figure
  * @param cause why it was thrown away, of what is thrown away only; absent where nobody said
  */
 public record LogFact(
@@ -24,11 +25,15 @@ public record LogFact(
         int grams,
         @Nullable Stream stream,
         @Nullable Integer steaks,
-        @Nullable DiscardCause cause) {
+        @Nullable DiscardCause cause,
+        boolean estimated) {
 
     public LogFact {
-        if (steaks != null && stream != Stream.STEAK) {
+        if (steaks != null && stream != Stream.STEAK && kind != LogFactKind.COUNTED) {
             throw new IllegalArgumentException("Only the pile of steaks is counted");
+        }
+        if (estimated && kind != LogFactKind.PULLED) {
+            throw new IllegalArgumentException("Only the weight at the pull may be estimated");
         }
         if (cause != null && stream != Stream.DISCARD && kind != LogFactKind.CUT_AWAY) {
             throw new IllegalArgumentException("Only what is thrown away has a cause");
@@ -37,7 +42,7 @@ public record LogFact(
 
     /** One that counts no steaks and throws nothing away. */
     public LogFact(UUID id, @Nullable UUID corrects, LogFactKind kind, Instant at, int grams, @Nullable Stream stream) {
-        this(id, corrects, kind, at, grams, stream, null, null);
+        this(id, corrects, kind, at, grams, stream, null, null, false);
     }
 
     /** What an entry says. */
@@ -58,6 +63,8 @@ public record LogFact(
         UNWRAPPED,
         /** One container of one pile at the bench. */
         PILE,
+        /** Steaks counted and not weighed. */
+        COUNTED,
         /** Looked at and smelled; what was seen stands elsewhere under the same id. */
         LOOKED,
         /** The same, and its membrane was found leaking. */

@@ -91,7 +91,7 @@ public final class PieceLog {
                 case COAT_OFF -> coat = 0;
                 case WEIGHED -> net.add(new NetWeight(fact.id(), fact.at(), fact.grams() - coat));
                 default -> {
-                    if (fact.kind() == aged) {
+                    if (fact.kind() == aged && !fact.estimated()) {
                         net.add(new NetWeight(fact.id(), fact.at(), fact.grams() - coatAt(fact.at(), coat)));
                     }
                 }
@@ -261,6 +261,9 @@ public final class PieceLog {
 
     /** A: the weight at the pull, or without its wrap where that was weighed, net of coat. */
     public Optional<Integer> aged() {
+        if (isEstimated() && last(LogFactKind.UNWRAPPED).isEmpty()) {
+            return pull().map(LogFact::grams);
+        }
         return last(LogFactKind.UNWRAPPED)
                 .or(this::pull)
                 .flatMap(aged -> weighings().stream()
@@ -289,12 +292,22 @@ public final class PieceLog {
         return new Piles(grams);
     }
 
-    /** How many steaks were cut; empty where any container of steaks was not counted, or none is there. */
+    /** Whether the weight at the pull is an estimate, because there was no scale. */
+    public boolean isEstimated() {
+        return pull().filter(LogFact::estimated).isPresent();
+    }
+
+    /** How many steaks were cut; empty where any container of steaks was not counted, or nobody counted any. */
     public OptionalInt steaks() {
         List<LogFact> containers = facts.stream()
                 .filter(fact -> fact.kind() == LogFactKind.PILE && fact.stream() == Stream.STEAK)
                 .toList();
-        return containers.isEmpty() || containers.stream().anyMatch(fact -> fact.steaks() == null)
+        if (containers.isEmpty()) {
+            return last(LogFactKind.COUNTED)
+                    .map(counted -> OptionalInt.of(Objects.requireNonNull(counted.steaks())))
+                    .orElse(OptionalInt.empty());
+        }
+        return containers.stream().anyMatch(fact -> fact.steaks() == null)
                 ? OptionalInt.empty()
                 : OptionalInt.of(containers.stream()
                         .mapToInt(fact -> Objects.requireNonNull(fact.steaks()))

@@ -35,6 +35,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class BenchService {
+    private static final String NOTHING_WEIGHED =
+            "No pile was weighed. Closed like this its yields and costs are not known, and it counts in no figure but its shrink.";
+
     private final PieceWriter writer;
     private final LogService log;
     private final PieceQueries pieces;
@@ -148,7 +151,7 @@ public class BenchService {
     /**
      * Closes the bench; sent again, it is closed once.
      *
-     * @throws Refusal if no pile was weighed, or the piles do not add up and nobody said why
+     * @throws Refusal if no pile was weighed and nobody said so, or the piles do not add up and nobody said why
      */
     public void close(UUID pieceId, UUID entryId, Map<String, String> answers) {
         Piece piece = writer.lock(pieceId);
@@ -157,10 +160,11 @@ public class BenchService {
         }
         mustBeWhole(piece);
         Figures figures = figures(pieceId);
-        if (piece.state() == PieceState.PULLED && figures.ledger().piles().total() == 0) {
-            throw Refusal.wrong("no-piles", "piles", "Weigh the piles first; none was entered.");
-        }
-        List<Question> questions = balance(figures).question().map(List::of).orElse(List.of());
+        boolean nothing =
+                piece.state() == PieceState.PULLED && figures.ledger().piles().total() == 0;
+        List<Question> questions = nothing
+                ? List.of(Question.confirm("nothing-weighed", "piles", NOTHING_WEIGHED))
+                : balance(figures).question().map(List::of).orElse(List.of());
         List<Answers.Settled> settled = Answers.of(answers).settle(questions);
         String reason =
                 settled.stream().map(Answers.Settled::reason).findFirst().orElse("");

@@ -286,7 +286,16 @@ class CarcassService {
 
     private static EntryForm asItIs(int grams) {
         return new EntryForm(
-                LogFactKind.PILE, grams, Stream.STEAK, "Whole, to be trimmed later", null, null, Map.of(), 0, null);
+                LogFactKind.PILE,
+                grams,
+                Stream.STEAK,
+                "Whole, to be trimmed later",
+                null,
+                null,
+                Map.of(),
+                0,
+                null,
+                null);
     }
 
     private static Further further(CutOffForm form) {

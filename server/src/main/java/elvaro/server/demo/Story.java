@@ -243,7 +243,7 @@ final class Story {
             @Nullable DiscardCause cause,
             String words) {
         Instant at = hungAt.plusSeconds(Math.round(day * 86_400));
-        LogFact fact = new LogFact(Scenario.id(random), null, kind, at, grams, stream, steaks, cause);
+        LogFact fact = new LogFact(Scenario.id(random), null, kind, at, grams, stream, steaks, cause, false);
         UUID by = people.get(random.nextInt(people.size()));
         log.add(new LogEntry(pieceId, fact, words, at.plusSeconds(20 + random.nextInt(40)), by));
     }

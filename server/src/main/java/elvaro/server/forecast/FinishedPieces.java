@@ -222,12 +222,17 @@ public class FinishedPieces {
                 .collect(Collectors.toMap(CloserRow::pieceId, CloserRow::accountId, (first, last) -> last));
         for (FinishedLine line : lines) {
             PieceLog log = PieceLog.of(line.greenGrams(), facts.getOrDefault(line.id(), List.of()));
-            log.pull().map(LogFact::at).ifPresent(pulledAt -> {
+            log.pull().filter(pull -> isMeasured(log)).map(LogFact::at).ifPresent(pulledAt -> {
                 ClosedLog fresh = new ClosedLog(log.ledger(), log.steaks().orElse(0), pulledAt, closers.get(line.id()));
                 kept.put(key(line), fresh);
                 told.put(line.id(), fresh);
             });
         }
+    }
+
+    /** What nobody weighed, at the pull or on the piles, has no figures. */
+    private static boolean isMeasured(PieceLog log) {
+        return !log.isEstimated() && log.ledger().piles().total() + log.cutAway() > 0;
     }
 
     private static FinishedKey key(FinishedLine line) {

@@ -142,11 +142,13 @@ class ShopLearning {
                 .mapToObj(here::get)
                 .toList();
         List<Double> crusts = counted.stream()
+                .filter(piece -> isMeasured(read.get(piece.id())))
                 .flatMap(piece -> crustFound(piece, read.get(piece.id()).ledger()).stream())
                 .toList();
         Learnt crust = Learning.towardsZero(crusts, Estimates.TRIM_SD);
         double factor = Math.exp(crust.value());
         List<Double> steaks = counted.stream()
+                .filter(piece -> isMeasured(read.get(piece.id())))
                 .map(piece -> KnifeWork.steakOver(
                         piece.trimModel().orElseThrow().learnt(factor, 0),
                         read.get(piece.id()).ledger()))
@@ -192,6 +194,11 @@ class ShopLearning {
                         key.hanging().dryingIn(where.climate(recorded), where.leaks(log)),
                         Forecasts.observed(piece, log, zone),
                         key.divisionGrams()));
+    }
+
+    /** What was pulled by eye, or put on no pile, teaches nothing about the knife. */
+    private static boolean isMeasured(PieceLog log) {
+        return !log.isEstimated() && log.piles().total() > 0;
     }
 
     private static boolean teaches(Ledger ledger) {

@@ -31,8 +31,8 @@ public class SurpriseCheck {
      * @param weighing of the piece, with whatever coat is on it
      */
     public Optional<Question> at(Piece piece, PieceLog log, LogFact weighing) {
-        if (piece.cameOff()) {
-            return Optional.empty(); // It never hung by itself, so nothing is foretold of it.
+        if (piece.hungOn().isEmpty() || weighing.estimated()) {
+            return Optional.empty(); // What never hung is not foretold, and an estimate surprises nobody.
         }
         ZoneId zone = workshops.mine().zone();
         Instant hungAt = piece.hungAt(zone).orElseThrow();

@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param answers to questions the weight raised, by question
  * @param steaks how many the container held, for the pile of steaks only; 0 for ends and roasts
  * @param cause why it is thrown away, for what is thrown away only
+ * @param estimated whether there was no scale at the pull; absent for no
  */
 public record EntryForm(
         @NotNull LogFactKind kind,
@@ -46,7 +47,8 @@ public record EntryForm(
         @Max(value = 500, message = "That is more steaks than a container holds.")
         Integer steaks,
 
-        @Nullable DiscardCause cause) {
+        @Nullable DiscardCause cause,
+        @Nullable Boolean estimated) {
 
     /** An entry that counts no steaks and throws nothing away. */
     public EntryForm(
@@ -57,6 +59,6 @@ public record EntryForm(
             @Nullable Instant at,
             @Nullable UUID corrects,
             Map<String, String> answers) {
-        this(kind, grams, stream, words, at, corrects, answers, null, null);
+        this(kind, grams, stream, words, at, corrects, answers, null, null, null);
     }
 }

@@ -290,8 +290,16 @@ public class LogService {
         if (form.kind() == LogFactKind.PILE && form.stream() == null) {
             throw Refusal.wrong("no-pile", "stream", "Say which pile it is.");
         }
-        if (form.steaks() != null && form.stream() != Stream.STEAK) {
+        boolean counts = form.kind() == LogFactKind.COUNTED;
+        if (form.steaks() != null && form.stream() != Stream.STEAK && !counts) {
             throw Refusal.wrong("not-steaks", "steaks", "Only steaks are counted.");
+        }
+        if (counts && (form.steaks() == null || form.steaks() == 0)) {
+            throw Refusal.wrong("no-count", "steaks", "Say how many steaks there were.");
+        }
+        boolean estimated = Boolean.TRUE.equals(form.estimated());
+        if (estimated && form.kind() != LogFactKind.PULLED) {
+            throw Refusal.wrong("not-estimated", "estimated", "Only the weight at the pull may be estimated.");
         }
         if (form.cause() != null && form.stream() != Stream.DISCARD && form.kind() != LogFactKind.CUT_AWAY) {
             throw Refusal.wrong("not-discard", "cause", "Only what is thrown away has a cause.");
@@ -306,8 +314,9 @@ public class LogService {
                 happenedAt(request),
                 form.kind().weighs() ? form.grams() : 0,
                 form.kind() == LogFactKind.PILE ? form.stream() : null,
-                form.kind() == LogFactKind.PILE ? form.steaks() : null,
-                form.cause());
+                form.kind() == LogFactKind.PILE || counts ? form.steaks() : null,
+                form.cause(),
+                estimated);
     }
 
     private Instant happenedAt(Request request) {

@@ -195,6 +195,7 @@ public class PieceQueries {
                 entry.grams(),
                 entry.steaks(),
                 entry.cause(),
+                entry.estimated(),
                 entry.words(),
                 entry.happenedAt(),
                 entry.recordedAt(),

@@ -53,6 +53,7 @@ public record PieceView(
      *
      * @param steaks how many the container held; 0 for ends and roasts, absent where nobody counted
      * @param cause why it was thrown away; absent for the rest, and where nobody said
+     * @param estimated whether there was no scale: such a weight counts in no figure
      * @param stands whether no other entry corrects it
      */
     public record EntryView(
@@ -62,6 +63,7 @@ public record PieceView(
             int grams,
             @Nullable Integer steaks,
             @Nullable DiscardCause cause,
+            boolean estimated,
             String words,
             Instant happenedAt,
             Instant recordedAt,

@@ -202,7 +202,8 @@ public class LookService {
                         null,
                         Map.of(),
                         null,
-                        cause));
+                        cause,
+                        null));
         log.turn(writer.lock(pieceId), Ids.after(entryId, "closed"), LogFactKind.CLOSED, words);
     }
 

@@ -18,8 +18,9 @@ public record FactRow(
         int grams,
         @Nullable Stream stream,
         @Nullable Integer steaks,
-        @Nullable DiscardCause cause) {
+        @Nullable DiscardCause cause,
+        boolean estimated) {
     public LogFact fact() {
-        return new LogFact(id, correctsId, kind, happenedAt, grams, stream, steaks, cause);
+        return new LogFact(id, correctsId, kind, happenedAt, grams, stream, steaks, cause, estimated);
     }
 }

@@ -36,6 +36,8 @@ public class LogEntry extends WorkshopRow {
     @Enumerated(EnumType.STRING)
     private DiscardCause cause;
 
+    private boolean estimated;
+
     private String words;
     private Instant happenedAt;
     private Instant recordedAt;
@@ -67,6 +69,7 @@ public class LogEntry extends WorkshopRow {
         this.grams = fact.grams();
         this.steaks = fact.steaks();
         this.cause = fact.cause();
+        this.estimated = fact.estimated();
         this.words = words;
         this.happenedAt = fact.at();
         this.recordedAt = recordedAt;
@@ -78,12 +81,16 @@ public class LogEntry extends WorkshopRow {
         return steaks;
     }
 
+    public boolean estimated() {
+        return estimated;
+    }
+
     public @Nullable DiscardCause cause() {
         return cause;
     }
 
     public LogFact fact() {
-        return new LogFact(id(), correctsId, kind, happenedAt, grams, stream, steaks, cause);
+        return new LogFact(id(), correctsId, kind, happenedAt, grams, stream, steaks, cause, estimated);
     }
 
     public UUID pieceId() {

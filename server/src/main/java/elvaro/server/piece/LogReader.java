@@ -9,7 +9,7 @@ import org.springframework.data.jpa.repository.Query;
 /** Reading logs. What only wants the figures of a piece reads {@link PieceLogs}. */
 public interface LogReader {
     String FACT = "select new elvaro.server.piece.FactRow(e.pieceId, e.id, e.correctsId, e.kind, e.happenedAt,"
-            + " e.grams, e.stream, e.steaks, e.cause) from LogEntry e ";
+            + " e.grams, e.stream, e.steaks, e.cause, e.estimated) from LogEntry e ";
 
     Optional<LogEntry> findById(UUID id);
 

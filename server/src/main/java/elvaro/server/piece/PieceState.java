@@ -33,11 +33,12 @@ public enum PieceState {
             LogFactKind.RESTED,
             LogFactKind.UNWRAPPED,
             LogFactKind.PILE,
+            LogFactKind.COUNTED,
             LogFactKind.TREATED,
             LogFactKind.STEP_DONE,
             LogFactKind.NOTE,
             LogFactKind.CLOSED),
-    CUT(LogFactKind.TREATED, LogFactKind.STEP_DONE, LogFactKind.NOTE, LogFactKind.REOPENED),
+    CUT(LogFactKind.COUNTED, LogFactKind.TREATED, LogFactKind.STEP_DONE, LogFactKind.NOTE, LogFactKind.REOPENED),
     /** Broken down: its parts are pieces of their own. */
     PARTED(LogFactKind.NOTE),
     /** Set aside as it was cut; it goes to the bench like any other. */

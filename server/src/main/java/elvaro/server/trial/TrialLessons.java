@@ -106,7 +106,7 @@ class TrialLessons {
                 treated.given(trial.all().map(each -> each.piece().id()).toList());
         for (TrialArm arm : trial.others()) {
             List<Figures> cut =
-                    trial.of(arm).stream().filter(TrialWithPieces::cut).toList();
+                    trial.of(arm).stream().filter(TrialWithPieces::measured).toList();
             Optional<TreatmentKind> kind = cut.stream()
                     .flatMap(each -> given.getOrDefault(each.piece().id(), List.of()).stream())
                     .map(Given::kind)

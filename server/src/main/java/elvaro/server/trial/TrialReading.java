@@ -215,7 +215,7 @@ class TrialReading {
                 setUp,
                 own.stream().map(each -> view(trial, each, settings)).toList(),
                 TrialVerdicts.curve(own, lastDay),
-                means(own.stream().filter(TrialWithPieces::cut).toList()));
+                means(own.stream().filter(TrialWithPieces::measured).toList()));
     }
 
     private static String setUp(Piece piece, @Nullable String given) {

@@ -203,9 +203,9 @@ class TrialVerdicts {
                     .formatted(arm.name(), trial.controlOf(arm).name());
         }
         boolean cut = Stream.of(arm, trial.controlOf(arm))
-                .allMatch(each -> trial.of(each).stream().anyMatch(TrialWithPieces::cut));
+                .allMatch(each -> trial.of(each).stream().anyMatch(TrialWithPieces::measured));
         if (!cut) {
-            return "The %s of %s is not known before pieces of both arms are cut."
+            return "The %s of %s is not known before pieces of both arms are cut and weighed."
                     .formatted(measure.label(), arm.name());
         }
         return measure.isCost()
@@ -245,12 +245,12 @@ class TrialVerdicts {
     }
 
     private static List<Figures> cut(TrialWithPieces trial, TrialArm arm) {
-        return trial.of(arm).stream().filter(TrialWithPieces::cut).toList();
+        return trial.of(arm).stream().filter(TrialWithPieces::measured).toList();
     }
 
-    /** What each cut piece of an arm has of a measure; empty where nothing is cut, priced or counted. */
+    /** What each piece of an arm has of a measure; empty where nothing is weighed, cut, priced or counted. */
     static List<ArmValue> found(TrialWithPieces trial, TrialMeasure measure, TrialArm arm) {
-        return cut(trial, arm).stream()
+        return trial.of(arm).stream()
                 .flatMap(each -> value(each, measure).stream()
                         .mapToObj(value -> new ArmValue(
                                 String.valueOf(each.piece().lot().number()),
@@ -259,17 +259,26 @@ class TrialVerdicts {
                 .toList();
     }
 
+    /** Shrink is known at the pull, and a count by itself; the rest once the piles are weighed. */
     private static OptionalDouble value(Figures figures, TrialMeasure measure) {
         Ledger ledger = figures.ledger();
+        if (measure == TrialMeasure.STEAKS) {
+            return figures.log().steaks().stream().asDoubleStream().findFirst();
+        }
+        boolean weighed = figures.log().pull().isPresent() && !figures.log().isEstimated();
+        if (measure == TrialMeasure.SHRINK) {
+            return weighed ? OptionalDouble.of(ledger.shrinkFraction()) : OptionalDouble.empty();
+        }
+        if (!TrialWithPieces.measured(figures)) {
+            return OptionalDouble.empty();
+        }
         return switch (measure) {
             case USABLE_YIELD -> OptionalDouble.of(ledger.usableYield());
             case STEAK_YIELD -> OptionalDouble.of(ledger.steakYield());
-            case SHRINK -> OptionalDouble.of(ledger.shrinkFraction());
             case DISCARD -> OptionalDouble.of(ledger.discardFraction());
             case COST -> logarithm(figures.steak().perKilogram());
             case COST_EATEN -> logarithm(figures.steak().perKilogramEaten());
-            case STEAKS -> figures.log().steaks().stream().asDoubleStream().findFirst();
-            case LIKING -> OptionalDouble.empty();
+            case SHRINK, STEAKS, LIKING -> OptionalDouble.empty();
         };
     }
 

@@ -36,6 +36,13 @@ record TrialWithPieces(Trial trial, List<TrialArm> arms, Map<UUID, List<Figures>
         return figures.piece().state() == PieceState.CUT;
     }
 
+    /** Whether its piles were weighed, and its weight at the pull: else it has days, looks and taste, and no figures. */
+    static boolean measured(Figures figures) {
+        return cut(figures)
+                && !figures.log().isEstimated()
+                && figures.ledger().piles().total() + figures.ledger().cutAway() > 0;
+    }
+
     /** What the others are held against: the control, or the first where there is none. */
     TrialArm control() {
         return arms.stream().filter(TrialArm::control).findFirst().orElse(arms.get(0));

@@ -287,6 +287,9 @@ class WorkshopsApartIT {
         bodies.put(
                 "PUT /api/pieces/{pieceId}/treatments/{treatmentId}/steps/{entryId}",
                 Map.of("number", 0, "words", "mine", "answers", Map.of()));
+        bodies.put(
+                "PUT /api/pieces/{pieceId}/treatments/{treatmentId}/used/{entryId}",
+                Map.of("full", 500, "left", 100, "measure", "MILLILITRE"));
         bodies.put("PUT /api/pieces/{pieceId}/treatments/{treatmentId}/back/{entryId}", Map.of("words", "mine"));
         bodies.put("PUT /api/pieces/{id}/teaches", Map.of("version", 1, "counts", true));
         bodies.put("PUT /api/bench/{pieceId}/cutting", Map.of("order", "SLICE_FIRST", "closeness", "MILDER"));
