@@ -55,9 +55,12 @@ class TrialsIT {
             finish(hand, id(hand, plain.get(1)), 1680, 0, 1210);
             finish(hand, other, 1847, 40, 1330);
             open(maren, trial);
-            maren.reads("Honey against Plain: shown less shrink");
-            maren.reads("Shrink: Honey");
-            maren.reads("A difference is shown.");
+            maren.reads("points less shrink than Plain");
+            maren.reads("That is not chance.");
+            maren.reads("Seen beside it");
+            assertThat(maren.page.getByText("degrees of freedom").first()).isHidden();
+            maren.button("How sure is that?").first().click();
+            assertThat(maren.page.getByText("degrees of freedom").first()).isVisible();
             maren.doesNotRead("What weakens it");
             maren.field("What you learnt from it").fill("It keeps the water in.");
             maren.press("Keep it");
@@ -65,9 +68,15 @@ class TrialsIT {
             maren.reads("It keeps the water in.");
 
             maren.page
-                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("half the dose"))
+                    .getByRole(
+                            AriaRole.RADIO,
+                            new Page.GetByRoleOptions()
+                                    .setName("Sugar or syrup coat: 11 g per kg green weight instead of 22 g"))
+                    .check();
+            maren.page
+                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Set it up"))
                     .click();
-            maren.sees("Next trial: half the dose");
+            maren.sees("The next trial");
             assertThat(maren.field("Dose")).hasValue("11");
             assertThat(maren.field("What exactly")).hasValue("buckwheat honey");
             maren.go("Trials");
@@ -79,7 +88,7 @@ class TrialsIT {
             phone.page
                     .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(QUESTION))
                     .click();
-            phone.reads("Honey against Plain");
+            phone.reads("Honey has");
             assertThat(phone.overflow()).isZero();
         }
     }
@@ -101,6 +110,7 @@ class TrialsIT {
         maren.press("Draw, split and hang it");
         maren.reads("Put the question in words.");
         maren.field("The question, in words").fill(QUESTION);
+        maren.choose("Judged by", "shrink");
         maren.field("Target days").fill("38");
         maren.field("Name of arm 2").fill("Honey");
         maren.field("What exactly").fill("buckwheat honey");
