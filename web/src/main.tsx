@@ -8,9 +8,11 @@ import { queryClient } from './api/house';
 import { theme } from './kit/theme';
 import { Waiting } from './kit/Page';
 
-// A taster's phone loads nothing of the house, and the house nothing of the table.
+// A taster's phone, and whoever is shown a page, load nothing of the house, and the house nothing of them.
 const House = lazy(() => import('./shell/House').then((shell) => ({ default: shell.House })));
 const TablePage = lazy(() => import('./table/TablePage'));
+const SharedTrialPage = lazy(() => import('./share/SharedTrialPage'));
+const SharedPiecePage = lazy(() => import('./share/SharedPiecePage'));
 
 const root = document.getElementById('root');
 if (root) {
@@ -24,6 +26,8 @@ if (root) {
             <Suspense fallback={<Waiting />}>
               <Routes>
                 <Route path="/t/:token" element={<TablePage />} />
+                <Route path="/s/trial/:token" element={<SharedTrialPage />} />
+                <Route path="/s/piece/:token" element={<SharedPiecePage />} />
                 <Route path="*" element={<House />} />
               </Routes>
             </Suspense>

@@ -38,6 +38,21 @@ export const useNext = (id: string, longer: number, wanted = true) =>
     placeholderData: (before) => before,
   });
 
+/** What other houses found by the same protocol. */
+export const useHouses = (id: string) =>
+  useQuery({
+    queryKey: ['trials', id, 'houses'],
+    queryFn: () => answer(api.GET('/api/trials/{id}/houses', { params: { path: { id } } })),
+  });
+
+/** A trial as a protocol of another house says. */
+export const useProtocol = (id: string, wanted: boolean) =>
+  useQuery({
+    queryKey: ['protocols', id],
+    queryFn: () => answer(api.GET('/api/protocols/{id}/trial', { params: { path: { id } } })),
+    enabled: wanted,
+  });
+
 /** What weakens a trial that is only planned; the answer before stays on screen until the next is there. */
 export const useDesignCheck = (body: Schema['TrialForm'] | null) =>
   useQuery({

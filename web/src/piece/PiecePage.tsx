@@ -10,6 +10,7 @@ import { Page, Waiting } from '../kit/Page';
 import { describeSection, SectionGlyph, SHOWN } from '../kit/SectionGlyph';
 import { date, days, percent, useUnits } from '../kit/units';
 import { WeightBar } from '../kit/WeightBar';
+import { ShareButton } from '../share/ShareDialog';
 import { roleWords } from '../kit/words';
 import { Workings } from '../kit/Workings';
 import { EntryDialog } from './EntryDialog';
@@ -281,6 +282,7 @@ function Actions({ piece, onDo, onTreat, onHang }: ActionsProps) {
         Its lot
       </Button>
       {hanging && <LabelButton piece={card.id} />}
+      <ShareButton what="piece" id={card.id} />
     </Box>
   );
 }

@@ -3,7 +3,7 @@ import { useChambers } from '../api/chambers';
 import { useMethods } from '../api/pieces';
 import { useUncutLots } from '../api/room';
 import { useRecipes, useTreatments } from '../api/treatments';
-import { useFactors, useMeasures, useNext } from '../api/trials';
+import { useFactors, useMeasures, useNext, useProtocol } from '../api/trials';
 import { Page, Waiting } from '../kit/Page';
 import { TrialForm } from './TrialForm';
 
@@ -13,7 +13,10 @@ export default function NewTrialPage() {
   const from = search.get('from');
   const longer = Number(search.get('days') ?? 0);
   const chosen = (search.get('arms') ?? '').split(',').map(Number);
-  const next = useNext(from ?? '', longer, from !== null);
+  const taken = search.get('protocol');
+  const before = useNext(from ?? '', longer, from !== null);
+  const protocol = useProtocol(taken ?? '', taken !== null);
+  const next = taken === null ? before : protocol;
   const kinds = useTreatments();
   const recipes = useRecipes();
   const methods = useMethods();
@@ -30,7 +33,7 @@ export default function NewTrialPage() {
     measures.data &&
     uncut.data &&
     kinds.data[0];
-  if (!ready || (from !== null && !next.data)) {
+  if (!ready || ((from !== null || taken !== null) && !next.data)) {
     return (
       <Waiting
         failure={
@@ -47,7 +50,7 @@ export default function NewTrialPage() {
     );
   }
   return (
-    <Page title={next.data ? 'The next trial' : 'Ask a question'}>
+    <Page title={taken !== null ? 'A trial by a protocol' : next.data ? 'The next trial' : 'Ask a question'}>
       <TrialForm
         key={search.toString()}
         chosen={chosen}

@@ -61,21 +61,24 @@ export function TrialForm({ next, chosen, known }: Props) {
   const navigate = useNavigate();
   const [id] = useState(newId);
   const firstChamber = known.chambers[0]?.id ?? '';
-  const form = useKeptForm<TrialText>(next ? `trial after ${next.fromId} ${chosen.join()}` : 'trial', () => ({
-    question: next?.question ?? '',
-    factor: next?.factor ?? 'TREATMENT',
-    measure: next?.measure ?? 'USABLE_YIELD',
-    waitTogether: false,
-    lotId: LATER,
-    hungOn: known.today,
-    parts: next ? next.arms.map(() => '') : ['', ''],
-    arms: next
-      ? next.arms.map((arm, index) => armOf(arm, chosen[index] ?? 0, known.kinds, firstChamber, units))
-      : [
-          plainArm('Plain', true, firstChamber, []),
-          plainArm('Treated', false, firstChamber, firstGive(known.kinds)),
-        ],
-  }));
+  const form = useKeptForm<TrialText>(
+    next ? `trial after ${next.fromId ?? next.protocolId} ${chosen.join()}` : 'trial',
+    () => ({
+      question: next?.question ?? '',
+      factor: next?.factor ?? 'TREATMENT',
+      measure: next?.measure ?? 'USABLE_YIELD',
+      waitTogether: false,
+      lotId: LATER,
+      hungOn: known.today,
+      parts: next ? next.arms.map(() => '') : ['', ''],
+      arms: next
+        ? next.arms.map((arm, index) => armOf(arm, chosen[index] ?? 0, known.kinds, firstChamber, units))
+        : [
+            plainArm('Plain', true, firstChamber, []),
+            plainArm('Treated', false, firstChamber, firstGive(known.kinds)),
+          ],
+    }),
+  );
   const text = { ...form.values, lotId: lotNow(form.values.lotId, known.uncut) };
   const [answers, setAnswers] = useState<Answers>({});
   const [wrong, setWrong] = useState<string | null>(null);
@@ -91,7 +94,7 @@ export function TrialForm({ next, chosen, known }: Props) {
       answer(
         api.PUT('/api/trials/{id}', {
           params: { path: { id } },
-          body: { ...body, fromId: next?.fromId, answers: given },
+          body: { ...body, fromId: next?.fromId, protocolId: next?.protocolId, answers: given },
         }),
       ),
     onSuccess: async () => {

@@ -6,6 +6,7 @@ import { Link, useParams } from 'react-router';
 import type { Schema } from '../api/client';
 import { useTrial } from '../api/trials';
 import { HowSure } from '../kit/HowSure';
+import { ShareButton } from '../share/ShareDialog';
 import { Page, Waiting } from '../kit/Page';
 
 import { date } from '../kit/units';
@@ -13,6 +14,7 @@ import { Ageing } from './Ageing';
 import { Arms } from './Arms';
 import { ArmsChart } from './ArmsChart';
 import { Flaws } from './Flaws';
+import { Houses } from './Houses';
 import { LooksStrip } from './LooksStrip';
 import { Next } from './Next';
 import { Learnt, Thread } from './Thread';
@@ -35,15 +37,18 @@ function TrialSheet({ trial }: { trial: Trial }) {
     <Page
       title={trial.question}
       aside={
-        <Button
-          className="no-print"
-          color="inherit"
-          href={`/api/trials/${trial.id}/report`}
-          target="_blank"
-          rel="noreferrer"
-        >
-          Report
-        </Button>
+        <>
+          <ShareButton what="trial" id={trial.id} />
+          <Button
+            className="no-print"
+            color="inherit"
+            href={`/api/trials/${trial.id}/report`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            Report
+          </Button>
+        </>
       }
     >
       <Typography sx={{ color: 'text.secondary', mt: -1.5, mb: 2 }}>
@@ -59,6 +64,7 @@ function TrialSheet({ trial }: { trial: Trial }) {
         <Flaws flaws={trial.flaws} title="What weakens it" />
         <Learnt key={trial.version} trial={trial} />
         <Next trial={trial} />
+        <Houses trialId={trial.id} />
         {trial.thread.length > 1 && <Thread trial={trial} />}
         <Box className="no-print" sx={{ display: 'flex', gap: 1 }}>
           {cut.length >= 2 && (

@@ -8,6 +8,7 @@ import { Page, Waiting } from '../kit/Page';
 import { SectionGlyph } from '../kit/SectionGlyph';
 import { date } from '../kit/units';
 import { Lessons } from './Lessons';
+import { TakeIn } from './TakeIn';
 
 /** The questions that were asked, what is running, and what was learnt. */
 export default function TrialsPage() {
@@ -22,9 +23,13 @@ export default function TrialsPage() {
     <Page
       title="Trials"
       aside={
-        <Button variant="contained" component={Link} to="/trials/new">
-          Ask a question
-        </Button>
+        <>
+          <Box sx={{ flex: 1 }} />
+          <TakeIn label="Take a protocol in" />
+          <Button variant="contained" component={Link} to="/trials/new">
+            Ask a question
+          </Button>
+        </>
       }
     >
       {trials.data.length === 0 && (

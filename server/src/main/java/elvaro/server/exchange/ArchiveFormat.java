@@ -43,6 +43,7 @@ class ArchiveFormat {
             "calendar_feed",
             "device",
             "setup_code",
+            "shared_page",
             "sign_in_attempt",
             "revision",
             "workshop_change",
@@ -103,6 +104,7 @@ class ArchiveFormat {
         told.put("trial", "A question put to pieces.");
         told.put("trial_arm", "What is done to some pieces of a trial.");
         told.put("trial_piece", "Which piece is in which arm.");
+        told.put("protocol_file", "A file of another house: a protocol, or what came of one there.");
         told.put("tasting", "A blind tasting that was revealed.");
         told.put("tasting_sample", "What was tasted.");
         told.put("tasting_place", "Who sat where.");

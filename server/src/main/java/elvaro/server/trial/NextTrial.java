@@ -29,8 +29,19 @@ class NextTrial {
         this.treatments = treatments;
     }
 
-    /** A set-up to begin a trial with. */
-    record NextForm(UUID fromId, String question, Factor factor, TrialMeasure measure, List<NextArm> arms) {}
+    /**
+     * A set-up to begin a trial with.
+     *
+     * @param fromId the trial it follows; absent for one that begins with a protocol
+     * @param protocolId the protocol of another house; absent for none
+     */
+    record NextForm(
+            @Nullable UUID fromId,
+            @Nullable UUID protocolId,
+            String question,
+            Factor factor,
+            TrialMeasure measure,
+            List<NextArm> arms) {}
 
     /** @param choices as it was first; none where nobody knows what it was */
     record NextArm(String name, boolean control, List<NextChoice> choices) {}
@@ -70,7 +81,7 @@ class NextTrial {
                                     : choices(arm.name(), setUp.longer(keepsDays ? 0 : days), heard.get(arm.id())));
                 })
                 .toList();
-        return new NextForm(before.id(), before.question(), before.factor(), before.measure(), arms);
+        return new NextForm(before.id(), null, before.question(), before.factor(), before.measure(), arms);
     }
 
     private List<NextChoice> choices(String arm, SetUp setUp, Heard heard) {

@@ -30,6 +30,7 @@ class Trial extends EditedRow {
 
     private Long seed;
     private UUID fromId;
+    private UUID protocolId;
     private String learnt = "";
     private LocalDate startedOn;
 
@@ -55,6 +56,16 @@ class Trial extends EditedRow {
         this.seed = seed;
         this.fromId = from;
         this.startedOn = startedOn;
+    }
+
+    /** Says that it follows the protocol of another house. */
+    void follows(@Nullable UUID protocol) {
+        protocolId = protocol;
+    }
+
+    /** The protocol it follows: another house's, or its own. */
+    UUID protocol() {
+        return protocolId == null ? id() : protocolId;
     }
 
     void teaches(String words) {

@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param parts weights of the parts of the lot, in the order they lie
  * @param hungOn the day they are hung; absent for today
  * @param fromId the trial it follows
+ * @param protocolId the protocol of another house it follows
  * @param waitTogether whether what is not soaked waits for what is, so that all are hung on one day; absent for no
  * @param answers to questions it raised, by question
  */
@@ -49,6 +50,7 @@ record TrialForm(
         List<@Valid ArmForm> arms,
 
         @Nullable UUID fromId,
+        @Nullable UUID protocolId,
 
         @Nullable Boolean waitTogether,
         @NotNull Map<String, String> answers) {

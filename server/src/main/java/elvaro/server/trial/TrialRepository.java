@@ -19,5 +19,10 @@ interface TrialRepository extends Repository<Trial, UUID> {
     @Query("select p from TrialPiece p where p.trialId in :trialIds order by p.block, p.id")
     List<TrialPiece> piecesOf(Collection<UUID> trialIds);
 
+    /** Every trial by a protocol, the newest first; a trial of this house is its own protocol. */
+    @Query("select t from Trial t where t.protocolId = :protocolId or t.id = :protocolId"
+            + " order by t.startedOn desc, t.id")
+    List<Trial> followers(UUID protocolId);
+
     Trial save(Trial trial);
 }

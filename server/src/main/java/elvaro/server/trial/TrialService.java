@@ -196,6 +196,7 @@ class TrialService {
 
     /** What its rows point at is written first. */
     private List<TrialArm> save(Trial trial, TrialForm form) {
+        trial.follows(form.protocolId());
         trials.save(trial);
         entities.flush();
         List<TrialArm> arms = new ArrayList<>();

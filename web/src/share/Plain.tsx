@@ -1,0 +1,21 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { useTitle } from '../kit/drafts';
+
+/** The frame of a page that is shown around: no way into the house. */
+export function Plain({ title, children }: { title: string; children?: ReactNode }) {
+  useTitle(title);
+  return (
+    <Box component="main" sx={{ p: { xs: 2, sm: 4 }, maxWidth: 1080, mx: 'auto' }}>
+      <Typography variant="h1" sx={{ mb: 2 }}>
+        {title}
+      </Typography>
+      {children}
+      <Typography variant="body2" sx={{ color: 'text.secondary', mt: 5 }}>
+        Written down with Elvaro. A page of one house&apos;s own record: no advice, and no word on whether
+        meat may be eaten. Local law and a licensed practitioner decide.
+      </Typography>
+    </Box>
+  );
+}

@@ -1,0 +1,91 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { QRCodeSVG } from 'qrcode.react';
+import { useState } from 'react';
+import { answer, api } from '../api/client';
+import { useSession } from '../api/house';
+import { ProblemNotice } from '../kit/Notices';
+
+type What = 'trial' | 'piece';
+
+const calls = {
+  trial: {
+    get: (id: string) => answer(api.GET('/api/trials/{id}/share', { params: { path: { id } } })),
+    put: (id: string) => answer(api.PUT('/api/trials/{id}/share', { params: { path: { id } } })),
+    back: (id: string) => answer(api.DELETE('/api/trials/{id}/share', { params: { path: { id } } })),
+  },
+  piece: {
+    get: (id: string) => answer(api.GET('/api/pieces/{id}/share', { params: { path: { id } } })),
+    put: (id: string) => answer(api.PUT('/api/pieces/{id}/share', { params: { path: { id } } })),
+    back: (id: string) => answer(api.DELETE('/api/pieces/{id}/share', { params: { path: { id } } })),
+  },
+};
+
+/** Shows a trial or a piece around by a link, or takes the link back; for the owner, who answers for it. */
+export function ShareButton({ what, id }: { what: What; id: string }) {
+  const [open, setOpen] = useState(false);
+  const owner = useSession().data?.me?.role === 'OWNER';
+  if (!owner) {
+    return null;
+  }
+  return (
+    <>
+      <Button className="no-print" color="inherit" onClick={() => setOpen(true)}>
+        Show it around
+      </Button>
+      {open && <ShareDialog what={what} id={id} onClose={() => setOpen(false)} />}
+    </>
+  );
+}
+
+function ShareDialog({ what, id, onClose }: { what: What; id: string; onClose: () => void }) {
+  const known = useQuery({ queryKey: ['share', what, id], queryFn: () => calls[what].get(id) });
+  const client = useQueryClient();
+  const changed = { onSuccess: () => client.invalidateQueries({ queryKey: ['share', what, id] }) };
+  const share = useMutation({ mutationFn: () => calls[what].put(id), ...changed });
+  const back = useMutation({ mutationFn: () => calls[what].back(id), ...changed });
+  const path = known.data?.path;
+  const address = path ? `${window.location.origin}${path}` : '';
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="share">
+      <DialogTitle id="share">Show this {what} around</DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 2, justifyItems: 'start', maxWidth: 480 }}>
+        <Typography>
+          Whoever has the link sees one page, without an account: what was asked and done, curves, photos and
+          what came of it. No prices, suppliers, rooms, tags or people.
+        </Typography>
+        {path && (
+          <>
+            <QRCodeSVG value={address} size={200} marginSize={4} title="Link of the page" />
+            <TextField
+              label="The link"
+              value={address}
+              fullWidth
+              onFocus={(event) => event.target.select()}
+              slotProps={{ htmlInput: { readOnly: true } }}
+            />
+          </>
+        )}
+        <ProblemNotice failure={known.error ?? share.error ?? back.error} />
+      </DialogContent>
+      <DialogActions>
+        {path ? (
+          <Button color="error" disabled={back.isPending} onClick={() => back.mutate()}>
+            Take the link back
+          </Button>
+        ) : (
+          <Button variant="contained" disabled={share.isPending} onClick={() => share.mutate()}>
+            Make a link
+          </Button>
+        )}
+        <Button onClick={onClose}>Done</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

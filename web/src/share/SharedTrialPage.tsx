@@ -1,0 +1,168 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { answer, api, type Schema } from '../api/client';
+import { CurveChart } from '../kit/CurveChart';
+import { HowSure } from '../kit/HowSure';
+import { Waiting } from '../kit/Page';
+import { SectionGlyph, describeSection } from '../kit/SectionGlyph';
+import { date, percent } from '../kit/units';
+import { WeightBar } from '../kit/WeightBar';
+import { armColour } from '../trial/arms';
+import { Plain } from './Plain';
+import { SharedPhoto } from './SharedPhoto';
+
+type Shared = Schema['SharedTrial'];
+
+/** A trial as whoever has its link sees it: the question, the arms, the answer and its doubt. */
+export default function SharedTrialPage() {
+  const { token = '' } = useParams();
+  const page = useQuery({
+    queryKey: ['shared trial', token],
+    queryFn: () =>
+      answer(api.GET('/shared/trial', { params: { header: { Authorization: `Bearer ${token}` } } })),
+    retry: false,
+  });
+  if (page.error) {
+    return <Plain title="This page is no longer shown">The link was taken back, or it is not whole.</Plain>;
+  }
+  if (!page.data) {
+    return <Waiting />;
+  }
+  const trial = page.data;
+  return (
+    <Plain title={trial.question}>
+      <Typography sx={{ color: 'text.secondary', mb: 2 }}>
+        {trial.factor}, judged by {trial.measure}, since {date(trial.startedOn)},{' '}
+        {trial.ended ? 'ended' : 'still running'}
+      </Typography>
+      <Box sx={{ display: 'grid', gap: 4 }}>
+        <Answer trial={trial} />
+        <Arms trial={trial} token={token} />
+        <Curves trial={trial} />
+        {trial.weakenedBy.length > 0 && (
+          <Box>
+            <Typography variant="h2">What weakens it</Typography>
+            {trial.weakenedBy.map((sentence) => (
+              <Typography key={sentence}>{sentence}</Typography>
+            ))}
+          </Box>
+        )}
+      </Box>
+    </Plain>
+  );
+}
+
+function Answer({ trial }: { trial: Shared }) {
+  return (
+    <Box sx={{ maxWidth: 900 }}>
+      {trial.answers.map((sentence) => (
+        <Typography key={sentence} sx={{ fontSize: '1.5rem', fontWeight: 640, lineHeight: 1.3, mb: 1 }}>
+          {sentence}
+        </Typography>
+      ))}
+      {trial.best && <Typography sx={{ fontSize: '1.15rem' }}>{trial.best}</Typography>}
+      {!trial.ended &&
+        trial.drying.map((sentence) => (
+          <Typography key={sentence} sx={{ fontSize: '1.15rem' }}>
+            {sentence}
+          </Typography>
+        ))}
+      {trial.beside.map((sentence) => (
+        <Typography key={sentence}>{sentence}</Typography>
+      ))}
+      <HowSure lines={trial.statistics} />
+    </Box>
+  );
+}
+
+function Arms({ trial, token }: { trial: Shared; token: string }) {
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 3,
+        gridTemplateColumns: {
+          xs: 'minmax(0, 1fr)',
+          sm: `repeat(${Math.min(3, trial.arms.length)}, minmax(0, 1fr))`,
+        },
+      }}
+    >
+      {trial.arms.map((arm, index) => (
+        <Box key={arm.name} sx={{ borderTop: '4px solid', borderColor: armColour(index), pt: 1 }}>
+          <Typography variant="h2">
+            {arm.name}
+            {arm.control && ' (control)'}
+          </Typography>
+          <Typography sx={{ color: 'text.secondary' }}>{arm.done}</Typography>
+          {arm.pieces.map((piece, number) => (
+            <Box key={number} sx={{ my: 1 }}>
+              <SectionGlyph
+                shape={piece.shape}
+                section={piece.section}
+                size={120}
+                title={describeSection(piece.section)}
+              />
+              <WeightBar
+                ledger={piece.ledger}
+                scaleGrams={piece.ledger.greenGrams}
+                height={18}
+                name={`${arm.name} ${number + 1}`}
+              />
+              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+                {piece.photos.map((photo) => (
+                  <SharedPhoto
+                    key={photo.id}
+                    what="trial"
+                    token={token}
+                    photo={photo.id}
+                    alt={`${arm.name} on day ${photo.day}`}
+                  />
+                ))}
+              </Box>
+            </Box>
+          ))}
+          {arm.means && (
+            <Typography>
+              {percent(arm.means.usableYield)} usable, {percent(arm.means.steakYield)} steak,{' '}
+              {percent(arm.means.shrink)} water lost, {percent(arm.means.discard)} thrown away
+            </Typography>
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Curves({ trial }: { trial: Shared }) {
+  const arms = trial.arms.filter((arm) => arm.curve.length > 0);
+  if (arms.length === 0) {
+    return null;
+  }
+  const last = Math.max(...arms.flatMap((arm) => arm.curve.map((day) => day.day)));
+  return (
+    <Box component="figure" sx={{ m: 0 }}>
+      <Typography variant="h2" component="figcaption">
+        Water gone, arm by arm
+      </Typography>
+      <CurveChart
+        label={`Share of the green weight lost by day ${last}: ${arms.map((arm) => `${arm.name} ${percent(arm.curve.at(-1)?.lost ?? 0)}`).join(', ')}.`}
+        height={280}
+        days={Math.max(1, last)}
+        least={0}
+        format={(share) => percent(share)}
+        curves={arms.map((arm, index) => ({
+          name: arm.name,
+          colour: armColour(index),
+          broken: index > 0,
+          points: arm.curve.map(({ day, lost }) => ({ day, value: lost })),
+          band: arm.curve.map(({ day, least, most }) => ({ day, low: least, high: most })),
+          marks: arm.pieces.flatMap((piece) =>
+            piece.weighings.map(({ day, lost }) => ({ day, value: Math.max(0, lost) })),
+          ),
+        }))}
+      />
+    </Box>
+  );
+}
