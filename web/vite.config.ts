@@ -22,5 +22,5 @@ export default defineConfig({
       },
     },
   },
-  server: { proxy: Object.fromEntries(['/api', '/taste', '/calendar'].map((path) => [path, server])) },
+  server: { proxy: Object.fromEntries(['/api', '/taste', '/shared', '/calendar'].map((path) => [path, server])) },
 });

@@ -2,12 +2,14 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { useTitle } from '../kit/drafts';
+import { Hatchings } from '../kit/streams';
 
 /** The frame of a page that is shown around: no way into the house. */
 export function Plain({ title, children }: { title: string; children?: ReactNode }) {
   useTitle(title);
   return (
     <Box component="main" sx={{ p: { xs: 2, sm: 4 }, maxWidth: 1080, mx: 'auto' }}>
+      <Hatchings />
       <Typography variant="h1" sx={{ mb: 2 }}>
         {title}
       </Typography>

@@ -62,6 +62,11 @@ public final class Lesson {
                                 .formatted(arm, whole(here.discard()), whole(-thrown), control));
     }
 
+    /** Whether so much more of the second was thrown away that it is a lesson. */
+    public static boolean isLoss(Went there, Went here) {
+        return here.discard() / here.green() - there.discard() / there.green() >= LEAST_SHARE;
+    }
+
     private static String whole(double grams) {
         return mass(Math.round(grams));
     }

@@ -59,8 +59,9 @@ class NextTrial {
      *
      * @param words what was written of it
      * @param strength of what was asked; empty for the control, and while it is not known
+     * @param lostMeat whether much more of it was thrown away than of the control
      */
-    record Heard(List<String> words, Optional<Strength> strength) {}
+    record Heard(List<String> words, Optional<Strength> strength, boolean lostMeat) {}
 
     /**
      * @param days more or fewer than before, for all arms; of a trial of days not for the control
@@ -86,9 +87,7 @@ class NextTrial {
 
     private List<NextChoice> choices(String arm, SetUp setUp, Heard heard) {
         List<NextChoice> all = new ArrayList<>();
-        Optional<Proposal> proposal = setUp.treatments().isEmpty()
-                ? Optional.empty()
-                : Optional.of(Proposal.of(arm, heard.words(), timesLabel(setUp), heard.strength()));
+        Optional<Proposal> proposal = proposal(arm, setUp, heard);
         for (int number = 0; number < setUp.treatments().size(); number++) {
             TreatmentForm given = setUp.treatments().get(number);
             for (Change change : Change.values()) {
@@ -116,6 +115,20 @@ class NextTrial {
                         none ? proposal.map(Proposal::reason).orElse(null) : null,
                         setUp));
         return List.copyOf(all);
+    }
+
+    private static Optional<Proposal> proposal(String arm, SetUp setUp, Heard heard) {
+        if (setUp.treatments().isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                heard.lostMeat()
+                        ? new Proposal(
+                                Optional.empty(),
+                                "It cost meat. Next time: %s"
+                                        .formatted(
+                                                setUp.treatments().get(0).kind().nextTime()))
+                        : Proposal.of(arm, heard.words(), timesLabel(setUp), heard.strength()));
     }
 
     private static List<TreatmentForm> with(List<TreatmentForm> all, int number, TreatmentForm changed) {

@@ -96,6 +96,7 @@ record SharedTrial(
     static SharedTrial of(TrialView trial, Map<UUID, String> done) {
         List<VerdictView> shown = trial.verdicts().stream()
                 .filter(verdict -> !verdict.measure().isCost())
+                .filter(verdict -> verdict.asked() || verdict.measure().isOfPieces()) // what was tasted is said already
                 .toList();
         return new SharedTrial(
                 trial.question(),

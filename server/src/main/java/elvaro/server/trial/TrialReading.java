@@ -337,7 +337,7 @@ class TrialReading {
         Map<UUID, Heard> heard = trial.arms().stream().collect(Collectors.toMap(TrialArm::id, arm -> {
             List<String> words = new ArrayList<>(tables.words().getOrDefault(arm.id(), List.of()));
             words.addAll(learntOf(trial, arm, treatedArms));
-            return new Heard(words, Optional.ofNullable(shown.get(arm.id())));
+            return new Heard(words, Optional.ofNullable(shown.get(arm.id())), TrialVerdicts.lostMeat(trial, arm));
         }));
         return nextTrial.from(trial, days, setUps.of(List.of(trial)), heard);
     }

@@ -229,6 +229,13 @@ class TrialVerdicts {
         return Lesson.of(arm.name(), trial.controlOf(arm).name(), went(there), went(here), causes);
     }
 
+    /** Whether much more of an arm was thrown away than of what it is held against. */
+    static boolean lostMeat(TrialWithPieces trial, TrialArm arm) {
+        List<Figures> there = cut(trial, trial.controlOf(arm));
+        List<Figures> here = cut(trial, arm);
+        return !there.isEmpty() && !here.isEmpty() && Lesson.isLoss(went(there), went(here));
+    }
+
     private static Went went(List<Figures> pieces) {
         return new Went(
                 mean(pieces, Ledger::green),

@@ -37,7 +37,7 @@ import org.mockito.junit.jupiter.MockitoExtension;
 class NextTrialTest {
     private static final UUID CHAMBER = UUID.randomUUID();
     private static final Dose POWDER = new Dose(22, DoseUnit.GRAM, Dose.Basis.KILOGRAM);
-    private static final Heard NOTHING = new Heard(List.of(), Optional.empty());
+    private static final Heard NOTHING = new Heard(List.of(), Optional.empty(), false);
 
     @Mock
     TreatmentService treatments;
@@ -135,7 +135,7 @@ class NextTrialTest {
                         0,
                         setUp(56),
                         setUp(56, given(TreatmentKind.ACID_SUGAR_COAT, null, null)),
-                        new Heard(List.of("The powder was too strong, nobody finished it."), Optional.empty()))
+                        new Heard(List.of("The powder was too strong, nobody finished it."), Optional.empty(), false))
                 .get(1);
         NextChoice half = proposed(arm);
         assertThat(half.change()).isEqualTo(Change.HALF_DOSE);
@@ -152,7 +152,7 @@ class NextTrialTest {
                         0,
                         setUp(30),
                         setUp(30, given(TreatmentKind.COLD_SMOKE, null, 7)),
-                        new Heard(List.of("The smoke is faint."), Optional.empty()))
+                        new Heard(List.of("The smoke is faint."), Optional.empty(), false))
                 .get(1);
         assertThat(proposed(seven).label()).isEqualTo("Cold smoke: 14 sessions instead of 7");
         assertThat(proposed(seven).setUp().treatments().get(0).number()).isEqualTo(14);
@@ -166,13 +166,17 @@ class NextTrialTest {
     void where_nobody_said_anything_what_was_shown_decides() {
         SetUp honey = setUp(38, given(TreatmentKind.SUGAR_COAT, POWDER, null));
         NextChoice leaning = proposed(
-                next(Factor.TREATMENT, 0, setUp(38), honey, new Heard(List.of(), Optional.of(Strength.LEANING)))
+                next(Factor.TREATMENT, 0, setUp(38), honey, new Heard(List.of(), Optional.of(Strength.LEANING), false))
                         .get(1));
         assertThat(leaning.change()).isEqualTo(Change.AGAIN);
         assertThat(leaning.reason()).isEqualTo("It leans; the same again would tell.");
-        NextChoice open = proposed(
-                next(Factor.TREATMENT, 0, setUp(38), honey, new Heard(List.of(), Optional.of(Strength.NOT_SHOWN)))
-                        .get(1));
+        NextChoice open = proposed(next(
+                        Factor.TREATMENT,
+                        0,
+                        setUp(38),
+                        honey,
+                        new Heard(List.of(), Optional.of(Strength.NOT_SHOWN), false))
+                .get(1));
         assertThat(open.change()).isEqualTo(Change.TWICE_DOSE);
     }
 
@@ -193,5 +197,17 @@ class NextTrialTest {
         List<NextArm> arms = next(Factor.TREATMENT, 0, null, setUp(38, recipe), NOTHING);
         assertThat(arms.get(0).choices()).isEmpty();
         assertThat(labels(arms.get(1))).containsExactly("as it was");
+    }
+
+    @Test
+    void a_seal_that_cost_meat_is_told_what_to_do_otherwise() {
+        NextChoice seal = proposed(next(
+                        Factor.TREATMENT,
+                        0,
+                        setUp(35),
+                        setUp(35, given(TreatmentKind.FAT_SEAL, null, null)),
+                        new Heard(List.of(), Optional.of(Strength.ANECDOTE), true))
+                .get(1));
+        assertThat(seal.reason()).isEqualTo("It cost meat. Next time: Fill every fold, or leave it open.");
     }
 }
