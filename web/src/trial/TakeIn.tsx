@@ -27,7 +27,7 @@ export function TakeIn({ label }: { label: string }) {
   const take = useMutation({
     mutationFn: async (file: File) => {
       const body = await read(file);
-      return answer(api.PUT('/api/protocols/{id}', { params: { path: { id: newId() } }, body }));
+      return answer(api.POST('/api/protocols', { params: { query: { as: newId() } }, body }));
     },
     onSuccess: async ({ id, trialId }) => {
       await refresh();

@@ -60,6 +60,17 @@ final class House {
         return house;
     }
 
+    /** Another shop, with a name of its own. */
+    static House neighbour() {
+        House house = settled("neighbour");
+        Client owner = house.client();
+        owner.must(owner.signIn(OWNER, PASSWORD));
+        Map<String, Object> named = owner.workshopBody();
+        named.put("name", "Sallow Estate");
+        owner.put("/api/workshop", named);
+        return house;
+    }
+
     /** Maren's shop on a clock of its own, which only goes on when a test says so. */
     static House ofWeeks() {
         return settled("weeks");

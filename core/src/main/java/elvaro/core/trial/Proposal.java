@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 
 /**
- * What to change next time in one arm, and why: what people said of it first, then the label, then what the trial showed.
- * Common practice, no source.
+ * What to change next time in one arm, and why: what people said of it first, then the meat it cost, then the
+ * label, then what the trial showed. Common practice, no source.
  *
  * @param less true for less of it, false for more; empty to do it again as it was
  * @param reason in a sentence
@@ -22,10 +22,16 @@ public record Proposal(Optional<Boolean> less, String reason) {
     /**
      * @param arm its name
      * @param words what was written of it, at tables and in what was learnt
+     * @param otherwise what to do next time where it cost meat, a sentence; empty where it cost none
      * @param timesLabel how many times the dose on the label it was, 1 where there is no label
      * @param strength of what was asked; empty while it is not known
      */
-    public static Proposal of(String arm, List<String> words, double timesLabel, Optional<Strength> strength) {
+    public static Proposal of(
+            String arm,
+            List<String> words,
+            Optional<String> otherwise,
+            double timesLabel,
+            Optional<Strength> strength) {
         Optional<String> much = said(TOO_MUCH, words);
         if (much.isPresent()) {
             return new Proposal(Optional.of(true), "It was said of %s: “%s”.".formatted(arm, much.get()));
@@ -33,6 +39,9 @@ public record Proposal(Optional<Boolean> less, String reason) {
         Optional<String> little = said(TOO_LITTLE, words);
         if (little.isPresent()) {
             return new Proposal(Optional.of(false), "It was said of %s: “%s”.".formatted(arm, little.get()));
+        }
+        if (otherwise.isPresent()) {
+            return new Proposal(Optional.empty(), "It cost meat. Next time: %s".formatted(otherwise.get()));
         }
         if (timesLabel > Dose.LABEL_TIMES) {
             return new Proposal(

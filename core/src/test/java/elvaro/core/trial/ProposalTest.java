@@ -24,22 +24,24 @@ class ProposalTest {
         "Nobody noticed it at all, false"
     })
     void what_was_said_of_it_goes_before_everything_else(String words, boolean less) {
-        Proposal proposal = Proposal.of("Honey", List.of(words), 24, Optional.of(Strength.SHOWN));
+        Proposal proposal =
+                Proposal.of("Honey", List.of(words), Optional.of("salt it first."), 24, Optional.of(Strength.SHOWN));
         assertThat(proposal.less()).contains(less);
         assertThat(proposal.reason()).startsWith("It was said of Honey: “");
     }
 
     @Test
     void then_the_label_then_what_was_shown() {
-        assertThat(Proposal.of("Smoke", List.of("Nice."), 24, Optional.of(Strength.SHOWN)))
+        assertThat(Proposal.of("Smoke", List.of("Nice."), Optional.empty(), 24, Optional.of(Strength.SHOWN)))
                 .isEqualTo(new Proposal(Optional.of(true), "It was 24 times what the label says."));
-        assertThat(Proposal.of("Smoke", List.of(), 1, Optional.of(Strength.ANECDOTE))
+        assertThat(Proposal.of("Smoke", List.of(), Optional.empty(), 1, Optional.of(Strength.ANECDOTE))
                         .less())
                 .isEmpty();
-        assertThat(Proposal.of("Smoke", List.of(), 1, Optional.of(Strength.NOT_SHOWN))
+        assertThat(Proposal.of("Smoke", List.of(), Optional.empty(), 1, Optional.of(Strength.NOT_SHOWN))
                         .less())
                 .contains(false);
-        assertThat(Proposal.of("Smoke", List.of(), 1, Optional.empty()).reason())
+        assertThat(Proposal.of("Smoke", List.of(), Optional.empty(), 1, Optional.empty())
+                        .reason())
                 .isEqualTo("What it does is not known yet.");
     }
 
@@ -63,5 +65,12 @@ class ProposalTest {
         assertThat(dose.words()).isEqualTo("37.5 mL per kg green weight");
         assertThatThrownBy(() -> Dose.used(250, 250, DoseUnit.MILLILITRE, 3200))
                 .hasMessage("More was in it before than is left now.");
+    }
+
+    @Test
+    void what_cost_meat_is_done_otherwise_before_its_dose_is_spoken_of() {
+        assertThat(Proposal.of(
+                        "Seal", List.of("Nice."), Optional.of("salt it first."), 24, Optional.of(Strength.SHOWN)))
+                .isEqualTo(new Proposal(Optional.empty(), "It cost meat. Next time: salt it first."));
     }
 }

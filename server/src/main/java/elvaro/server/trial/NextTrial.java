@@ -121,14 +121,9 @@ class NextTrial {
         if (setUp.treatments().isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(
-                heard.lostMeat()
-                        ? new Proposal(
-                                Optional.empty(),
-                                "It cost meat. Next time: %s"
-                                        .formatted(
-                                                setUp.treatments().get(0).kind().nextTime()))
-                        : Proposal.of(arm, heard.words(), timesLabel(setUp), heard.strength()));
+        Optional<String> otherwise =
+                heard.lostMeat() ? Optional.of(setUp.treatments().get(0).kind().nextTime()) : Optional.empty();
+        return Optional.of(Proposal.of(arm, heard.words(), otherwise, timesLabel(setUp), heard.strength()));
     }
 
     private static List<TreatmentForm> with(List<TreatmentForm> all, int number, TreatmentForm changed) {

@@ -9,8 +9,9 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Protocol files, out and in. */
@@ -41,12 +42,16 @@ class ProtocolController {
         return new HousesAnswer(protocols.houses(id));
     }
 
-    /** Takes a file of another house in; sent again, it is there once. */
-    @PutMapping("/api/protocols/{id}")
-    TakenInView takeIn(@PathVariable UUID id, @RequestBody @Valid ProtocolFile file) {
-        protocols.takeIn(id, file);
+    /**
+     * Takes a file of another house in; sent again, it is there once.
+     *
+     * @param as the id it is kept under, made by whoever sends it
+     */
+    @PostMapping("/api/protocols")
+    TakenInView takeIn(@RequestParam UUID as, @RequestBody @Valid ProtocolFile file) {
+        protocols.takeIn(as, file);
         return new TakenInView(
-                id, file.result() == null ? null : protocols.follower(file.id()).orElse(null));
+                as, file.result() == null ? null : protocols.follower(file.id()).orElse(null));
     }
 
     /** A trial as a protocol says, to be set up here. */

@@ -164,10 +164,10 @@ class Protocols {
     }
 
     /**
-     * Takes a file of another house in: a protocol, to begin a trial with, or what came of one that was begun here. Sent again,
-     * it is there once.
+     * Takes a file of another house in: a protocol, to begin a trial with, or what came of one that was begun here. One that was
+     * never begun here is begun, and what the other house found waits beside it. Sent again, it is there once.
      *
-     * @throws Refusal if it is this house's own, or the result of a protocol nobody here knows
+     * @throws Refusal if it is this house's own result, or that of a house that told it already
      */
     @Transactional
     void takeIn(UUID id, ProtocolFile file) {
@@ -175,12 +175,8 @@ class Protocols {
         if (entities.find(TakenIn.class, id) != null) {
             return;
         }
-        if (file.result() != null) {
-            if (rows.followers(file.id()).isEmpty()) {
-                throw Refusal.conflict(
-                        "unknown-protocol",
-                        "That is the result of a protocol nobody follows here. Take the protocol in first.");
-            }
+        boolean begun = !rows.followers(file.id()).isEmpty();
+        if (file.result() != null && begun) {
             if (file.house().strip().equalsIgnoreCase(workshops.mine().name())) {
                 throw Refusal.conflict("own-result", "That is this house's own result.");
             }

@@ -152,10 +152,6 @@ class WorkshopsApartIT {
                 Map.of());
     }
 
-    private static Map<String, Object> protocolArm(String name, boolean control) {
-        return Map.of("name", name, "control", control, "fresh", true, "treatments", List.of());
-    }
-
     /** A body each writing endpoint accepts, naming the other workshop's things. */
     private static Map<String, Map<String, ?>> bodies(House house) {
         Map<String, Object> correction = Bodies.entry("WEIGHED", 3000);
@@ -228,20 +224,6 @@ class WorkshopsApartIT {
         bodies.put("DELETE /api/trials/{id}/share", Map.of());
         bodies.put("PUT /api/pieces/{id}/share", Map.of());
         bodies.put("DELETE /api/pieces/{id}/share", Map.of());
-        Map<String, Object> result = new HashMap<>(Map.of(
-                "format", "elvaro-protocol",
-                "version", 1,
-                "id", house.trial(),
-                "house", "Elsewhere",
-                "question", "Mine?",
-                "factor", "TREATMENT",
-                "measure", "SHRINK",
-                "cutCode", "strip",
-                "boneIn", false,
-                "piecesPerArm", 1));
-        result.put("arms", List.of(protocolArm("A", true), protocolArm("B", false)));
-        result.put("result", Map.of("startedOn", "2026-01-06", "weakenedBy", List.of(), "arms", List.of()));
-        bodies.put("PUT /api/protocols/{id}", result);
         bodies.put("PUT /api/trials/{id}/learnt", Map.of("version", 0, "words", "mine"));
         bodies.put("PUT /api/tastings/{id}", Bodies.tastingBody("PAIRED", 2, 2));
         for (String deed : List.of("open", "reveal", "drop")) {

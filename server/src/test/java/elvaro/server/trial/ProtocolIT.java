@@ -68,7 +68,7 @@ class ProtocolIT {
     }
 
     private static Answer takeIn(Client client, Map<String, ?> file) {
-        return client.put("/api/protocols/" + UUID.randomUUID(), file);
+        return client.post("/api/protocols?as=" + UUID.randomUUID(), file);
     }
 
     @Test
@@ -121,9 +121,9 @@ class ProtocolIT {
         wrong.put("version", 1);
         wrong.put("factor", "MOON");
         assertThat(takeIn(stranger.client(), wrong).status()).isIn(400, 422);
-        assertThat(takeIn(stranger.client(), protocol).type())
-                .as("a result of a protocol nobody follows there")
-                .isEqualTo("unknown-protocol");
+        assertThat(takeIn(stranger.client(), protocol).body().has("trialId"))
+                .as("it was never begun there: it is begun, and the result waits beside it")
+                .isFalse();
         assertThat(takeIn(here, protocol).type()).isEqualTo("own-result");
     }
 
