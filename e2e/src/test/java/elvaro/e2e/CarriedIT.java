@@ -34,8 +34,8 @@ class CarriedIT {
     }
 
     /** Two halves hung 30 days ago, honey on the second, both cut. */
-    private static String honeyTrial(Client hand) {
-        List<String> halves = hand.hangAgo(30, hand.chamber("North Room", 100_000), 30, 2000, 2000);
+    private static String honeyTrial(Client hand, String room) {
+        List<String> halves = hand.hangAgo(30, hand.chamber(room, 100_000), 30, 2000, 2000);
         Map<String, Object> honey = Bodies.treatmentBody("SUGAR_COAT");
         honey.putAll(Map.of("amount", 22, "measure", "GRAM", "basis", "KILOGRAM", "exactly", "buckwheat honey"));
         honey.put("answers", Map.of("clash-sugar-hides-mould", ""));
@@ -71,7 +71,7 @@ class CarriedIT {
     void a_protocol_is_carried_to_a_neighbour_and_what_came_of_it_there_comes_back(@TempDir Path folder) {
         House here = House.shop();
         House there = House.neighbour();
-        String trial = honeyTrial(hand(here));
+        String trial = honeyTrial(hand(here), "North Room");
         Client neighbour = hand(there);
         neighbour.chamber("Stone Locker", 100_000);
         String lot = UUID.randomUUID().toString();
@@ -126,7 +126,7 @@ class CarriedIT {
     @Test
     void a_trial_is_shown_to_whoever_has_its_link_until_it_is_taken_back() {
         House house = House.shop();
-        String trial = honeyTrial(hand(house));
+        String trial = honeyTrial(hand(house), "Back Room");
         try (Visitor maren = Visitor.at(house).signedIn();
                 Visitor stranger = Visitor.withPhone(house)) {
             maren.visit("/trials/" + trial);
@@ -137,9 +137,12 @@ class CarriedIT {
             stranger.sees(QUESTION);
             stranger.reads("Honey has 2.0 points less shrink than Plain");
             stranger.doesNotRead("Hollin Farm");
+            stranger.doesNotRead("Back Room");
             stranger.doesNotRead("€");
             assertThat(stranger.overflow()).isZero();
             assertThat(AccessIT.faults(stranger.page)).isEmpty();
+            Download picture = stranger.page.waitForDownload(() -> stranger.press("Save as picture"));
+            assertThat(picture.suggestedFilename()).isEqualTo("trial.png");
             maren.press("Take the link back");
             assertThat(maren.button("Make a link")).isVisible();
             stranger.page.reload();

@@ -17,9 +17,9 @@ import elvaro.server.bench.BenchView.KnifeView;
 import elvaro.server.hanging.LedgerView;
 import elvaro.server.hanging.PieceCard;
 import elvaro.server.hanging.PieceView.EntryView;
+import elvaro.server.paper.Paper;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
-import elvaro.server.shared.Paper;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -52,7 +52,7 @@ class BenchSheet {
         LedgerView ledger = bench.piece().ledger();
         boolean closed = card.state() == PieceState.CUT;
         LocalDate today = workshops.today();
-        Paper paper = new Paper(
+        Paper paper = Paper.a4(
                 "Bench, " + card.tag(),
                 "%s%s. %s, %s"
                         .formatted(card.cutName(), hung(card), workshops.mine().name(), today),

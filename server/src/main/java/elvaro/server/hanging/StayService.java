@@ -19,10 +19,12 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -63,6 +65,12 @@ public class StayService {
         return stays(List.of(pieces.find(pieceId).orElseThrow(() -> Refusal.notFound("piece"))));
     }
 
+    /** The same of many, by piece; pieces that hung nowhere are left out. */
+    public Map<UUID, List<StayIn>> stays(Collection<UUID> pieceIds) {
+        return stays(pieces.findAll(pieceIds)).stream()
+                .collect(Collectors.groupingBy(stay -> stay.piece().id()));
+    }
+
     /** Every stay of any piece in a chamber that began before a moment. */
     public List<StayIn> staysIn(UUID chamberId, LocalDate hungBefore) {
         return stays(pieces.everIn(chamberId, hungBefore)).stream()
@@ -75,7 +83,7 @@ public class StayService {
         Instant now = clock.instant();
         List<StayIn> stays = new ArrayList<>();
         for (Piece piece : found) {
-            if (piece.chamber().isEmpty()) {
+            if (piece.chamber().isEmpty() || piece.hungOn().isEmpty()) {
                 continue;
             }
             PieceLog log = read.get(piece.id());

@@ -16,12 +16,12 @@ import elvaro.server.hanging.PieceQueries;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
+import elvaro.server.paper.Paper;
 import elvaro.server.piece.Piece;
 import elvaro.server.reading.AirService;
 import elvaro.server.reading.AirService.DayView;
 import elvaro.server.reading.AirView.AirEventView;
 import elvaro.server.settings.WorkshopService;
-import elvaro.server.shared.Paper;
 import elvaro.server.shared.Refusal;
 import elvaro.server.stock.StockFlows;
 import java.time.Instant;
@@ -100,7 +100,7 @@ public class PeriodReport {
         }
         Period period = new Period(first, last, workshops.mine().zone());
         Units units = people.units();
-        Paper paper = new Paper(
+        Paper paper = Paper.a4(
                 "%s to %s".formatted(first, last),
                 "%s. Printed %s.".formatted(workshops.mine().name(), workshops.today()),
                 units);

@@ -12,7 +12,7 @@ import com.lowagie.text.Rectangle;
 import com.lowagie.text.pdf.BaseFont;
 import com.lowagie.text.pdf.PdfContentByte;
 import com.lowagie.text.pdf.PdfWriter;
-import elvaro.server.shared.PaperFont;
+import elvaro.server.paper.PaperFont;
 import java.io.ByteArrayOutputStream;
 import java.util.List;
 import java.util.Map;
@@ -67,16 +67,17 @@ final class LabelSheet {
         double room = size.width() - square - 3 * MARGIN_MM;
         float leading = (float) (inner * POINTS_PER_MM / (label.lines().size() + 2.4));
         float y = points(top - MARGIN_MM) - leading * 1.7f;
-        text(canvas, PaperFont.BOLD.base(), label.big(), leading * 1.75f, left + MARGIN_MM, y, room);
+        text(canvas, PaperFont.BOLD, label.big(), leading * 1.75f, left + MARGIN_MM, y, room);
         for (String line : label.lines()) {
             y -= leading * 1.05f;
-            text(canvas, PaperFont.PLAIN.base(), line, leading * 0.86f, left + MARGIN_MM, y, room);
+            text(canvas, PaperFont.PLAIN, line, leading * 0.86f, left + MARGIN_MM, y, room);
         }
     }
 
     /** As large as asked, but no wider than there is room; cut short where it would be too small to read. */
     private static void text(
-            PdfContentByte canvas, BaseFont font, String words, float size, double left, float y, double roomMm) {
+            PdfContentByte canvas, PaperFont face, String words, float size, double left, float y, double roomMm) {
+        BaseFont font = face.base(words + "…");
         float room = points(roomMm);
         float fits = room / Math.max(0.001f, font.getWidthPoint(words, 1));
         float used = Math.max(SMALLEST, Math.min(size, fits));

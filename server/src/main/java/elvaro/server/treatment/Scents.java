@@ -1,106 +1,92 @@
 package elvaro.server.treatment;
 
-import elvaro.core.ledger.PieceLog;
 import elvaro.core.question.Question;
 import elvaro.core.treatment.Scent;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.hanging.Neighbours;
+import elvaro.server.hanging.StayService;
+import elvaro.server.hanging.StayService.StayIn;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceLogs;
-import elvaro.server.piece.PieceReader;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.treatment.TreatmentRepository.ScentRow;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Spirit and smoke, and what stands or stood beside them. A piece that was moved is looked for where it hangs now. */
+/** Spirit and smoke, and what stands or stood beside them, in every chamber they hung in. */
 @Service
 @Transactional(readOnly = true)
 public class Scents implements Neighbours {
     private final TreatmentRepository rows;
-    private final PieceReader pieces;
-    private final PieceLogs logs;
+    private final StayService hung;
     private final WorkshopService workshops;
 
-    Scents(TreatmentRepository rows, PieceReader pieces, PieceLogs logs, WorkshopService workshops) {
+    Scents(TreatmentRepository rows, StayService hung, WorkshopService workshops) {
         this.rows = rows;
-        this.pieces = pieces;
-        this.logs = logs;
+        this.hung = hung;
         this.workshops = workshops;
     }
 
-    /** A piece that gives off a scent, and when its chamber had it. */
+    /** A piece that gives off a scent, and when a chamber had it. */
     private record Scented(Piece piece, Scent scent, UUID chamber, LocalDate from, LocalDate until) {
-        private boolean meets(Stay stay) {
-            return !piece.id().equals(stay.piece())
-                    && chamber.equals(stay.chamber())
-                    && !from.isAfter(stay.until())
-                    && !until.isBefore(stay.from());
+        private boolean meets(StayIn stay, ZoneId zone) {
+            return !piece.id().equals(stay.piece().id())
+                    && chamber.equals(stay.chamber().id())
+                    && !from.isAfter(day(stay.to(), zone))
+                    && !until.isBefore(day(stay.from(), zone));
         }
     }
 
-    private record Stay(UUID piece, UUID chamber, LocalDate from, LocalDate until) {}
+    private static LocalDate day(Instant at, ZoneId zone) {
+        return at.atZone(zone).toLocalDate();
+    }
 
-    /** Everything in the workshop that gives a scent off: read once for many pieces. */
+    /** Everything in the workshop that gives a scent off, and where some pieces stood: read once for all of them. */
     public final class Air {
         private final ZoneId zone = workshops.mine().zone();
         private final LocalDate today = workshops.today();
-        private final List<Scented> scented = read();
+        private final Map<UUID, List<StayIn>> stays;
+        private final List<Scented> scented;
 
-        private Air() {}
-
-        private List<Scented> read() {
+        private Air(Collection<UUID> asked) {
             List<ScentRow> given = rows.scenting(Scent.KINDS);
-            Map<UUID, Piece> byId = pieces
-                    .findAll(given.stream().map(ScentRow::pieceId).distinct().toList())
-                    .stream()
-                    .collect(Collectors.toMap(Piece::id, Function.identity()));
-            Map<UUID, PieceLog> read = logs.of(List.copyOf(byId.values()));
-            List<Scented> all = new ArrayList<>();
-            for (ScentRow row : given) {
-                Piece piece = byId.get(row.pieceId());
-                Scent.of(row.kind(), row.spirit())
-                        .flatMap(scent -> stay(piece, read.get(piece.id()))
-                                .map(stay -> new Scented(
-                                        piece,
-                                        scent,
-                                        stay.chamber(),
-                                        row.beganOn().isAfter(stay.from()) ? row.beganOn() : stay.from(),
-                                        stay.until().plusDays(scent.lingersDays()))))
-                        .ifPresent(all::add);
-            }
-            return all;
+            stays = hung.stays(Stream.concat(asked.stream(), given.stream().map(ScentRow::pieceId))
+                    .collect(Collectors.toSet()));
+            scented = given.stream()
+                    .flatMap(row -> Scent.of(row.kind(), row.spirit()).stream().flatMap(scent -> given(row, scent)))
+                    .toList();
         }
 
-        private Optional<Stay> stay(Piece piece, PieceLog log) {
-            if (piece.chamber().isEmpty() || piece.hungOn().isEmpty()) {
-                return Optional.empty();
-            }
-            LocalDate until =
-                    log.pull().map(pull -> pull.at().atZone(zone).toLocalDate()).orElse(today);
-            return Optional.of(new Stay(
-                    piece.id(),
-                    piece.chamber().map(Chamber::id).orElseThrow(),
-                    piece.hungOn().orElseThrow(),
-                    until));
+        private Stream<Scented> given(ScentRow row, Scent scent) {
+            return stays.getOrDefault(row.pieceId(), List.of()).stream()
+                    .filter(stay -> !day(stay.to(), zone).isBefore(row.beganOn()))
+                    .map(stay -> new Scented(
+                            stay.piece(),
+                            scent,
+                            stay.chamber().id(),
+                            row.beganOn().isAfter(day(stay.from(), zone)) ? row.beganOn() : day(stay.from(), zone),
+                            day(stay.to(), zone).plusDays(scent.lingersDays())));
         }
 
-        /** What stood beside a piece, as {@code smoke (6A, 6B)}; nothing that it gives off itself. */
-        public List<String> beside(Piece piece, PieceLog log) {
-            return words(stay(piece, log).stream()
-                    .flatMap(stay -> scented.stream().filter(each -> each.meets(stay)))
-                    .filter(each -> scented.stream()
-                            .noneMatch(own -> own.piece().id().equals(piece.id()) && own.scent() == each.scent()))
+        /** What stood beside a piece that was asked about, as {@code smoke (6A, 6B)}; nothing that it gives off itself. */
+        public List<String> beside(UUID piece) {
+            Set<Scent> own = scented.stream()
+                    .filter(each -> each.piece().id().equals(piece))
+                    .map(Scented::scent)
+                    .collect(Collectors.toSet());
+            return words(stays.getOrDefault(piece, List.of()).stream()
+                    .flatMap(stay -> scented.stream().filter(each -> each.meets(stay, zone)))
+                    .filter(each -> !own.contains(each.scent()))
                     .toList());
         }
 
@@ -127,13 +113,14 @@ public class Scents implements Neighbours {
                 .toList();
     }
 
-    public Air air() {
-        return new Air();
+    /** @param asked ids of the pieces that will be asked about */
+    public Air air(Collection<UUID> asked) {
+        return new Air(asked);
     }
 
     @Override
     public List<Question> onHangingIn(Chamber chamber) {
-        List<Scented> there = air().in(chamber);
+        List<Scented> there = air(List.of()).in(chamber);
         return there.isEmpty()
                 ? List.of()
                 : List.of(Question.confirm(
@@ -145,7 +132,7 @@ public class Scents implements Neighbours {
 
     @Override
     public List<String> beside(Piece piece) {
-        return air().beside(piece, logs.of(List.of(piece)).get(piece.id())).stream()
+        return air(List.of(piece.id())).beside(piece.id()).stream()
                 .map("Beside it stood %s: it may have taken the scent on."::formatted)
                 .toList();
     }

@@ -1,5 +1,7 @@
 package elvaro.server.trial;
 
+import static elvaro.core.working.Quantity.share;
+
 import elvaro.core.cut.ShapeClass;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Design.FlawKind;
@@ -79,6 +81,11 @@ record SharedTrial(
             double steakYield,
             double usableYield,
             @Nullable Double steaks) {
+        String words() {
+            return "%s usable, %s steak, %s water lost, %s thrown away"
+                    .formatted(share(usableYield), share(steakYield), share(shrink), share(discard));
+        }
+
         static @Nullable SharedMeans of(@Nullable MeansView means) {
             return means == null
                     ? null

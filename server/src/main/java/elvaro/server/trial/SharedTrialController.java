@@ -1,17 +1,9 @@
 package elvaro.server.trial;
 
-import elvaro.server.look.LookService;
 import elvaro.server.share.ShareLinks;
 import elvaro.server.share.SharedKind;
-import elvaro.server.shared.Refusal;
-import elvaro.server.treatment.Given;
-import elvaro.server.treatment.TreatmentService;
 import jakarta.servlet.http.HttpServletRequest;
-import java.util.List;
-import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -26,25 +18,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class SharedTrialController {
     private final ShareLinks links;
-    private final TrialReading reading;
     private final TrialGathering trials;
-    private final ArmSetUps setUps;
-    private final TreatmentService treatments;
-    private final LookService looks;
+    private final SharedTrials shared;
 
-    SharedTrialController(
-            ShareLinks links,
-            TrialReading reading,
-            TrialGathering trials,
-            ArmSetUps setUps,
-            TreatmentService treatments,
-            LookService looks) {
+    SharedTrialController(ShareLinks links, TrialGathering trials, SharedTrials shared) {
         this.links = links;
-        this.reading = reading;
         this.trials = trials;
-        this.setUps = setUps;
-        this.treatments = treatments;
-        this.looks = looks;
+        this.shared = shared;
     }
 
     /** @param path of the page; absent while it is not shown around */
@@ -78,7 +58,7 @@ class SharedTrialController {
     SharedTrial page(
             @RequestHeader(name = "Authorization", defaultValue = "") String authorization,
             HttpServletRequest request) {
-        return links.open(SharedKind.TRIAL, authorization, request.getRemoteAddr(), this::view);
+        return links.open(SharedKind.TRIAL, authorization, request.getRemoteAddr(), shared::view);
     }
 
     /** A photo of one of its pieces. */
@@ -87,33 +67,22 @@ class SharedTrialController {
             @RequestHeader(name = "Authorization", defaultValue = "") String authorization,
             @PathVariable UUID photoId,
             HttpServletRequest request) {
-        return links.open(SharedKind.TRIAL, authorization, request.getRemoteAddr(), id -> photo(id, photoId));
+        return links.open(SharedKind.TRIAL, authorization, request.getRemoteAddr(), id -> shared.photo(id, photoId));
     }
 
-    private byte[] photo(UUID trial, UUID photoId) {
-        return reading.view(trial).arms().stream()
-                .flatMap(arm -> arm.pieces().stream())
-                .flatMap(piece -> piece.looks().stream()
-                        .filter(look -> look.photos().contains(photoId))
-                        .map(look -> looks.photo(piece.card().id(), look.id(), photoId)))
-                .findFirst()
-                .orElseThrow(() -> Refusal.notFound("picture"));
+    /** The same to print. */
+    @GetMapping(path = "/shared/trial/pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] pdf(
+            @RequestHeader(name = "Authorization", defaultValue = "") String authorization,
+            HttpServletRequest request) {
+        return links.open(SharedKind.TRIAL, authorization, request.getRemoteAddr(), shared::pdf);
     }
 
-    private SharedTrial view(UUID id) {
-        TrialWithPieces whole = trials.whole(trials.find(id));
-        Map<UUID, String> done = setUps.of(List.of(whole)).entrySet().stream()
-                .collect(Collectors.toMap(Map.Entry::getKey, each -> words(each.getValue())));
-        return SharedTrial.of(reading.view(id), done);
-    }
-
-    private String words(SetUp setUp) {
-        if (setUp.isFresh() || setUp.method() == null) {
-            return "set aside fresh";
-        }
-        return Stream.concat(
-                        Stream.of("%s, %d days".formatted(setUp.method().label(), setUp.targetDays())),
-                        setUp.treatments().stream().map(treatments::given).map(Given::words))
-                .collect(Collectors.joining("; "));
+    /** The same as one picture. */
+    @GetMapping(path = "/shared/trial/picture", produces = MediaType.IMAGE_PNG_VALUE)
+    byte[] picture(
+            @RequestHeader(name = "Authorization", defaultValue = "") String authorization,
+            HttpServletRequest request) {
+        return links.open(SharedKind.TRIAL, authorization, request.getRemoteAddr(), shared::picture);
     }
 }

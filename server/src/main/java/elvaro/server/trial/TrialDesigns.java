@@ -161,13 +161,14 @@ class TrialDesigns {
     private final class PieceFacts {
         private final Factor factor;
         private final Map<UUID, List<Given>> given;
-        private final Scents.Air air = scents.air();
+        private final Scents.Air air;
         private final LocalDate today = workshops.today();
         private final ZoneId zone = workshops.mine().zone();
 
         private PieceFacts(Factor factor, Collection<UUID> ids) {
             this.factor = factor;
             given = treated.given(ids);
+            air = scents.air(ids);
         }
 
         /** One that is treated before it hangs is to hang today at the earliest. */
@@ -197,7 +198,7 @@ class TrialDesigns {
                             .map(method -> Done.of(factor, method, piece.coating(), own))
                             .orElse(Done.FRESH),
                     words(piece.benchOrder().orElse(null)),
-                    air.beside(piece, figures.log()));
+                    air.beside(piece.id()));
         }
     }
 

@@ -7,8 +7,8 @@ import elvaro.core.ledger.Piles;
 import elvaro.core.trial.Conclusion;
 import elvaro.core.working.Units;
 import elvaro.server.account.AccountService;
+import elvaro.server.paper.Paper;
 import elvaro.server.settings.WorkshopService;
-import elvaro.server.shared.Paper;
 import elvaro.server.tasting.SaidView;
 import elvaro.server.trial.TrialView.ArmPieceView;
 import elvaro.server.trial.TrialView.ArmView;
@@ -23,11 +23,13 @@ import org.springframework.stereotype.Component;
 @Component
 class TrialReport {
     private final TrialReading reading;
+    private final SharedTrials drawings;
     private final WorkshopService workshops;
     private final AccountService people;
 
-    TrialReport(TrialReading reading, WorkshopService workshops, AccountService people) {
+    TrialReport(TrialReading reading, SharedTrials drawings, WorkshopService workshops, AccountService people) {
         this.reading = reading;
+        this.drawings = drawings;
         this.workshops = workshops;
         this.people = people;
     }
@@ -35,7 +37,7 @@ class TrialReport {
     byte[] pdf(UUID id) {
         TrialView trial = reading.view(id);
         Units units = people.units();
-        Paper paper = new Paper(
+        Paper paper = Paper.a4(
                 trial.question(),
                 "%s, compared by %s since %s. Printed %s. %s"
                         .formatted(
@@ -46,12 +48,7 @@ class TrialReport {
                                 trial.ended() ? "" : "It still runs."),
                 units);
         conclusions(paper, trial);
-        paper.heading("The arms")
-                .table(
-                        List.of("arm", "what is done", "pieces"),
-                        trial.arms().stream()
-                                .map(arm -> List.of(name(arm), arm.setUp(), tags(arm)))
-                                .toList());
+        drawings.drawn(paper, id, drawings.view(id));
         means(paper, trial, units);
         pieces(paper, trial, units);
         sentences(paper, "How fast it dries", trial.drying());
@@ -81,7 +78,7 @@ class TrialReport {
 
     private static void conclusions(Paper paper, TrialView trial) {
         for (Conclusion conclusion : trial.conclusions()) {
-            paper.heading("In short").sentence(conclusion.sentence());
+            paper.answer(conclusion.sentence());
             conclusion.more().forEach(paper::sentence);
             conclusion.weakenedBy().forEach(weakness -> paper.sentence("Weakened: " + weakness));
         }
@@ -142,11 +139,6 @@ class TrialReport {
 
     private static String name(ArmView arm) {
         return arm.control() ? arm.name() + " (control)" : arm.name();
-    }
-
-    private static String tags(ArmView arm) {
-        return String.join(
-                ", ", arm.pieces().stream().map(piece -> piece.card().tag()).toList());
     }
 
     private static void sentences(Paper paper, String heading, List<String> all) {

@@ -279,6 +279,18 @@ public final class Client {
                         : request.method(method, BodyPublishers.ofString(JSON.writeValueAsString(body))));
     }
 
+    /** What is behind a link, as it comes. */
+    public byte[] opened(String path, String token) {
+        HttpRequest request = HttpRequest.newBuilder(URI.create(base + path))
+                .header("Authorization", "Bearer " + token)
+                .build();
+        try {
+            return http.send(request, BodyHandlers.ofByteArray()).body();
+        } catch (java.io.IOException | InterruptedException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
     /** Receives a lot today and hangs it today in pieces of the given weights; returns the pieces' ids. */
     public List<String> hangToday(String chamberId, int days, int... grams) {
         return hangAgo(0, chamberId, days, grams);

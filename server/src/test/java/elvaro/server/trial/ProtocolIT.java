@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
+import elvaro.server.support.PaperRead;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,6 +17,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -198,6 +203,34 @@ class ProtocolIT {
         client.must(client.send("DELETE", share, Map.of()));
         assertThat(client.phone("GET", "/shared/trial", token, null).status()).isEqualTo(401);
         assertThat(client.get(share).body().has("path")).isFalse();
+    }
+
+    @Test
+    void a_shared_trial_is_a_picture_and_a_pdf_in_the_colours_and_faces_of_the_screen(
+            Someone owner, @TempDir Path folder) throws Exception {
+        Client client = owner.client();
+        String id = honeyTrial(client, null, 40);
+        String token = client.must(client.put("/api/trials/%s/share".formatted(id), Map.of()))
+                .body()
+                .path("path")
+                .asString()
+                .substring("/s/trial/".length());
+        byte[] png = client.opened("/shared/trial/picture", token);
+        BufferedImage picture = ImageIO.read(new ByteArrayInputStream(png));
+        assertThat(picture.getWidth()).isEqualTo(1190);
+        assertThat(picture.getHeight()).isBetween(1200, 6000);
+        for (int part : List.of(0x7a1f22, 0x8a5a3c, 0x8fa3a6)) {
+            assertThat(IntStream.range(0, picture.getWidth() * picture.getHeight())
+                            .filter(dot -> (picture.getRGB(dot % 1190, dot / 1190) & 0xffffff) == part)
+                            .count())
+                    .as("steak, trim and water: %x", part)
+                    .isGreaterThan(1000);
+        }
+        Path pdf = Files.write(folder.resolve("trial.pdf"), client.opened("/shared/trial/pdf", token));
+        assertThat(PaperRead.run("pdftotext", pdf.toString(), "-"))
+                .contains("Does honey keep the water?", "Honey has 2.0 points less shrink", "Local law")
+                .doesNotContain("Hollin Farm", "North Room");
+        assertThat(PaperRead.run("pdffonts", pdf.toString())).contains("Archivo", "Rokkitt");
     }
 
     @Test

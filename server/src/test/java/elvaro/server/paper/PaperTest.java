@@ -1,4 +1,4 @@
-package elvaro.server.shared;
+package elvaro.server.paper;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -29,7 +29,7 @@ class PaperTest {
 
     @Test
     void what_is_written_stands_on_the_sheet_in_its_order() throws Exception {
-        String words = read(new Paper("Bench, 25A", "Strip loin", METRIC)
+        String words = read(Paper.a4("Bench, 25A", "Strip loin", METRIC)
                 .heading("Piles")
                 .sentence("Every gram is on a pile.")
                 .table(List.of("", "found"), List.of(List.of("steaks", "2.5 kg"), List.of("bone", ""))));
@@ -43,7 +43,7 @@ class PaperTest {
     @Test
     void letters_of_all_of_europe_are_there() throws Exception {
         String letters = "Łódź, šunka, Ærø, Ωμέγα, мясо, ñandú, ß, €";
-        assertThat(read(new Paper(letters, "", METRIC))).contains(letters);
+        assertThat(read(Paper.a4(letters, "", METRIC))).contains(letters);
     }
 
     @Test
@@ -53,7 +53,7 @@ class PaperTest {
                 .toList();
         Path pdf = Files.write(
                 folder.resolve("long.pdf"),
-                new Paper("Many", "", METRIC)
+                Paper.a4("Many", "", METRIC)
                         .table(List.of("piece", "green"), rows)
                         .pdf());
         assertThat(PaperRead.run("pdfinfo", pdf.toString())).containsPattern("Pages:\\s+[3-9]");
@@ -64,8 +64,8 @@ class PaperTest {
 
     @Test
     void nothing_to_say_takes_no_room_and_a_crooked_table_is_refused() throws Exception {
-        assertThat(read(new Paper("Title", " ", METRIC).sentence("")).strip()).isEqualTo("Title");
-        assertThatThrownBy(() -> new Paper("Title", "", METRIC).table(List.of("a", "b"), List.of(List.of("one"))))
+        assertThat(read(Paper.a4("Title", " ", METRIC).sentence("")).strip()).isEqualTo("Title");
+        assertThatThrownBy(() -> Paper.a4("Title", "", METRIC).table(List.of("a", "b"), List.of(List.of("one"))))
                 .isInstanceOf(IllegalArgumentException.class);
     }
 }

@@ -1,0 +1,37 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+
+interface Props {
+  token: string;
+  path: string;
+  /** What it is called once it is saved. */
+  file: string;
+  children: string;
+}
+
+/** Saves what is behind a link: the token goes in a header, so that it stands in no address. */
+export function SaveButton({ token, path, file, children }: Props) {
+  const save = useMutation({
+    mutationFn: async () => {
+      const response = await fetch(path, { headers: { Authorization: `Bearer ${token}` } });
+      if (!response.ok) {
+        throw new Error('It could not be made. Wait a minute and try again.');
+      }
+      const link = document.createElement('a');
+      link.href = URL.createObjectURL(await response.blob());
+      link.download = file;
+      link.click();
+      URL.revokeObjectURL(link.href);
+    },
+  });
+  return (
+    <Box>
+      <Button variant="outlined" loading={save.isPending} onClick={() => save.mutate()}>
+        {children}
+      </Button>
+      {save.error && <Typography color="error">{save.error.message}</Typography>}
+    </Box>
+  );
+}
