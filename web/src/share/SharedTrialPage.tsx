@@ -38,14 +38,6 @@ export default function SharedTrialPage() {
         {trial.factor}, judged by {trial.measure}, since {date(trial.startedOn)},{' '}
         {trial.ended ? 'ended' : 'still running'}
       </Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 2 }}>
-        <SaveButton token={token} path="/shared/trial/pdf" file="trial.pdf">
-          Save as PDF
-        </SaveButton>
-        <SaveButton token={token} path="/shared/trial/picture" file="trial.png">
-          Save as picture
-        </SaveButton>
-      </Box>
       <Box sx={{ display: 'grid', gap: 4 }}>
         <Answer trial={trial} />
         <Arms trial={trial} token={token} />
@@ -58,6 +50,14 @@ export default function SharedTrialPage() {
             ))}
           </Box>
         )}
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+          <SaveButton token={token} path="/shared/trial/pdf" file="trial.pdf">
+            Save as PDF
+          </SaveButton>
+          <SaveButton token={token} path="/shared/trial/picture" file="trial.png">
+            Save as picture
+          </SaveButton>
+        </Box>
       </Box>
     </Plain>
   );

@@ -71,10 +71,14 @@ public final class Paper {
     }
 
     public Paper heading(String words) {
+        document.add(headed(words));
+        return this;
+    }
+
+    private Paragraph headed(String words) {
         Paragraph heading = paragraph(PaperFont.HEADING, words, 14, 14);
         heading.setSpacingAfter(4);
-        document.add(heading);
-        return this;
+        return heading;
     }
 
     /** Left out where there is nothing to say. */
@@ -98,9 +102,18 @@ public final class Paper {
         return paragraph;
     }
 
-    /** Over the whole width. */
-    public Paper drawing(Drawing drawing) {
-        document.add(image(drawing, document.right() - document.left()));
+    /** Over the whole width, on one sheet with its heading. */
+    public Paper drawing(String heading, Drawing drawing) {
+        PdfPCell cell = new PdfPCell();
+        cell.setBorder(Rectangle.NO_BORDER);
+        cell.setPadding(0);
+        cell.addElement(headed(heading));
+        cell.addElement(image(drawing, document.right() - document.left()));
+        PdfPTable together = new PdfPTable(1);
+        together.setWidthPercentage(100);
+        together.setKeepTogether(true);
+        together.addCell(cell);
+        document.add(together);
         return this;
     }
 

@@ -108,7 +108,13 @@ class SharedTrials {
         }
         trial.beside().forEach(paper::sentence);
         drawn(paper, id, trial);
-        all(paper, "Tasted", trial.tasted());
+        String answered = String.join(" ", trial.answers());
+        all(
+                paper,
+                "Tasted",
+                trial.tasted().stream()
+                        .filter(sentence -> !answered.contains(sentence))
+                        .toList());
         all(paper, "What weakens it", trial.weakenedBy());
         all(paper, "How sure is this", trial.statistics());
         all(paper, "Written down with Elvaro", List.of(CAUTION));
@@ -130,7 +136,7 @@ class SharedTrials {
                 .map(SharedTrials::curve)
                 .toList();
         if (!curves.isEmpty()) {
-            paper.heading("Water gone, arm by arm").drawing(new CurveDrawing(curves));
+            paper.drawing("Water gone, arm by arm", new CurveDrawing(curves));
         }
     }
 

@@ -68,4 +68,19 @@ class PaperTest {
         assertThatThrownBy(() -> Paper.a4("Title", "", METRIC).table(List.of("a", "b"), List.of(List.of("one"))))
                 .isInstanceOf(IllegalArgumentException.class);
     }
+
+    /** A drawing that has no room goes to the next sheet, and what is written after it follows it there. */
+    @Test
+    void a_drawing_stays_with_its_heading_and_in_its_place() throws Exception {
+        Paper paper = Paper.a4("Trial", "", METRIC);
+        IntStream.range(0, 35).forEach(line -> paper.sentence("line " + line));
+        CurveDrawing curve = new CurveDrawing(List.of(new CurveDrawing.Curve(
+                "Plain",
+                List.of(new CurveDrawing.Day(0, 0, 0, 0), new CurveDrawing.Day(30, 0.17, 0.16, 0.18)),
+                List.of())));
+        String[] sheets =
+                read(paper.drawing("Water gone", curve).sentence("after it")).split("\f");
+        assertThat(sheets[0]).contains("line 34").doesNotContain("Water gone", "after it");
+        assertThat(sheets[1]).containsSubsequence("Water gone", "Plain 17 %", "after it");
+    }
 }
