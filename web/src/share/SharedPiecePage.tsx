@@ -9,6 +9,7 @@ import { SectionGlyph, describeSection } from '../kit/SectionGlyph';
 import { days, percent } from '../kit/units';
 import { WeightBar } from '../kit/WeightBar';
 import { Plain } from './Plain';
+import { SaveButtons } from './SaveButtons';
 import { SharedPhoto } from './SharedPhoto';
 
 /** A piece as whoever has its link sees it. */
@@ -76,6 +77,7 @@ export default function SharedPiecePage() {
             </Box>
           </Box>
         ))}
+        <SaveButtons what="piece" token={token} />
       </Box>
     </Plain>
   );

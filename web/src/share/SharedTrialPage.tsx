@@ -11,7 +11,7 @@ import { date, percent } from '../kit/units';
 import { WeightBar } from '../kit/WeightBar';
 import { armColour } from '../trial/arms';
 import { Plain } from './Plain';
-import { SaveButton } from './SaveButton';
+import { SaveButtons } from './SaveButtons';
 import { SharedPhoto } from './SharedPhoto';
 
 type Shared = Schema['SharedTrial'];
@@ -50,14 +50,7 @@ export default function SharedTrialPage() {
             ))}
           </Box>
         )}
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-          <SaveButton token={token} path="/shared/trial/pdf" file="trial.pdf">
-            Save as PDF
-          </SaveButton>
-          <SaveButton token={token} path="/shared/trial/picture" file="trial.png">
-            Save as picture
-          </SaveButton>
-        </Box>
+        <SaveButtons what="trial" token={token} />
       </Box>
     </Plain>
   );

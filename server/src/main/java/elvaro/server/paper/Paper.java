@@ -49,6 +49,7 @@ public final class Paper {
         this.units = units;
         document = new Document(page, MARGIN, MARGIN, MARGIN, MARGIN);
         writer = PdfWriter.getInstance(document, bytes);
+        writer.setStrictImageSequence(true);
         document.addTitle(title);
         document.open();
         document.add(paragraph(PaperFont.HEADING, title, 22, 0));
@@ -102,7 +103,15 @@ public final class Paper {
         return paragraph;
     }
 
-    /** Over the whole width, on one sheet with its heading. */
+    /** Over the whole width. */
+    public Paper drawing(Drawing drawing) {
+        Image image = image(drawing, document.right() - document.left());
+        image.setSpacingBefore(6);
+        document.add(image);
+        return this;
+    }
+
+    /** The same, on one sheet with its heading. */
     public Paper drawing(String heading, Drawing drawing) {
         PdfPCell cell = new PdfPCell();
         cell.setBorder(Rectangle.NO_BORDER);
@@ -166,6 +175,12 @@ public final class Paper {
             cell.addElement(photo(photo, width));
         }
         return cell;
+    }
+
+    /** @param jpeg shown at half the width */
+    public Paper photo(byte[] jpeg) {
+        document.add(photo(jpeg, (document.right() - document.left()) / 2));
+        return this;
     }
 
     private static Image photo(byte[] jpeg, float width) {

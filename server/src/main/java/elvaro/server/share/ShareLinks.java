@@ -20,6 +20,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Making, taking back and opening the links of pages that are shown around. */
 @Service
 public class ShareLinks {
+    /** Stands on everything that is shown around. */
+    public static final String CAUTION =
+            "Written down with Elvaro. A page of one house's own record: no advice, and no word on whether meat may be eaten."
+                    + " Local law and a licensed practitioner decide.";
+
     private static final int OPENED_A_MINUTE = 240;
     private static final int GUESSES_A_MINUTE = 30;
     private static final String BEARER = "Bearer ";

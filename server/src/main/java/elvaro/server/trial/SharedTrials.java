@@ -10,6 +10,7 @@ import elvaro.server.paper.Paper;
 import elvaro.server.paper.Paper.Column;
 import elvaro.server.paper.SectionDrawing;
 import elvaro.server.paper.WeightBarDrawing;
+import elvaro.server.share.ShareLinks;
 import elvaro.server.shared.Refusal;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.TreatmentService;
@@ -29,10 +30,6 @@ import org.springframework.stereotype.Component;
 class SharedTrials {
     /** So many photos of an arm go onto paper, the latest. */
     private static final int PHOTOS = 2;
-
-    private static final String CAUTION =
-            "A page of one house's own record: no advice, and no word on whether meat may be eaten."
-                    + " Local law and a licensed practitioner decide.";
 
     private final TrialReading reading;
     private final TrialGathering trials;
@@ -117,8 +114,7 @@ class SharedTrials {
                         .toList());
         all(paper, "What weakens it", trial.weakenedBy());
         all(paper, "How sure is this", trial.statistics());
-        all(paper, "Written down with Elvaro", List.of(CAUTION));
-        return paper;
+        return paper.sentence(ShareLinks.CAUTION);
     }
 
     private static void all(Paper paper, String heading, List<String> sentences) {

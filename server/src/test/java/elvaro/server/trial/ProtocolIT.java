@@ -234,16 +234,22 @@ class ProtocolIT {
     }
 
     @Test
-    void a_shared_piece_shows_its_weights_and_no_price(Someone owner) {
+    void a_shared_piece_shows_its_weights_and_no_price(Someone owner, @TempDir Path folder) throws Exception {
         Client client = owner.client();
         String piece = client.cut();
         String path = client.must(client.put("/api/pieces/%s/share".formatted(piece), Map.of()))
                 .body()
                 .path("path")
                 .asString();
-        JsonNode page = client.phone("GET", "/shared/piece", path.substring("/s/piece/".length()), null)
-                .body();
+        String token = path.substring("/s/piece/".length());
+        JsonNode page = client.phone("GET", "/shared/piece", token, null).body();
         assertThat(page.at("/ledger/steakYield").asDouble()).isEqualTo(0.75);
         assertThat(page.toString()).doesNotContain("cost").doesNotContain("Hollin Farm");
+        byte[] png = client.opened("/shared/piece/picture", token);
+        assertThat(ImageIO.read(new ByteArrayInputStream(png)).getHeight()).isBetween(500, 6000);
+        Path pdf = Files.write(folder.resolve("piece.pdf"), client.opened("/shared/piece/pdf", token));
+        assertThat(PaperRead.run("pdftotext", pdf.toString(), "-"))
+                .contains("75.0 % steak", "Local law")
+                .doesNotContain("Hollin Farm");
     }
 }

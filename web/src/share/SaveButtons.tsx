@@ -11,8 +11,22 @@ interface Props {
   children: string;
 }
 
+/** The page to keep: on paper, and as a picture to send on. */
+export function SaveButtons({ what, token }: { what: 'trial' | 'piece'; token: string }) {
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+      <SaveButton token={token} path={`/shared/${what}/pdf`} file={`${what}.pdf`}>
+        Save as PDF
+      </SaveButton>
+      <SaveButton token={token} path={`/shared/${what}/picture`} file={`${what}.png`}>
+        Save as picture
+      </SaveButton>
+    </Box>
+  );
+}
+
 /** Saves what is behind a link: the token goes in a header, so that it stands in no address. */
-export function SaveButton({ token, path, file, children }: Props) {
+function SaveButton({ token, path, file, children }: Props) {
   const save = useMutation({
     mutationFn: async () => {
       const response = await fetch(path, { headers: { Authorization: `Bearer ${token}` } });
