@@ -3,13 +3,13 @@ import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
-import { CurveChart } from '../kit/CurveChart';
 import { HowSure } from '../kit/HowSure';
 import { Waiting } from '../kit/Page';
 import { SectionGlyph, describeSection } from '../kit/SectionGlyph';
 import { date, percent } from '../kit/units';
 import { WeightBar } from '../kit/WeightBar';
 import { armColour } from '../trial/arms';
+import { ArmsChart } from '../trial/ArmsChart';
 import { Plain } from './Plain';
 import { SaveButtons } from './SaveButtons';
 import { SharedPhoto } from './SharedPhoto';
@@ -41,7 +41,7 @@ export default function SharedTrialPage() {
       <Box sx={{ display: 'grid', gap: 4 }}>
         <Answer trial={trial} />
         <Arms trial={trial} token={token} />
-        <Curves trial={trial} />
+        <ArmsChart arms={trial.arms} />
         {trial.weakenedBy.length > 0 && (
           <Box>
             <Typography variant="h2">What weakens it</Typography>
@@ -133,38 +133,6 @@ function Arms({ trial, token }: { trial: Shared; token: string }) {
           )}
         </Box>
       ))}
-    </Box>
-  );
-}
-
-function Curves({ trial }: { trial: Shared }) {
-  const arms = trial.arms.filter((arm) => arm.curve.length > 0);
-  if (arms.length === 0) {
-    return null;
-  }
-  const last = Math.max(...arms.flatMap((arm) => arm.curve.map((day) => day.day)));
-  return (
-    <Box component="figure" sx={{ m: 0 }}>
-      <Typography variant="h2" component="figcaption">
-        Water gone, arm by arm
-      </Typography>
-      <CurveChart
-        label={`Share of the green weight lost by day ${last}: ${arms.map((arm) => `${arm.name} ${percent(arm.curve.at(-1)?.lost ?? 0)}`).join(', ')}.`}
-        height={280}
-        days={Math.max(1, last)}
-        least={0}
-        format={(share) => percent(share)}
-        curves={arms.map((arm, index) => ({
-          name: arm.name,
-          colour: armColour(index),
-          broken: index > 0,
-          points: arm.curve.map(({ day, lost }) => ({ day, value: lost })),
-          band: arm.curve.map(({ day, least, most }) => ({ day, low: least, high: most })),
-          marks: arm.pieces.flatMap((piece) =>
-            piece.weighings.map(({ day, lost }) => ({ day, value: Math.max(0, lost) })),
-          ),
-        }))}
-      />
     </Box>
   );
 }

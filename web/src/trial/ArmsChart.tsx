@@ -7,9 +7,16 @@ import { armColour } from './arms';
 
 const FIRST_MARK = ['●', '◆', '■', '▲'];
 
+/** An arm as its curve is drawn. */
+interface Drying {
+  name: string;
+  curve: Schema['ArmDay'][];
+  pieces: { weighings: Schema['ArmWeighing'][] }[];
+}
+
 /** What the arms lose, on one chart: expected with its band, and as it was weighed. */
-export function ArmsChart({ trial }: { trial: Schema['TrialView'] }) {
-  const arms = trial.arms.filter((arm) => arm.curve.length > 0);
+export function ArmsChart({ arms: all }: { arms: Drying[] }) {
+  const arms = all.filter((arm) => arm.curve.length > 0);
   if (arms.length === 0) {
     return null;
   }
@@ -44,7 +51,7 @@ export function ArmsChart({ trial }: { trial: Schema['TrialView'] }) {
       />
       <Box aria-hidden sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3 }}>
         {arms.map((arm, index) => (
-          <Typography key={arm.id} variant="body2" sx={{ color: armColour(index), fontWeight: 620 }}>
+          <Typography key={arm.name} variant="body2" sx={{ color: armColour(index), fontWeight: 620 }}>
             {FIRST_MARK[index % FIRST_MARK.length]} {arm.name}
           </Typography>
         ))}

@@ -59,7 +59,7 @@ function TrialSheet({ trial }: { trial: Trial }) {
       <Box sx={{ display: 'grid', gap: 4 }}>
         <Outcome trial={trial} />
         <Arms trial={trial} />
-        <ArmsChart trial={trial} />
+        <ArmsChart arms={trial.arms} />
         <LooksStrip trial={trial} />
         <Flaws flaws={trial.flaws} title="What weakens it" />
         <Learnt key={trial.version} trial={trial} />
