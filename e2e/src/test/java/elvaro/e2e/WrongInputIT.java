@@ -116,7 +116,7 @@ class WrongInputIT {
                 .click();
         maren.sees("Bench, 25A");
         maren.press("Close the bench");
-        maren.reads("Weigh the piles first");
+        maren.reads("No pile was weighed");
         maren.field("Weight of the container").fill("12");
         maren.pile("Steaks").click();
         maren.reads("is left of this piece");
