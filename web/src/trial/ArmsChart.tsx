@@ -16,7 +16,8 @@ interface Drying {
 
 /** What the arms lose, on one chart: expected with its band, and as it was weighed. */
 export function ArmsChart({ arms: all }: { arms: Drying[] }) {
-  const arms = all.filter((arm) => arm.curve.length > 0);
+  // An arm keeps its colour and its stroke where one before it has no curve, as meat set aside fresh.
+  const arms = all.map((arm, place) => ({ ...arm, place })).filter((arm) => arm.curve.length > 0);
   if (arms.length === 0) {
     return null;
   }
@@ -40,8 +41,8 @@ export function ArmsChart({ arms: all }: { arms: Drying[] }) {
         format={(share) => percent(share)}
         curves={arms.map((arm, index) => ({
           name: arm.name,
-          colour: armColour(index),
-          broken: index > 0,
+          colour: armColour(arm.place),
+          broken: arm.place > 0,
           points: arm.curve.map(({ day, lost }) => ({ day, value: lost })),
           band: arm.curve.map(({ day, least, most }) => ({ day, low: least, high: most })),
           marks: arm.pieces.flatMap((piece) =>
@@ -51,7 +52,7 @@ export function ArmsChart({ arms: all }: { arms: Drying[] }) {
       />
       <Box aria-hidden sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3 }}>
         {arms.map((arm, index) => (
-          <Typography key={arm.name} variant="body2" sx={{ color: armColour(index), fontWeight: 620 }}>
+          <Typography key={arm.name} variant="body2" sx={{ color: armColour(arm.place), fontWeight: 620 }}>
             {FIRST_MARK[index % FIRST_MARK.length]} {arm.name}
           </Typography>
         ))}

@@ -19,8 +19,11 @@ public record CurveDrawing(List<Curve> curves) implements Drawing {
     private static final float LETTERS = 8;
     private static final int LINES = 4;
 
-    /** @param weighed what was weighed, each as its own least and most */
-    public record Curve(String name, List<Day> days, List<Day> weighed) {}
+    /**
+     * @param arm its place in the trial, from 0, which its colour and stroke follow
+     * @param weighed what was weighed, each as its own least and most
+     */
+    public record Curve(int arm, String name, List<Day> days, List<Day> weighed) {}
 
     /** Shares of the green weight on a day. */
     public record Day(double day, double lost, double least, double most) {}
@@ -49,12 +52,8 @@ public record CurveDrawing(List<Curve> curves) implements Drawing {
         // The top line is a whole number of hundredths for each of the lines below it.
         Scale scale = new Scale(width, days, Math.ceil(Math.max(0.01, most) * 100 / LINES) * LINES / 100);
         frame(canvas, scale);
-        for (int arm = 0; arm < curves.size(); arm++) {
-            band(canvas, scale, curves.get(arm).days(), PaperColour.arm(arm));
-        }
-        for (int arm = 0; arm < curves.size(); arm++) {
-            line(canvas, scale, arm);
-        }
+        curves.forEach(curve -> band(canvas, scale, curve.days(), PaperColour.arm(curve.arm())));
+        curves.forEach(curve -> line(canvas, scale, curve));
     }
 
     private static void frame(PdfContentByte canvas, Scale scale) {
@@ -97,14 +96,13 @@ public record CurveDrawing(List<Curve> curves) implements Drawing {
         canvas.restoreState();
     }
 
-    private void line(PdfContentByte canvas, Scale scale, int arm) {
-        Curve curve = curves.get(arm);
-        Color colour = PaperColour.arm(arm);
+    private void line(PdfContentByte canvas, Scale scale, Curve curve) {
+        Color colour = PaperColour.arm(curve.arm());
         canvas.setColorStroke(colour);
         canvas.setColorFill(colour);
         canvas.setLineWidth(1.6f);
-        if (arm > 0) {
-            canvas.setLineDash(6f / arm, 2.5f, 0); // told apart without colour
+        if (curve.arm() > 0) {
+            canvas.setLineDash(6f / curve.arm(), 2.5f, 0); // told apart without colour
         }
         for (int day = 0; day < curve.days().size(); day++) {
             Day each = curve.days().get(day);

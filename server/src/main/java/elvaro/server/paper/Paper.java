@@ -35,8 +35,8 @@ public final class Paper {
     /** The column of names against the others. */
     private static final float NAMES_WIDTH = 1.8f;
 
-    /** A picture is cut off where it ends; so high it may become, in points. */
-    private static final float LONGEST = 4000;
+    /** A picture is cut off where it ends; so high it may become, in points; a page of a PDF may have 14,400. */
+    private static final float LONGEST = 14_000;
 
     private static final float DOTS_PER_INCH = 144;
 

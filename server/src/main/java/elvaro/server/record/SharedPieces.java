@@ -137,7 +137,8 @@ class SharedPieces {
                 .map(each -> new Day(each.day(), each.lost(), each.lost(), each.lost()))
                 .toList();
         if (weighed.size() > 1) {
-            paper.drawing("Water gone, as it was weighed", new CurveDrawing(List.of(new Curve("", weighed, weighed))));
+            paper.drawing(
+                    "Water gone, as it was weighed", new CurveDrawing(List.of(new Curve(0, "", weighed, weighed))));
         }
         piece.seen().forEach(look -> paper.sentence(look.seen()));
         List<UUID> photos =

@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
@@ -127,9 +128,9 @@ class SharedTrials {
     /** The arms side by side with their pieces and photos, and the curves. */
     void drawn(Paper paper, UUID id, SharedTrial trial) {
         paper.columns(trial.arms().stream().map(arm -> column(id, arm)).toList());
-        List<Curve> curves = trial.arms().stream()
-                .filter(arm -> !arm.curve().isEmpty())
-                .map(SharedTrials::curve)
+        List<Curve> curves = IntStream.range(0, trial.arms().size())
+                .filter(number -> !trial.arms().get(number).curve().isEmpty()) // meat set aside fresh has none
+                .mapToObj(number -> curve(number, trial.arms().get(number)))
                 .toList();
         if (!curves.isEmpty()) {
             paper.drawing("Water gone, arm by arm", new CurveDrawing(curves));
@@ -156,8 +157,9 @@ class SharedTrials {
                 arm.means() == null ? List.of() : List.of(arm.means().words()));
     }
 
-    private static Curve curve(SharedArm arm) {
+    private static Curve curve(int number, SharedArm arm) {
         return new Curve(
+                number,
                 arm.name(),
                 arm.curve().stream()
                         .map(day -> new Day(day.day(), day.lost(), day.least(), day.most()))

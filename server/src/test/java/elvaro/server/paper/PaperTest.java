@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import elvaro.core.working.Units;
 import elvaro.server.support.PaperRead;
+import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -75,6 +77,7 @@ class PaperTest {
         Paper paper = Paper.a4("Trial", "", METRIC);
         IntStream.range(0, 35).forEach(line -> paper.sentence("line " + line));
         CurveDrawing curve = new CurveDrawing(List.of(new CurveDrawing.Curve(
+                0,
                 "Plain",
                 List.of(new CurveDrawing.Day(0, 0, 0, 0), new CurveDrawing.Day(30, 0.17, 0.16, 0.18)),
                 List.of())));
@@ -82,5 +85,24 @@ class PaperTest {
                 read(paper.drawing("Water gone", curve).sentence("after it")).split("\f");
         assertThat(sheets[0]).contains("line 34").doesNotContain("Water gone", "after it");
         assertThat(sheets[1]).containsSubsequence("Water gone", "Plain 17 %", "after it");
+    }
+
+    /** The first arm may be fresh meat that has no curve: the second is still drawn as the second. */
+    @Test
+    void an_arm_keeps_its_colour_where_the_one_before_it_has_no_curve() throws Exception {
+        var aged = new CurveDrawing.Curve(
+                1,
+                "Aged",
+                List.of(new CurveDrawing.Day(0, 0, 0, 0), new CurveDrawing.Day(30, 0.17, 0.16, 0.18)),
+                List.of());
+        var picture = ImageIO.read(new ByteArrayInputStream(Paper.longPage("Trial", "", METRIC)
+                .drawing(new CurveDrawing(List.of(aged)))
+                .picture()));
+        assertThat(IntStream.range(0, picture.getWidth() * picture.getHeight())
+                        .filter(dot -> (picture.getRGB(dot % picture.getWidth(), dot / picture.getWidth()) & 0xffffff)
+                                == 0x7a1f22)
+                        .count())
+                .isGreaterThan(500);
+        assertThat(picture.getHeight()).as("cut off where it ends").isLessThan(1000);
     }
 }

@@ -1,3 +1,5 @@
+# Cuts the faces of paper (server/src/main/resources/faces) out of the variable ones of the screen. Run by hand when those change:
+#   python3 tools/faces.py web/node_modules/@fontsource-variable      (Debian: python3-fonttools, python3-brotli)
 import sys
 from fontTools.ttLib import TTFont
 from fontTools.varLib.instancer import instantiateVariableFont
