@@ -39,7 +39,7 @@ export function ArmsChart({ arms: all }: { arms: Drying[] }) {
         days={Math.max(1, last)}
         least={0}
         format={(share) => percent(share)}
-        curves={arms.map((arm, index) => ({
+        curves={arms.map((arm) => ({
           name: arm.name,
           colour: armColour(arm.place),
           broken: arm.place > 0,
