@@ -282,7 +282,7 @@ function Actions({ piece, onDo, onTreat, onHang }: ActionsProps) {
         Its lot
       </Button>
       {hanging && <LabelButton piece={card.id} />}
-      <ShareButton what="piece" id={card.id} />
+      <ShareButton what="PIECE" id={card.id} />
     </Box>
   );
 }

@@ -4,8 +4,15 @@ import type { ReactNode } from 'react';
 import { useTitle } from '../kit/drafts';
 import { Hatchings } from '../kit/streams';
 
+interface Props {
+  title: string;
+  /** Stands at the foot of whatever is shown. */
+  caution?: string;
+  children?: ReactNode;
+}
+
 /** The frame of a page that is shown around: no way into the house. */
-export function Plain({ title, children }: { title: string; children?: ReactNode }) {
+export function Plain({ title, caution, children }: Props) {
   useTitle(title);
   return (
     <Box component="main" sx={{ p: { xs: 2, sm: 4 }, maxWidth: 1080, mx: 'auto' }}>
@@ -15,8 +22,7 @@ export function Plain({ title, children }: { title: string; children?: ReactNode
       </Typography>
       {children}
       <Typography variant="body2" sx={{ color: 'text.secondary', mt: 5 }}>
-        Written down with Elvaro. A page of one house&apos;s own record: no advice, and no word on whether
-        meat may be eaten. Local law and a licensed practitioner decide.
+        {caution}
       </Typography>
     </Box>
   );

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
+import type { SharedKind } from './kind';
 
 interface Props {
   token: string;
@@ -12,13 +13,13 @@ interface Props {
 }
 
 /** The page to keep: on paper, and as a picture to send on. */
-export function SaveButtons({ what, token }: { what: 'trial' | 'piece'; token: string }) {
+export function SaveButtons({ what, token }: { what: SharedKind; token: string }) {
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-      <SaveButton token={token} path={`/shared/${what}/pdf`} file={`${what}.pdf`}>
+      <SaveButton token={token} path={`/shared/${what}/pdf`} file={`${what.toLowerCase()}.pdf`}>
         Save as PDF
       </SaveButton>
-      <SaveButton token={token} path={`/shared/${what}/picture`} file={`${what}.png`}>
+      <SaveButton token={token} path={`/shared/${what}/picture`} file={`${what.toLowerCase()}.png`}>
         Save as picture
       </SaveButton>
     </Box>

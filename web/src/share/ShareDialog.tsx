@@ -11,24 +11,12 @@ import { useState } from 'react';
 import { answer, api } from '../api/client';
 import { useSession } from '../api/house';
 import { ProblemNotice } from '../kit/Notices';
+import type { SharedKind } from './kind';
 
-type What = 'trial' | 'piece';
-
-const calls = {
-  trial: {
-    get: (id: string) => answer(api.GET('/api/trials/{id}/share', { params: { path: { id } } })),
-    put: (id: string) => answer(api.PUT('/api/trials/{id}/share', { params: { path: { id } } })),
-    back: (id: string) => answer(api.DELETE('/api/trials/{id}/share', { params: { path: { id } } })),
-  },
-  piece: {
-    get: (id: string) => answer(api.GET('/api/pieces/{id}/share', { params: { path: { id } } })),
-    put: (id: string) => answer(api.PUT('/api/pieces/{id}/share', { params: { path: { id } } })),
-    back: (id: string) => answer(api.DELETE('/api/pieces/{id}/share', { params: { path: { id } } })),
-  },
-};
+const words: Record<SharedKind, string> = { TRIAL: 'trial', PIECE: 'piece' };
 
 /** Shows a trial or a piece around by a link, or takes the link back; for the owner, who answers for it. */
-export function ShareButton({ what, id }: { what: What; id: string }) {
+export function ShareButton({ what, id }: { what: SharedKind; id: string }) {
   const [open, setOpen] = useState(false);
   const owner = useSession().data?.me?.role === 'OWNER';
   if (!owner) {
@@ -44,17 +32,24 @@ export function ShareButton({ what, id }: { what: What; id: string }) {
   );
 }
 
-function ShareDialog({ what, id, onClose }: { what: What; id: string; onClose: () => void }) {
-  const known = useQuery({ queryKey: ['share', what, id], queryFn: () => calls[what].get(id) });
+function ShareDialog({ what, id, onClose }: { what: SharedKind; id: string; onClose: () => void }) {
+  const at = { params: { path: { kind: what, id } } };
+  const known = useQuery({
+    queryKey: ['share', what, id],
+    queryFn: () => answer(api.GET('/api/share/{kind}/{id}', at)),
+  });
   const client = useQueryClient();
   const changed = { onSuccess: () => client.invalidateQueries({ queryKey: ['share', what, id] }) };
-  const share = useMutation({ mutationFn: () => calls[what].put(id), ...changed });
-  const back = useMutation({ mutationFn: () => calls[what].back(id), ...changed });
+  const share = useMutation({ mutationFn: () => answer(api.PUT('/api/share/{kind}/{id}', at)), ...changed });
+  const back = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/share/{kind}/{id}', at)),
+    ...changed,
+  });
   const path = known.data?.path;
   const address = path ? `${window.location.origin}${path}` : '';
   return (
     <Dialog open onClose={onClose} aria-labelledby="share">
-      <DialogTitle id="share">Show this {what} around</DialogTitle>
+      <DialogTitle id="share">Show this {words[what]} around</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2, justifyItems: 'start', maxWidth: 480 }}>
         <Typography>
           Whoever has the link sees one page, without an account: what was asked and done, curves, photos and

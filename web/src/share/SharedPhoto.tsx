@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
+import type { SharedKind } from './kind';
 
 interface Props {
-  what: 'trial' | 'piece';
+  what: SharedKind;
   token: string;
   photo: string;
   alt: string;

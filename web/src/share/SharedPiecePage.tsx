@@ -18,7 +18,7 @@ export default function SharedPiecePage() {
   const page = useQuery({
     queryKey: ['shared piece', token],
     queryFn: () =>
-      answer(api.GET('/shared/piece', { params: { header: { Authorization: `Bearer ${token}` } } })),
+      answer(api.GET('/shared/PIECE', { params: { header: { Authorization: `Bearer ${token}` } } })),
     retry: false,
   });
   if (page.error) {
@@ -31,7 +31,7 @@ export default function SharedPiecePage() {
   const { ledger } = piece;
   const last = Math.max(1, ...piece.weighings.map(({ day }) => Math.ceil(day)));
   return (
-    <Plain title={piece.cut}>
+    <Plain title={piece.cut} caution={piece.caution}>
       <Typography sx={{ color: 'text.secondary', mb: 2 }}>
         {[
           piece.method ?? 'set aside fresh',
@@ -72,12 +72,12 @@ export default function SharedPiecePage() {
             <Typography>{look.seen}</Typography>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
               {look.photos.map((photo) => (
-                <SharedPhoto key={photo} what="piece" token={token} photo={photo} alt={look.seen} />
+                <SharedPhoto key={photo} what="PIECE" token={token} photo={photo} alt={look.seen} />
               ))}
             </Box>
           </Box>
         ))}
-        <SaveButtons what="piece" token={token} />
+        <SaveButtons what="PIECE" token={token} />
       </Box>
     </Plain>
   );

@@ -8,6 +8,7 @@ import { Waiting } from '../kit/Page';
 import { SectionGlyph, describeSection } from '../kit/SectionGlyph';
 import { date, percent } from '../kit/units';
 import { WeightBar } from '../kit/WeightBar';
+import { Lines } from '../tasting/Lines';
 import { armColour } from '../trial/arms';
 import { ArmsChart } from '../trial/ArmsChart';
 import { Plain } from './Plain';
@@ -22,7 +23,7 @@ export default function SharedTrialPage() {
   const page = useQuery({
     queryKey: ['shared trial', token],
     queryFn: () =>
-      answer(api.GET('/shared/trial', { params: { header: { Authorization: `Bearer ${token}` } } })),
+      answer(api.GET('/shared/TRIAL', { params: { header: { Authorization: `Bearer ${token}` } } })),
     retry: false,
   });
   if (page.error) {
@@ -33,7 +34,7 @@ export default function SharedTrialPage() {
   }
   const trial = page.data;
   return (
-    <Plain title={trial.question}>
+    <Plain title={trial.question} caution={trial.caution}>
       <Typography sx={{ color: 'text.secondary', mb: 2 }}>
         {trial.factor}, judged by {trial.measure}, since {date(trial.startedOn)},{' '}
         {trial.ended ? 'ended' : 'still running'}
@@ -42,6 +43,11 @@ export default function SharedTrialPage() {
         <Answer trial={trial} />
         <Arms trial={trial} token={token} />
         <ArmsChart arms={trial.arms} />
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 5 }}>
+          {trial.lines.map((lines, index) => (
+            <Lines key={index} lines={lines} />
+          ))}
+        </Box>
         {trial.weakenedBy.length > 0 && (
           <Box>
             <Typography variant="h2">What weakens it</Typography>
@@ -50,7 +56,7 @@ export default function SharedTrialPage() {
             ))}
           </Box>
         )}
-        <SaveButtons what="trial" token={token} />
+        <SaveButtons what="TRIAL" token={token} />
       </Box>
     </Plain>
   );
@@ -116,7 +122,7 @@ function Arms({ trial, token }: { trial: Shared; token: string }) {
                 {piece.photos.map((photo) => (
                   <SharedPhoto
                     key={photo.id}
-                    what="trial"
+                    what="TRIAL"
                     token={token}
                     photo={photo.id}
                     alt={`${arm.name} on day ${photo.day}`}

@@ -1,32 +1,18 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import type { Schema } from '../api/client';
 import { armColour } from '../trial/arms';
-
-interface Props {
-  title: string;
-  names: string[];
-  rows: { name: string; values: (number | null | undefined)[] }[];
-  means: (number | null | undefined)[];
-  from: number;
-  to: number;
-  /** How a mean is written; to a tenth where it is not said. */
-  written?: (mean: number) => string;
-  /** What the lowest and the highest value mean. */
-  ends: [string, string];
-}
-
-const tenths = (mean: number): string => mean.toFixed(1);
 
 const HEIGHT = 190;
 const COLUMN = 104;
 const EDGE = 14;
 
 /** A line for every taster across the samples, and the mean of all, thick. */
-export function Lines({ title, names, rows, means, from, to, written = tenths, ends }: Props) {
+export function Lines({ lines }: { lines: Schema['TasterLines'] }) {
+  const { title, low, high, from, to, samples: names, tasters, means, written } = lines;
   const width = COLUMN * names.length;
   const x = (sample: number) => COLUMN / 2 + COLUMN * sample;
   const y = (value: number) => EDGE + ((to - value) / (to - from)) * (HEIGHT - 2 * EDGE);
-  const mean = (sample: number) => (means[sample] == null ? '' : written(means[sample]));
   const points = (values: (number | null | undefined)[]) =>
     values.flatMap((value, sample) => (value == null ? [] : [`${x(sample)},${y(value)}`])).join(' ');
   return (
@@ -35,13 +21,13 @@ export function Lines({ title, names, rows, means, from, to, written = tenths, e
         {title}
       </Typography>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        {ends[1]}
+        {high}
       </Typography>
       <Box
         component="svg"
         viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
-        aria-label={`${title}: ${names.map((name, sample) => `${name} ${mean(sample)}`).join(', ')}`}
+        aria-label={`${title}: ${names.map((name, sample) => `${name} ${written[sample] ?? ''}`).join(', ')}`}
         sx={{ width, maxWidth: '100%', height: 'auto', display: 'block' }}
       >
         {names.map((name, sample) => (
@@ -55,11 +41,11 @@ export function Lines({ title, names, rows, means, from, to, written = tenths, e
             sx={{ stroke: 'var(--mui-palette-divider)' }}
           />
         ))}
-        {rows.map((row, index) => (
+        {tasters.map((taster, index) => (
           <Box
             component="polyline"
-            key={`${row.name} ${index}`}
-            points={points(row.values)}
+            key={index}
+            points={points(taster.values)}
             strokeWidth={1.5}
             sx={{ fill: 'none', stroke: 'var(--mui-palette-rail)', opacity: 0.75 }}
           />
@@ -85,7 +71,7 @@ export function Lines({ title, names, rows, means, from, to, written = tenths, e
         )}
       </Box>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        {ends[0]}
+        {low}
       </Typography>
       <Box sx={{ display: 'flex', width, maxWidth: '100%' }}>
         {names.map((name, sample) => (
@@ -101,7 +87,7 @@ export function Lines({ title, names, rows, means, from, to, written = tenths, e
               mx: 0.5,
             }}
           >
-            {name} {mean(sample)}
+            {name} {written[sample]}
           </Typography>
         ))}
       </Box>

@@ -35,18 +35,8 @@ export function Results({ tasting, result }: { tasting: Tasting; result: Result 
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 5, alignItems: 'flex-start' }}>
         {tasting.kind === 'PAIRED' && <Pulls names={names} result={result} />}
         {tasting.kind === 'TRIANGLE' && <Odd result={result} />}
-        {tasting.kind === 'RANKING' && <Ranks names={names} result={result} />}
-        {result.scores.map((score) => (
-          <Lines
-            key={score.attribute.key}
-            title={score.attribute.label}
-            names={names}
-            rows={score.tasters.map(({ taster, scores }) => ({ name: taster, values: scores }))}
-            means={score.means}
-            from={1}
-            to={7}
-            ends={[score.attribute.low, score.attribute.high]}
-          />
+        {result.lines.map((lines) => (
+          <Lines key={lines.title} lines={lines} />
         ))}
       </Box>
       {rest.length > 0 && (
@@ -65,28 +55,6 @@ export function Results({ tasting, result }: { tasting: Tasting; result: Result 
       {result.pairs.length > 1 && <Pairs names={names} result={result} />}
       {result.notes.length > 0 && <Notes names={names} result={result} />}
     </Box>
-  );
-}
-
-/** Ranks as they were put, the best at the top. */
-function Ranks({ names, result }: { names: string[]; result: Result }) {
-  const rows = result.choices
-    .filter(({ ranks }) => ranks.length === names.length)
-    .map(({ taster, ranks }) => ({ name: taster, values: ranks.map((rank) => names.length + 1 - rank) }));
-  const means = names.map(
-    (_, sample) => rows.reduce((sum, row) => sum + (row.values[sample] ?? 0), 0) / Math.max(1, rows.length),
-  );
-  return (
-    <Lines
-      title="Order"
-      names={names}
-      rows={rows}
-      means={means}
-      from={1}
-      to={names.length}
-      written={(mean) => `${(names.length + 1 - mean).toFixed(1)}.`}
-      ends={['last', 'best']}
-    />
   );
 }
 

@@ -38,7 +38,7 @@ function TrialSheet({ trial }: { trial: Trial }) {
       title={trial.question}
       aside={
         <>
-          <ShareButton what="trial" id={trial.id} />
+          <ShareButton what="TRIAL" id={trial.id} />
           <Button
             className="no-print"
             color="inherit"

@@ -4,6 +4,7 @@ import elvaro.core.trial.Holm;
 import elvaro.core.trial.Strength;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -175,6 +176,15 @@ public final class TastingOutcome {
     /** By taster, the mean over rounds of what each sample has of an attribute. */
     public Map<Integer, List<OptionalDouble>> scores(String attribute) {
         return byTaster(sheet -> sheet.scores().getOrDefault(attribute, Map.of()));
+    }
+
+    /** By taster, where each sample stands in the order, counted from the last, 1: the best has most; mean over rounds. */
+    public Map<Integer, List<OptionalDouble>> fromBelow() {
+        return byTaster(sheet -> {
+            Map<Integer, Integer> turned = new HashMap<>();
+            sheet.ranks().forEach((sample, rank) -> turned.put(sample, names.size() + 1 - rank));
+            return turned;
+        });
     }
 
     private Map<Integer, List<OptionalDouble>> byTaster(

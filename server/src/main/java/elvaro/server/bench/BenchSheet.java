@@ -18,6 +18,8 @@ import elvaro.server.hanging.LedgerView;
 import elvaro.server.hanging.PieceCard;
 import elvaro.server.hanging.PieceView.EntryView;
 import elvaro.server.paper.Paper;
+import elvaro.server.paper.SectionDrawing;
+import elvaro.server.paper.WeightBarDrawing;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.WorkshopService;
 import java.time.LocalDate;
@@ -66,6 +68,10 @@ class BenchSheet {
                                         mass(ledger.agedGrams()),
                                         mass(ledger.shrinkGrams()),
                                         share(ledger.shrinkFraction())));
+        paper.drawing(new SectionDrawing(card.shape(), card.section()));
+        if (closed) {
+            paper.drawing(WeightBarDrawing.of(ledger));
+        }
         piles(paper, bench, closed, units);
         if (closed) {
             found(paper, bench, units);

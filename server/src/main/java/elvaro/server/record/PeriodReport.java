@@ -17,6 +17,7 @@ import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
 import elvaro.server.paper.Paper;
+import elvaro.server.paper.WeightBarDrawing;
 import elvaro.server.piece.Piece;
 import elvaro.server.reading.AirService;
 import elvaro.server.reading.AirService.DayView;
@@ -196,6 +197,8 @@ public class PeriodReport {
                                 share((green - aged) / (double) green),
                                 mass(steak),
                                 share(steak / (double) green)))
+                .drawing(WeightBarDrawing.of(
+                        cut.stream().map(FinishedPiece::ledger).toList()))
                 .sentence("Usable trim %s, fat %s, bone %s, discarded %s."
                         .formatted(
                                 mass(sum(cut, each -> each.ledger().piles().usableTrim())),

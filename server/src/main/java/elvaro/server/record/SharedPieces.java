@@ -19,6 +19,8 @@ import elvaro.server.paper.SectionDrawing;
 import elvaro.server.paper.WeightBarDrawing;
 import elvaro.server.piece.PieceState;
 import elvaro.server.share.ShareLinks;
+import elvaro.server.share.SharedKind;
+import elvaro.server.share.Shown;
 import elvaro.server.shared.Refusal;
 import elvaro.server.treatment.TreatmentQueries;
 import java.util.List;
@@ -31,7 +33,7 @@ import org.springframework.stereotype.Component;
 
 /** Pieces as they are shown around: as a page, as a PDF, as a picture, each with the same in it. */
 @Component
-class SharedPieces {
+class SharedPieces implements Shown {
     /** So many photos go onto paper, the latest. */
     private static final int PHOTOS = 4;
 
@@ -43,6 +45,16 @@ class SharedPieces {
         this.pieces = pieces;
         this.treated = treated;
         this.looks = looks;
+    }
+
+    @Override
+    public SharedKind kind() {
+        return SharedKind.PIECE;
+    }
+
+    @Override
+    public void find(UUID id) {
+        pieces.find(id);
     }
 
     /**
@@ -63,7 +75,8 @@ class SharedPieces {
             LedgerView ledger,
             List<SharedWeighing> weighings,
             List<String> given,
-            List<SeenOnPiece> seen) {}
+            List<SeenOnPiece> seen,
+            String caution) {}
 
     record SharedWeighing(double day, double lost) {}
 
@@ -87,10 +100,12 @@ class SharedPieces {
                 looks.of(id).stream()
                         .filter(LookView::stands)
                         .map(look -> new SeenOnPiece(look.seen(), look.photos()))
-                        .toList());
+                        .toList(),
+                ShareLinks.CAUTION);
     }
 
-    byte[] photo(UUID id, UUID photoId) {
+    @Override
+    public byte[] photo(UUID id, UUID photoId) {
         return looks.of(id).stream()
                 .filter(look -> look.photos().contains(photoId))
                 .findFirst()
@@ -98,13 +113,15 @@ class SharedPieces {
                 .orElseThrow(() -> Refusal.notFound("picture"));
     }
 
-    byte[] pdf(UUID id) {
+    @Override
+    public byte[] pdf(UUID id) {
         SharedPieceView piece = view(id);
         return written(Paper.a4(piece.cut(), under(piece), Units.PLAIN), id, piece)
                 .pdf();
     }
 
-    byte[] picture(UUID id) {
+    @Override
+    public byte[] picture(UUID id) {
         SharedPieceView piece = view(id);
         return written(Paper.longPage(piece.cut(), under(piece), Units.PLAIN), id, piece)
                 .picture();
@@ -131,7 +148,7 @@ class SharedPieces {
                                     share(ledger.steakYield()),
                                     share(ledger.usableYield()),
                                     share(ledger.discardFraction())))
-                    .drawing(new WeightBarDrawing(ledger));
+                    .drawing(WeightBarDrawing.of(ledger));
         }
         List<Day> weighed = piece.weighings().stream()
                 .map(each -> new Day(each.day(), each.lost(), each.lost(), each.lost()))
@@ -147,6 +164,6 @@ class SharedPieces {
                 .skip(Math.max(0, photos.size() - PHOTOS))
                 .map(photo -> photo(id, photo))
                 .forEach(paper::photo);
-        return paper.sentence(ShareLinks.CAUTION);
+        return paper.sentence(piece.caution());
     }
 }

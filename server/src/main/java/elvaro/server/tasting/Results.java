@@ -12,16 +12,13 @@ import elvaro.server.tasting.TastingView.RankingView;
 import elvaro.server.tasting.TastingView.ResultView;
 import elvaro.server.tasting.TastingView.ScoreView;
 import elvaro.server.tasting.TastingView.ShiftView;
-import elvaro.server.tasting.TastingView.TasterScores;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** What came of a tasting that is revealed. */
@@ -56,9 +53,9 @@ class Results {
                         .map(test -> new RankingView(test.rankSums(), test.statistic(), test.p(), test.exact()))
                         .orElse(null),
                 laid.tasting().attributes().stream()
-                        .map(attribute -> scores(laid, outcome, attribute))
-                        .filter(view -> !view.tasters().isEmpty())
+                        .map(attribute -> scores(outcome, attribute))
                         .toList(),
+                TasterLines.of(laid),
                 notes(laid));
     }
 
@@ -100,20 +97,9 @@ class Results {
                 sheet.typedBy().isPresent());
     }
 
-    private static ScoreView scores(TastingAggregate laid, TastingOutcome outcome, Attribute attribute) {
-        Map<Integer, List<OptionalDouble>> byTaster = outcome.scores(attribute.key());
-        List<TasterScores> tasters = byTaster.entrySet().stream()
-                .filter(each -> each.getValue().stream().anyMatch(OptionalDouble::isPresent))
-                .map(each -> new TasterScores(
-                        laid.places().get(each.getKey()).taster().label(),
-                        each.getValue().stream().map(TastingReading::orNull).toList()))
-                .toList();
+    private static ScoreView scores(TastingOutcome outcome, Attribute attribute) {
         return new ScoreView(
                 attribute,
-                tasters,
-                IntStream.range(0, laid.samples().size())
-                        .mapToObj(sample -> mean(tasters, sample))
-                        .toList(),
                 outcome.shifts().stream()
                         .filter(shift -> shift.attribute().equals(attribute))
                         .map(shift -> new ShiftView(
@@ -126,14 +112,6 @@ class Results {
                                 shift.adjustedP(),
                                 shift.strength()))
                         .toList());
-    }
-
-    private static @Nullable Double mean(List<TasterScores> tasters, int sample) {
-        return TastingReading.orNull(tasters.stream()
-                .map(each -> each.scores().get(sample))
-                .filter(Objects::nonNull)
-                .mapToDouble(Double::doubleValue)
-                .average());
     }
 
     private List<NoteView> notes(TastingAggregate laid) {

@@ -89,7 +89,8 @@ record TastingView(
      * @param verdicts in words, what decides first
      * @param choices each taster's line where one was chosen or samples were ranked
      * @param pairs who likes which more, of paired preferences and rankings
-     * @param scores by attribute
+     * @param scores by attribute, how far the samples lie apart
+     * @param lines of every taster, to be drawn
      */
     record ResultView(
             List<SaidView> verdicts,
@@ -98,6 +99,7 @@ record TastingView(
             @Nullable OddView odd,
             @Nullable RankingView ranking,
             List<ScoreView> scores,
+            List<TasterLines> lines,
             List<NoteView> notes) {}
 
     /**
@@ -132,11 +134,7 @@ record TastingView(
 
     record RankingView(List<Double> rankSums, double statistic, double p, boolean exact) {}
 
-    /** @param tasters each one's mean over rounds, by sample */
-    record ScoreView(
-            Attribute attribute, List<TasterScores> tasters, List<@Nullable Double> means, List<ShiftView> shifts) {}
-
-    record TasterScores(String taster, List<@Nullable Double> scores) {}
+    record ScoreView(Attribute attribute, List<ShiftView> shifts) {}
 
     /** First less second. */
     record ShiftView(

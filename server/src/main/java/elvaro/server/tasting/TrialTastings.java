@@ -37,6 +37,7 @@ public class TrialTastings {
      * A tasting of a trial.
      *
      * @param verdicts in words; empty until it is revealed
+     * @param lines of every taster; empty until it is revealed
      * @param arms what is said of an arm against the control, by the arm's id
      */
     public record TastedView(
@@ -47,6 +48,7 @@ public class TrialTastings {
             TastingState state,
             int tasters,
             List<SaidView> verdicts,
+            List<TasterLines> lines,
             Map<UUID, String> arms,
             List<String> weakenedBy) {}
 
@@ -262,6 +264,7 @@ public class TrialTastings {
                 tasting.state(),
                 laid.places().size(),
                 said.of(laid),
+                revealed ? TasterLines.of(laid) : List.of(),
                 revealed ? byArm(laid, controls) : Map.of(),
                 revealed ? laid.weakenedBy() : List.of());
     }

@@ -7,6 +7,8 @@ import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Design.FlawKind;
 import elvaro.core.yield.Section;
 import elvaro.server.hanging.LedgerView;
+import elvaro.server.share.ShareLinks;
+import elvaro.server.tasting.TasterLines;
 import elvaro.server.trial.TrialView.ArmDay;
 import elvaro.server.trial.TrialView.ArmPieceView;
 import elvaro.server.trial.TrialView.ArmView;
@@ -30,6 +32,7 @@ import org.jspecify.annotations.Nullable;
  * @param beside what was seen beside it
  * @param statistics for whoever wants to check
  * @param tasted what was said at tables
+ * @param lines what each taster said, without saying who
  * @param weakenedBy flaws of the design
  */
 record SharedTrial(
@@ -44,8 +47,10 @@ record SharedTrial(
         List<String> statistics,
         List<String> drying,
         List<String> tasted,
+        List<TasterLines> lines,
         @Nullable String best,
-        List<String> weakenedBy) {
+        List<String> weakenedBy,
+        String caution) {
     /** Flaws whose sentences name rooms, suppliers or lots; that they differ is told without them. */
     private static final Set<FlawKind> NAMING =
             EnumSet.of(FlawKind.ALSO_DIFFERS, FlawKind.OTHER_ANIMALS, FlawKind.SCENTED, FlawKind.MIXED_ARM);
@@ -130,11 +135,16 @@ record SharedTrial(
                         .flatMap(tasted -> tasted.verdicts().stream().limit(1))
                         .map(said -> said.sentence())
                         .toList(),
+                trial.tastings().stream()
+                        .flatMap(tasted -> tasted.lines().stream())
+                        .map(TasterLines::withoutPeople)
+                        .toList(),
                 trial.best() == null ? null : trial.best().sentence(),
                 trial.flaws().stream()
                         .filter(flaw -> !NAMING.contains(flaw.kind()))
                         .map(Flaw::sentence)
-                        .toList());
+                        .toList(),
+                ShareLinks.CAUTION);
     }
 
     private static SharedArm arm(ArmView arm, Map<UUID, String> done) {

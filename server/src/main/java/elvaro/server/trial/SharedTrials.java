@@ -9,8 +9,10 @@ import elvaro.server.paper.Drawing;
 import elvaro.server.paper.Paper;
 import elvaro.server.paper.Paper.Column;
 import elvaro.server.paper.SectionDrawing;
+import elvaro.server.paper.TasterLinesDrawing;
 import elvaro.server.paper.WeightBarDrawing;
-import elvaro.server.share.ShareLinks;
+import elvaro.server.share.SharedKind;
+import elvaro.server.share.Shown;
 import elvaro.server.shared.Refusal;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.TreatmentService;
@@ -28,7 +30,7 @@ import org.springframework.stereotype.Component;
 
 /** Trials as they are shown around: as a page, as a PDF, as a picture, each with the same in it. */
 @Component
-class SharedTrials {
+class SharedTrials implements Shown {
     /** So many photos of an arm go onto paper, the latest. */
     private static final int PHOTOS = 2;
 
@@ -51,6 +53,16 @@ class SharedTrials {
         this.looks = looks;
     }
 
+    @Override
+    public SharedKind kind() {
+        return SharedKind.TRIAL;
+    }
+
+    @Override
+    public void find(UUID id) {
+        trials.find(id);
+    }
+
     SharedTrial view(UUID id) {
         TrialWithPieces whole = trials.whole(trials.find(id));
         Map<UUID, String> done = setUps.of(List.of(whole)).entrySet().stream()
@@ -68,8 +80,8 @@ class SharedTrials {
                 .collect(Collectors.joining("; "));
     }
 
-    /** A photo of one of its pieces. */
-    byte[] photo(UUID trial, UUID photoId) {
+    @Override
+    public byte[] photo(UUID trial, UUID photoId) {
         return reading.view(trial).arms().stream()
                 .flatMap(arm -> arm.pieces().stream())
                 .flatMap(piece -> piece.looks().stream()
@@ -79,13 +91,15 @@ class SharedTrials {
                 .orElseThrow(() -> Refusal.notFound("picture"));
     }
 
-    byte[] pdf(UUID id) {
+    @Override
+    public byte[] pdf(UUID id) {
         SharedTrial trial = view(id);
         return written(Paper.a4(trial.question(), under(trial), Units.PLAIN), id, trial)
                 .pdf();
     }
 
-    byte[] picture(UUID id) {
+    @Override
+    public byte[] picture(UUID id) {
         SharedTrial trial = view(id);
         return written(Paper.longPage(trial.question(), under(trial), Units.PLAIN), id, trial)
                 .picture();
@@ -115,7 +129,7 @@ class SharedTrials {
                         .toList());
         all(paper, "What weakens it", trial.weakenedBy());
         all(paper, "How sure is this", trial.statistics());
-        return paper.sentence(ShareLinks.CAUTION);
+        return paper.sentence(trial.caution());
     }
 
     private static void all(Paper paper, String heading, List<String> sentences) {
@@ -125,7 +139,7 @@ class SharedTrials {
         }
     }
 
-    /** The arms side by side with their pieces and photos, and the curves. */
+    /** The arms side by side with their pieces and photos, the curves, and what each taster said. */
     void drawn(Paper paper, UUID id, SharedTrial trial) {
         paper.columns(trial.arms().stream().map(arm -> column(id, arm)).toList());
         List<Curve> curves = IntStream.range(0, trial.arms().size())
@@ -135,12 +149,15 @@ class SharedTrials {
         if (!curves.isEmpty()) {
             paper.drawing("Water gone, arm by arm", new CurveDrawing(curves));
         }
+        if (!trial.lines().isEmpty()) {
+            paper.drawing("Tasted, taster by taster", new TasterLinesDrawing(trial.lines()));
+        }
     }
 
     private Column column(UUID trial, SharedArm arm) {
         List<Drawing> drawings = arm.pieces().stream()
                 .flatMap(piece -> Stream.<Drawing>of(
-                        new SectionDrawing(piece.shape(), piece.section()), new WeightBarDrawing(piece.ledger())))
+                        new SectionDrawing(piece.shape(), piece.section()), WeightBarDrawing.of(piece.ledger())))
                 .toList();
         List<byte[]> photos = arm.pieces().stream()
                 .map(SharedPiece::photos)

@@ -19,6 +19,9 @@ import org.junit.jupiter.api.io.TempDir;
 /** The bench on paper, read back by poppler. */
 @ExtendWith(RunningApp.class)
 class BenchSheetIT {
+    private static final int STEAK = 0x7a1f22;
+    private static final int WATER = 0x8fa3a6;
+
     @TempDir
     Path folder;
 
@@ -67,6 +70,10 @@ class BenchSheetIT {
         String words = PaperRead.words(client, "/api/bench/%s/sheet".formatted(piece), folder);
         assertThat(line(words, "discard")).contains("0.700 kg", "0.700 kg řeka, жир");
         assertThat(words).contains("Steak yield 70.0 %", "0.000 kg on no pile");
+        // The bar is 499 points wide and 12 high: 70.0 % of it is steak, 12.5 % water.
+        String sheet = "/api/bench/%s/sheet".formatted(piece);
+        assertThat(PaperRead.dots(client, sheet, folder, STEAK)).isGreaterThan((long) (0.6 * 499 * 12));
+        assertThat(PaperRead.dots(client, sheet, folder, WATER)).isBetween(500L, 900L);
     }
 
     private static Map<String, Object> pile(String stream, int grams, String words) {

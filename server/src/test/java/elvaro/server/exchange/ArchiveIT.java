@@ -7,10 +7,9 @@ import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.SignedIn;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
+import elvaro.server.support.Pictures;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -21,7 +20,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -230,7 +228,7 @@ class ArchiveIT {
         assertThat(client.bytes(
                                 "PUT",
                                 "/api/pieces/%s/looks/%s/photos/%s".formatted(piece, look, UUID.randomUUID()),
-                                picture())
+                                Pictures.picture("jpg", 40, 30))
                         .statusCode())
                 .isEqualTo(204);
         Map<String, Object> seal = Bodies.treatmentBody("FAT_SEAL");
@@ -268,12 +266,6 @@ class ArchiveIT {
                 .map(Map.Entry::getValue)
                 .findFirst()
                 .orElse(new byte[0]);
-    }
-
-    private static byte[] picture() throws IOException {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "jpg", bytes);
-        return bytes.toByteArray();
     }
 
     @Test

@@ -1,6 +1,7 @@
 package elvaro.server.look;
 
 import static elvaro.server.support.Bodies.lookBody;
+import static elvaro.server.support.Pictures.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.server.support.Bodies;
@@ -8,7 +9,6 @@ import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
-import java.awt.Color;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -154,14 +154,6 @@ class LookIT {
         client.must(client.write(piece, Bodies.entry("TURNED", 0)));
         keep(client, piece, lookBody());
         assertThat(due(client, piece)).doesNotContain("TURN", "LOOK");
-    }
-
-    private static byte[] picture(String format, int width, int height) throws IOException {
-        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-        image.setRGB(0, 0, Color.RED.getRGB());
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        ImageIO.write(image, format, bytes);
-        return bytes.toByteArray();
     }
 
     /** The picture with a camera's block of place and time before its points: EXIF, turned a quarter to the right. */

@@ -151,6 +151,13 @@ class RecordIT {
                 .contains("Air of Cold room")
                 .contains("Above 5 °C")
                 .contains("the law of the place");
+        // 7.5 % of the bar, 499 points wide and 12 high, is water.
+        assertThat(PaperRead.dots(
+                        client,
+                        "/api/record/report.pdf?from=%s&to=%s".formatted(today.minusDays(30), today),
+                        folder,
+                        0x8fa3a6))
+                .isBetween(300L, 600L);
         client.must(client.put(
                 "/api/me/preferences",
                 Map.of("weightUnit", "LB_OZ", "temperatureUnit", "FAHRENHEIT", "lengthUnit", "INCH", "theme", "DARK")));

@@ -220,10 +220,8 @@ class WorkshopsApartIT {
         bodies.put(
                 "PUT /api/pieces/{id}/discard/{entryId}", Map.of("grams", 3000, "words", "mine", "answers", Map.of()));
         bodies.put("PUT /api/trials/{id}", trialBody(house.hanging(), house.pulled()));
-        bodies.put("PUT /api/trials/{id}/share", Map.of());
-        bodies.put("DELETE /api/trials/{id}/share", Map.of());
-        bodies.put("PUT /api/pieces/{id}/share", Map.of());
-        bodies.put("DELETE /api/pieces/{id}/share", Map.of());
+        bodies.put("PUT /api/share/{kind}/{id}", Map.of());
+        bodies.put("DELETE /api/share/{kind}/{id}", Map.of());
         bodies.put("PUT /api/trials/{id}/learnt", Map.of("version", 0, "words", "mine"));
         bodies.put("PUT /api/tastings/{id}", Bodies.tastingBody("PAIRED", 2, 2));
         for (String deed : List.of("open", "reveal", "drop")) {
@@ -360,6 +358,7 @@ class WorkshopsApartIT {
             default -> ids.getOrDefault(named, piece);
         };
         return pattern.replace("{id}", id)
+                        .replace("{kind}", "PIECE")
                         .replace("{pieceId}", piece)
                         .replace(
                                 "{entryId}",

@@ -279,6 +279,15 @@ public final class Client {
                         : request.method(method, BodyPublishers.ofString(JSON.writeValueAsString(body))));
     }
 
+    /** Shows a trial or a piece around; the token of its link. */
+    public String share(String kind, String id) {
+        String path = must(put("/api/share/%s/%s".formatted(kind, id), Map.of()))
+                .body()
+                .path("path")
+                .asString();
+        return path.substring(path.lastIndexOf('/') + 1);
+    }
+
     /** What is behind a link, as it comes. */
     public byte[] opened(String path, String token) {
         HttpRequest request = HttpRequest.newBuilder(URI.create(base + path))

@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
+import elvaro.server.support.PaperRead;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -15,12 +18,16 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** Fresh pieces as arms of a trial, and what is put on the plate. */
 @ExtendWith(RunningApp.class)
 class GradesIT {
     private static final int TASTERS = 5;
+
+    @TempDir
+    Path folder;
 
     /** A ribeye roll halved: one half hung in a membrane 34 days ago, the other set aside fresh. */
     private static List<String> halves(Client client, String room, String grade, int price) {
@@ -73,8 +80,8 @@ class GradesIT {
     }
 
     @Test
-    void three_grades_each_fresh_and_aged_say_what_each_gains_and_whether_the_cheap_one_reaches_the_dear(
-            Someone owner) {
+    void three_grades_each_fresh_and_aged_say_what_each_gains_and_whether_the_cheap_one_reaches_the_dear(Someone owner)
+            throws Exception {
         Client client = owner.client();
         String room = client.chamber("Pantry fridge", 100_000);
         List<String> names = List.of("Cow", "Heifer", "Steer");
@@ -117,6 +124,10 @@ class GradesIT {
             client.must(table.hand(place, sheet));
         }
         table.reveal();
+        JsonNode liking = client.get("/api/trials/" + id).body().at("/tastings/0/lines/0");
+        assertThat(liking.path("title").asString()).isEqualTo("Liking");
+        assertThat(liking.path("written").toString()).isEqualTo("[\"2.0\",\"4.0\",\"3.0\",\"5.0\",\"4.0\",\"6.0\"]");
+        assertThat(liking.path("tasters")).hasSize(TASTERS);
         JsonNode ageing = client.get("/api/trials/" + id).body().path("ageing");
         assertThat(ageing.path("gains"))
                 .hasSize(3)
@@ -129,6 +140,20 @@ class GradesIT {
         assertThat(ageing.path("cheapAgainstDear").asString())
                 .startsWith("Nobody liked Cow aged or Steer fresh better.")
                 .contains("A kilogram of steak costs");
+        shown_around_it_draws_what_each_taster_said_and_names_none(
+                client, id, liking.at("/tasters/0/taster").asString());
+    }
+
+    private void shown_around_it_draws_what_each_taster_said_and_names_none(Client client, String id, String taster)
+            throws Exception {
+        String token = client.share("TRIAL", id);
+        JsonNode page = client.phone("GET", "/shared/TRIAL", token, null).body();
+        assertThat(page.at("/lines/0/tasters")).hasSize(TASTERS);
+        assertThat(page.toString()).doesNotContain(taster);
+        Path pdf = Files.write(folder.resolve("trial.pdf"), client.opened("/shared/TRIAL/pdf", token));
+        assertThat(PaperRead.run("pdftotext", pdf.toString(), "-"))
+                .contains("Tasted, taster by taster", "not at all", "very much")
+                .doesNotContain(taster);
     }
 
     @SuppressWarnings("unchecked")

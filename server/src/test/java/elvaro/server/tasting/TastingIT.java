@@ -188,7 +188,14 @@ class TastingIT {
         Map<String, Object> tied = Bodies.sheetBody();
         tied.put("ranks", Map.of(honey, 1, plain, 1, porcini, 3));
         host.must(table.hand(0, tied));
-        assertThat(table.reveal().at("/result/choices/0/ranks").toString()).isEqualTo("[1,1,3]");
+        JsonNode result = table.reveal().path("result");
+        assertThat(result.at("/choices/0/ranks").toString()).isEqualTo("[1,1,3]");
+        JsonNode order = result.at("/lines/0");
+        assertThat(order.path("title").asString()).isEqualTo("Order");
+        assertThat(order.at("/tasters/0/values").toString())
+                .as("the best at the top")
+                .isEqualTo("[3.0,3.0,1.0]");
+        assertThat(order.path("written").toString()).isEqualTo("[\"1.0.\",\"1.0.\",\"3.0.\"]");
     }
 
     @Test

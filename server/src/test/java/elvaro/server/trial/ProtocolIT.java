@@ -6,6 +6,7 @@ import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.PaperRead;
+import elvaro.server.support.Pictures;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.awt.image.BufferedImage;
@@ -177,7 +178,7 @@ class ProtocolIT {
     void a_shared_trial_opens_without_an_account_says_nothing_private_and_closes_when_it_is_taken_back(Someone owner) {
         Client client = owner.client();
         String id = honeyTrial(client, null, 40);
-        String share = "/api/trials/%s/share".formatted(id);
+        String share = "/api/share/TRIAL/%s".formatted(id);
         assertThat(owner.benchHand().put(share, Map.of()).status()).isEqualTo(403);
         String path =
                 client.must(client.put(share, Map.of())).body().path("path").asString();
@@ -186,7 +187,7 @@ class ProtocolIT {
                 .isEqualTo(path);
         String token = path.substring("/s/trial/".length());
         assertThat(token).hasSizeGreaterThan(40);
-        Answer page = client.phone("GET", "/shared/trial", token, null);
+        Answer page = client.phone("GET", "/shared/TRIAL", token, null);
         assertThat(page.status()).isEqualTo(200);
         assertThat(page.body().path("question").asString()).isEqualTo("Does honey keep the water?");
         assertThat(page.body().at("/answers/0").asString()).startsWith("Honey has 2.0 points less shrink");
@@ -197,11 +198,11 @@ class ProtocolIT {
                 .doesNotContain("perKg")
                 .doesNotContain("\"tag\"")
                 .doesNotContain(id);
-        assertThat(client.phone("GET", "/shared/piece", token, null).status())
+        assertThat(client.phone("GET", "/shared/PIECE", token, null).status())
                 .as("a link opens what it was made for")
                 .isEqualTo(401);
         client.must(client.send("DELETE", share, Map.of()));
-        assertThat(client.phone("GET", "/shared/trial", token, null).status()).isEqualTo(401);
+        assertThat(client.phone("GET", "/shared/TRIAL", token, null).status()).isEqualTo(401);
         assertThat(client.get(share).body().has("path")).isFalse();
     }
 
@@ -210,12 +211,8 @@ class ProtocolIT {
             Someone owner, @TempDir Path folder) throws Exception {
         Client client = owner.client();
         String id = honeyTrial(client, null, 40);
-        String token = client.must(client.put("/api/trials/%s/share".formatted(id), Map.of()))
-                .body()
-                .path("path")
-                .asString()
-                .substring("/s/trial/".length());
-        byte[] png = client.opened("/shared/trial/picture", token);
+        String token = client.share("TRIAL", id);
+        byte[] png = client.opened("/shared/TRIAL/picture", token);
         BufferedImage picture = ImageIO.read(new ByteArrayInputStream(png));
         assertThat(picture.getWidth()).isEqualTo(1190);
         assertThat(picture.getHeight()).isBetween(1200, 6000);
@@ -226,7 +223,7 @@ class ProtocolIT {
                     .as("steak, trim and water: %x", part)
                     .isGreaterThan(1000);
         }
-        Path pdf = Files.write(folder.resolve("trial.pdf"), client.opened("/shared/trial/pdf", token));
+        Path pdf = Files.write(folder.resolve("trial.pdf"), client.opened("/shared/TRIAL/pdf", token));
         assertThat(PaperRead.run("pdftotext", pdf.toString(), "-"))
                 .contains("Does honey keep the water?", "Honey has 2.0 points less shrink", "Local law")
                 .doesNotContain("Hollin Farm", "North Room");
@@ -234,20 +231,60 @@ class ProtocolIT {
     }
 
     @Test
+    void photos_of_looks_stand_on_the_page_and_on_the_paper_of_a_trial_and_of_a_piece(
+            Someone owner, @TempDir Path folder) throws Exception {
+        Client client = owner.client();
+        List<String> halves = client.hang(client.chamber("Cabinet", 50_000), 2000, 2000);
+        String trial = UUID.randomUUID().toString();
+        client.must(client.put(
+                "/api/trials/" + trial,
+                Map.of(
+                        "question",
+                        "Does it darken?",
+                        "factor",
+                        "TREATMENT",
+                        "measure",
+                        "SHRINK",
+                        "parts",
+                        List.of(),
+                        "answers",
+                        Map.of(),
+                        "arms",
+                        List.of(arm("One", true, halves.get(0)), arm("Other", false, halves.get(1))))));
+        String look = UUID.randomUUID().toString();
+        String looked = "/api/pieces/%s/looks/%s".formatted(halves.get(1), look);
+        client.must(client.put(looked, Bodies.lookBody()));
+        String photo = UUID.randomUUID().toString();
+        client.bytes("PUT", looked + "/photos/" + photo, Pictures.picture("jpg", 640, 480));
+        for (Map.Entry<String, String> shown :
+                Map.of("TRIAL", trial, "PIECE", halves.get(1)).entrySet()) {
+            String page = "/shared/" + shown.getKey();
+            String token = client.share(shown.getKey(), shown.getValue());
+            assertThat(client.phone("GET", page, token, null).body().toString()).contains(photo);
+            assertThat(ImageIO.read(new ByteArrayInputStream(client.opened(page + "/photos/" + photo, token)))
+                            .getWidth())
+                    .isEqualTo(640);
+            Path pdf = Files.write(folder.resolve("photo.pdf"), client.opened(page + "/pdf", token));
+            assertThat(PaperRead.run("pdfimages", "-list", pdf.toString()))
+                    .as(page)
+                    .containsPattern("640\\s+480 .*jpeg");
+        }
+        assertThat(client.phone("GET", "/shared/TRIAL/photos/" + UUID.randomUUID(), client.share("TRIAL", trial), null)
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
     void a_shared_piece_shows_its_weights_and_no_price(Someone owner, @TempDir Path folder) throws Exception {
         Client client = owner.client();
         String piece = client.cut();
-        String path = client.must(client.put("/api/pieces/%s/share".formatted(piece), Map.of()))
-                .body()
-                .path("path")
-                .asString();
-        String token = path.substring("/s/piece/".length());
-        JsonNode page = client.phone("GET", "/shared/piece", token, null).body();
+        String token = client.share("PIECE", piece);
+        JsonNode page = client.phone("GET", "/shared/PIECE", token, null).body();
         assertThat(page.at("/ledger/steakYield").asDouble()).isEqualTo(0.75);
         assertThat(page.toString()).doesNotContain("cost").doesNotContain("Hollin Farm");
-        byte[] png = client.opened("/shared/piece/picture", token);
+        byte[] png = client.opened("/shared/PIECE/picture", token);
         assertThat(ImageIO.read(new ByteArrayInputStream(png)).getHeight()).isBetween(500, 6000);
-        Path pdf = Files.write(folder.resolve("piece.pdf"), client.opened("/shared/piece/pdf", token));
+        Path pdf = Files.write(folder.resolve("piece.pdf"), client.opened("/shared/PIECE/pdf", token));
         assertThat(PaperRead.run("pdftotext", pdf.toString(), "-"))
                 .contains("75.0 % steak", "Local law")
                 .doesNotContain("Hollin Farm");

@@ -17,7 +17,7 @@ import java.util.concurrent.TimeUnit;
  * nobody writes, then with an entry written each second, which makes every kept answer worthless. Beside it the same
  * pieces with the sums of their piles by plain JDBC, in the same run.
  */
-public final class Evidence {
+public final class LargeCompare {
     private static final int SECONDS = 20;
 
     private static final List<String> ASKED = List.of(
@@ -29,7 +29,7 @@ public final class Evidence {
             "by=SUPPLIER&measure=SHRINK&grade=heifer&daysFrom=25&daysTo=45",
             "by=TREATMENT&measure=STEAK_YIELD&from=2020-01-01");
 
-    private Evidence() {}
+    private LargeCompare() {}
 
     /** @param arguments the packaged application */
     public static void main(String[] arguments) throws Exception {
@@ -41,16 +41,16 @@ public final class Evidence {
             owner.status("/api/evidence?" + ASKED.get(0));
             System.out.printf(
                     Locale.ROOT,
-                    "Evidence  first question after a start        %.1f s, all logs read%n",
+                    "Compare  first question after a start        %.1f s, all logs read%n",
                     (System.nanoTime() - began) / 1e9);
             load(owner);
-            load(owner).print("Evidence  20,000 pieces, nobody writes");
+            load(owner).print("Compare  20,000 pieces, nobody writes");
             ScheduledExecutorService scale = Executors.newSingleThreadScheduledExecutor();
             scale.scheduleAtFixedRate(
                     () -> owner.must(owner.write(hanging, Bodies.entry("TURNED", 0))), 0, 1, TimeUnit.SECONDS);
-            load(owner).print("Evidence  20,000 pieces, a write each second");
+            load(owner).print("Compare  20,000 pieces, a write each second");
             scale.shutdown();
-            floor().print("Evidence  the pieces and piles by plain JDBC");
+            floor().print("Compare  the pieces and piles by plain JDBC");
         }
     }
 
