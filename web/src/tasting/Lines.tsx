@@ -9,7 +9,7 @@ const EDGE = 14;
 
 /** A line for every taster across the samples, and the mean of all, thick. */
 export function Lines({ lines }: { lines: Schema['TasterLines'] }) {
-  const { title, low, high, from, to, samples: names, tasters, means, written } = lines;
+  const { title, low, high, from, to, samples: names, colours, tasters, means, written } = lines;
   const width = COLUMN * names.length;
   const x = (sample: number) => COLUMN / 2 + COLUMN * sample;
   const y = (value: number) => EDGE + ((to - value) / (to - from)) * (HEIGHT - 2 * EDGE);
@@ -65,7 +65,7 @@ export function Lines({ lines }: { lines: Schema['TasterLines'] }) {
                 cx={x(sample)}
                 cy={y(value)}
                 r={8}
-                sx={{ fill: armColour(sample) }}
+                sx={{ fill: armColour(colours[sample] ?? sample) }}
               />
             ),
         )}
@@ -83,7 +83,7 @@ export function Lines({ lines }: { lines: Schema['TasterLines'] }) {
               textAlign: 'center',
               fontWeight: 620,
               borderTop: '4px solid',
-              borderColor: armColour(sample),
+              borderColor: armColour(colours[sample] ?? sample),
               mx: 0.5,
             }}
           >

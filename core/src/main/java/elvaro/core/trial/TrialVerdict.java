@@ -127,15 +127,20 @@ public record TrialVerdict(
         String test = effect.pairs() > 0
                 ? "Student's t on %d %s".formatted(effect.pairs(), Repeat.PAIR.label())
                 : "Welch's t between %s".formatted(effect.repeat().label());
-        return "%s: %s, 80 %% from %s to %s; t %s with %s degrees of freedom, %s."
+        return "%s: %s, 80 %% from %s to %s; t %s with %s of freedom, %s."
                 .formatted(
                         test,
                         figure(measure, effect.value()),
                         figure(measure, band.get().low()),
                         figure(measure, band.get().high()),
                         signed(effect.error() == 0 ? 0 : effect.value() / effect.error(), 2),
-                        count(effect.freedom()),
+                        degrees(effect.freedom()),
                         chance(judgement));
+    }
+
+    private static String degrees(double freedom) {
+        String counted = count(freedom);
+        return counted + (counted.equals("1") ? " degree" : " degrees");
     }
 
     private static String chance(Judgement judgement) {

@@ -74,7 +74,7 @@ public record TasterLinesDrawing(List<TasterLines> asked) implements Drawing {
         line(canvas, lines, lines.means(), column);
         for (int sample = 0; sample < lines.samples().size(); sample++) {
             Double mean = lines.means().get(sample);
-            canvas.setColorFill(PaperColour.arm(sample));
+            canvas.setColorFill(PaperColour.arm(lines.colours().get(sample)));
             if (mean != null) {
                 canvas.circle(x(sample, column), y(lines, mean), 3.5f);
                 canvas.fill();

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.OptionalDouble;
+import java.util.UUID;
 import java.util.function.DoubleFunction;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -19,6 +20,8 @@ import org.jspecify.annotations.Nullable;
  * @param high what the highest means
  * @param from the lowest value
  * @param to the highest
+ * @param arms by sample, which arm of a trial it is; null where it is none
+ * @param colours by sample, the number of its colour: its place at the table, or that of its arm where arms have colours
  * @param means by sample, over all tasters; null where nobody said anything
  * @param written the means as they are told, empty where there is none
  */
@@ -29,6 +32,8 @@ public record TasterLines(
         int from,
         int to,
         List<String> samples,
+        List<@Nullable UUID> arms,
+        List<Integer> colours,
         List<TasterLine> tasters,
         List<@Nullable Double> means,
         List<String> written) {
@@ -84,6 +89,10 @@ public record TasterLines(
                 Attribute.LEAST,
                 to,
                 laid.names(),
+                laid.samples().stream()
+                        .map(sample -> sample.armId().orElse(null))
+                        .toList(),
+                IntStream.range(0, laid.samples().size()).boxed().toList(),
                 tasters,
                 means,
                 means.stream()
@@ -99,8 +108,8 @@ public record TasterLines(
                 .average());
     }
 
-    /** The same without the people. */
-    public TasterLines withoutPeople() {
+    /** The same without the people, each sample in the colour of its arm among those of the trial. */
+    public TasterLines shownAround(List<UUID> armsOfTrial) {
         return new TasterLines(
                 title,
                 low,
@@ -108,6 +117,11 @@ public record TasterLines(
                 from,
                 to,
                 samples,
+                List.of(),
+                IntStream.range(0, samples.size())
+                        .map(sample -> Math.max(0, armsOfTrial.indexOf(arms.get(sample))))
+                        .boxed()
+                        .toList(),
                 tasters.stream()
                         .map(line -> new TasterLine(null, line.values()))
                         .toList(),

@@ -1,7 +1,6 @@
 package elvaro.server.trial;
 
 import elvaro.server.trial.NextTrial.NextForm;
-import elvaro.server.trial.Protocols.HousesView;
 import jakarta.validation.Valid;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;

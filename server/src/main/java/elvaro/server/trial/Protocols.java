@@ -1,13 +1,10 @@
 package elvaro.server.trial;
 
 import elvaro.core.tasting.Preference;
-import elvaro.core.tasting.TastingVerdict;
-import elvaro.core.trial.Band;
 import elvaro.core.trial.Change;
 import elvaro.core.trial.Design.Flaw;
 import elvaro.core.trial.Effect;
 import elvaro.core.trial.Effect.ArmValue;
-import elvaro.core.trial.Evidence;
 import elvaro.core.trial.TrialMeasure;
 import elvaro.server.piece.Piece;
 import elvaro.server.settings.WorkshopService;
@@ -15,6 +12,7 @@ import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import elvaro.server.tasting.TrialTastings.Tasted;
 import elvaro.server.treatment.TreatmentForm;
+import elvaro.server.trial.HousesView.AskedArm;
 import elvaro.server.trial.ProtocolFile.ArmResult;
 import elvaro.server.trial.ProtocolFile.ProtocolArm;
 import elvaro.server.trial.ProtocolFile.ProtocolResult;
@@ -22,10 +20,8 @@ import elvaro.server.trial.ProtocolFile.ProtocolTreatment;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -38,8 +34,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 class Protocols {
-    private static final double LEVEL = 0.8;
-
     private final TrialGathering trials;
     private final TrialRepository rows;
     private final ArmSetUps setUps;
@@ -64,22 +58,6 @@ class Protocols {
         this.entities = entities;
         this.clock = clock;
     }
-
-    /**
-     * What all houses found together.
-     *
-     * @param houses each by itself, this one first
-     * @param together in words; empty while one house only has a result
-     */
-    record HousesView(List<HouseLine> houses, List<String> together) {}
-
-    /**
-     * What one house found in one arm.
-     *
-     * @param value arm less control, of a cost a ratio less 1; absent for liking
-     * @param pairs it rests on; of liking the tasters
-     */
-    record HouseLine(String house, String arm, @Nullable Double value, int pairs, String sentence) {}
 
     /** A trial for another house to follow; with what came of it here once all of it is cut. */
     ProtocolFile file(UUID id) {
@@ -276,113 +254,11 @@ class Protocols {
         others.forEach(each -> byHouse.put(
                 each.house(), Objects.requireNonNull(each.content().result()).arms()));
         TrialWithPieces here = trials.whole(asked);
-        List<HouseLine> lines = new ArrayList<>();
-        List<String> together = new ArrayList<>();
-        for (TrialArm arm : here.others()) {
-            String control = here.controlOf(arm).name();
-            byHouse.forEach((house, found) -> of(found, arm.name())
-                    .map(result -> line(house, asked.measure(), result, control))
-                    .ifPresent(lines::add));
-            together(asked.measure(), arm.name(), control, byHouse).ifPresent(together::add);
-        }
-        return new HousesView(lines, together);
-    }
-
-    /** Several trials of one house by one protocol are one house. */
-    private static Optional<ArmResult> of(List<ArmResult> found, String arm) {
-        return found.stream().filter(each -> each.arm().equalsIgnoreCase(arm)).reduce((one, other) -> {
-            List<Double> differences = new ArrayList<>(one.differences());
-            differences.addAll(other.differences());
-            return new ArmResult(
-                    arm,
-                    differences,
-                    one.likedArm() + other.likedArm(),
-                    one.likedControl() + other.likedControl(),
-                    one.likedNeither() + other.likedNeither());
-        });
-    }
-
-    private static HouseLine line(String house, TrialMeasure measure, ArmResult result, String control) {
-        if (!measure.isOfPieces()) {
-            Preference liking = new Preference(result.likedArm(), result.likedControl(), result.likedNeither());
-            return new HouseLine(
-                    house,
-                    result.arm(),
-                    null,
-                    liking.decided(),
-                    TastingVerdict.of(liking, result.arm(), control).found());
-        }
-        double mean = result.differences().stream()
-                .mapToDouble(Double::doubleValue)
-                .average()
-                .orElse(0);
-        int pairs = result.differences().size();
-        return new HouseLine(
-                house,
-                result.arm(),
-                shown(measure, mean),
-                pairs,
-                pairs == 0
-                        ? "not known"
-                        : "%s against %s, %s"
-                                .formatted(words(measure, mean), control, pairs == 1 ? "one pair" : pairs + " pairs"));
-    }
-
-    private static Optional<String> together(
-            TrialMeasure measure, String arm, String control, Map<String, List<ArmResult>> byHouse) {
-        List<ArmResult> all = byHouse.values().stream()
-                .flatMap(found -> of(found, arm).stream())
-                .toList();
-        if (!measure.isOfPieces()) {
-            Preference liking = all.stream()
-                    .map(each -> new Preference(each.likedArm(), each.likedControl(), each.likedNeither()))
-                    .reduce(new Preference(0, 0, 0), Protocols::plus);
-            return Optional.of("%d houses together: %s"
-                    .formatted(
-                            all.size(), TastingVerdict.of(liking, arm, control).sentence()));
-        }
-        List<List<Double>> differences = all.stream()
-                .map(ArmResult::differences)
-                .filter(each -> !each.isEmpty())
-                .toList();
-        if (differences.size() < 2 || !measure.isPooled()) {
-            return Optional.empty();
-        }
-        Evidence evidence = Evidence.of(measure, differences);
-        Band band = evidence.band(LEVEL);
-        return Optional.of("%d houses together, %d pairs: %s has %s than %s; four times in five between %s and %s."
-                .formatted(
-                        differences.size(),
-                        evidence.pairs(),
-                        arm,
-                        words(measure, evidence.value()),
-                        control,
-                        signed(measure, band.low()),
-                        signed(measure, band.high())));
-    }
-
-    private static Preference plus(Preference one, Preference other) {
-        return new Preference(
-                one.first() + other.first(), one.second() + other.second(), one.undecided() + other.undecided());
-    }
-
-    private static double shown(TrialMeasure measure, double value) {
-        return measure.isCost() ? Math.expm1(value) : value;
-    }
-
-    /** As {@code 2.1 points less shrink}. */
-    private static String words(TrialMeasure measure, double value) {
-        String more = value < 0 ? "less" : "more";
-        return switch (measure.scale()) {
-            case SHARE -> String.format(Locale.ROOT, "%.1f points %s %s", Math.abs(value) * 100, more, measure.label());
-            case LOGARITHM ->
-                String.format(Locale.ROOT, "%.0f %% %s %s", Math.abs(Math.expm1(value)) * 100, more, measure.label());
-            case COUNT, VOICES -> String.format(Locale.ROOT, "%.1f %s %s", Math.abs(value), more, measure.label());
-        };
-    }
-
-    private static String signed(TrialMeasure measure, double value) {
-        return String.format(Locale.ROOT, measure.isCost() ? "%+.0f %%" : "%+.1f", shown(measure, value) * 100)
-                .replace('-', '−');
+        return HousesView.of(
+                asked.measure(),
+                here.others().stream()
+                        .map(arm -> new AskedArm(arm.name(), here.controlOf(arm).name()))
+                        .toList(),
+                byHouse);
     }
 }

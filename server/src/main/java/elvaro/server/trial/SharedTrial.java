@@ -137,7 +137,8 @@ record SharedTrial(
                         .toList(),
                 trial.tastings().stream()
                         .flatMap(tasted -> tasted.lines().stream())
-                        .map(TasterLines::withoutPeople)
+                        .map(lines -> lines.shownAround(
+                                trial.arms().stream().map(ArmView::id).toList()))
                         .toList(),
                 trial.best() == null ? null : trial.best().sentence(),
                 trial.flaws().stream()

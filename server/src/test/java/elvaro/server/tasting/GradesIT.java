@@ -149,6 +149,9 @@ class GradesIT {
         String token = client.share("TRIAL", id);
         JsonNode page = client.phone("GET", "/shared/TRIAL", token, null).body();
         assertThat(page.at("/lines/0/tasters")).hasSize(TASTERS);
+        assertThat(page.at("/lines/0/colours").toString())
+                .as("those of the arms")
+                .isEqualTo("[0,1,2,3,4,5]");
         assertThat(page.toString()).doesNotContain(taster);
         Path pdf = Files.write(folder.resolve("trial.pdf"), client.opened("/shared/TRIAL/pdf", token));
         assertThat(PaperRead.run("pdftotext", pdf.toString(), "-"))
