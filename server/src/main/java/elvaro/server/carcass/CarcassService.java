@@ -295,6 +295,7 @@ class CarcassService {
                 Map.of(),
                 0,
                 null,
+                null,
                 null);
     }
 

@@ -37,6 +37,7 @@ import elvaro.server.piece.PieceState;
 import elvaro.server.piece.Place;
 import elvaro.server.plan.PlanForm;
 import elvaro.server.plan.PlanService;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.CurrentWorkshop;
@@ -47,6 +48,7 @@ import elvaro.server.task.WorkList;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -238,7 +240,7 @@ class DemoLoader implements ApplicationRunner {
     }
 
     private Instant earlier(LocalDate day) {
-        Instant morning = day.atTime(9, 30).atZone(workshops.mine().zone()).toInstant();
+        Instant morning = workshops.mine().clock().at(day, LocalTime.of(9, 30));
         Instant now = clock.instant();
         return morning.isBefore(now) ? morning : now;
     }
@@ -337,14 +339,14 @@ class DemoLoader implements ApplicationRunner {
                 .spend(hung.method().usualConsumablesMinor())
                 .cover(hung.coating(), null);
         Piece piece = draft.piece();
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         List<LogEntry> log = new Story(
                         bought,
                         hung,
                         piece.hanging().orElseThrow(),
                         room.runs(),
                         id,
-                        piece.hungAt(zone).orElseThrow(),
+                        piece.hungAt(house).orElseThrow(),
                         people,
                         random)
                 .tell();
@@ -353,6 +355,6 @@ class DemoLoader implements ApplicationRunner {
                 .filter(entry -> !entry.happenedAt().isAfter(clock.instant()))
                 .toList();
         archive.add(draft, PieceState.valueOf(hung.reached().name()), soFar);
-        plans.keep(List.of(piece), piece.hungAt(zone).orElseThrow());
+        plans.keep(List.of(piece), piece.hungAt(house).orElseThrow());
     }
 }

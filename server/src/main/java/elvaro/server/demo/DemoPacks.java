@@ -6,6 +6,7 @@ import elvaro.server.hanging.PieceQueries;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceHistory;
 import elvaro.server.piece.PieceState;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.stock.Content;
 import elvaro.server.stock.Keeping;
@@ -14,7 +15,6 @@ import elvaro.server.stock.StockHistory.PastGrind;
 import elvaro.server.stock.StockHistory.PastPack;
 import elvaro.server.stock.WithdrawalPurpose;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -54,27 +54,27 @@ class DemoPacks {
         stock.rule(Content.STEAK, Keeping.CHILLED, CHILLED_DAYS);
         stock.rule(Content.TRIM, Keeping.FROZEN, FROZEN_DAYS / 2);
         stock.rule(Content.GRIND, Keeping.FROZEN, FROZEN_DAYS / 2);
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         List<PastPack> trim = new ArrayList<>();
         List<UUID> cut = archive.byTag().values().stream()
                 .filter(piece -> piece.state() == PieceState.CUT)
                 .map(Piece::id)
                 .toList();
         pieces.figures(cut).stream()
-                .sorted(Comparator.comparing((Figures each) -> cutOn(each, zone))
+                .sorted(Comparator.comparing((Figures each) -> cutOn(each, house))
                         .thenComparing(each -> each.piece().tag()))
                 .forEach(each -> {
-                    List<PastPack> packs = packs(each.ledger().piles(), cutOn(each, zone), random);
-                    stock.add(each.piece().id(), packs, people.get(random.nextInt(people.size())), zone);
+                    List<PastPack> packs = packs(each.ledger().piles(), cutOn(each, house), random);
+                    stock.add(each.piece().id(), packs, people.get(random.nextInt(people.size())), house);
                     packs.stream()
                             .filter(pack -> pack.content() == Content.TRIM)
                             .forEach(trim::add);
                 });
-        grind(trim, people, random, zone);
+        grind(trim, people, random, house);
     }
 
     /** Every few weeks the trim of some pieces is blended into fresh chuck; the last of it lies there yet. */
-    private void grind(List<PastPack> trim, List<UUID> people, Random random, ZoneId zone) {
+    private void grind(List<PastPack> trim, List<UUID> people, Random random, HouseClock house) {
         LocalDate today = workshops.today();
         for (int first = 0; first + TRIM_PACKS_A_GRIND <= trim.size() - LAST_TRIM_PACKS; first += TRIM_PACKS_A_GRIND) {
             List<PastPack> used = trim.subList(first, first + TRIM_PACKS_A_GRIND);
@@ -94,15 +94,12 @@ class DemoPacks {
                     new PastGrind(
                             Scenario.id(random), byPack, "fresh chuck", aged * FRESH_TO_AGED, 1180, out, on, packs),
                     people.get(random.nextInt(people.size())),
-                    zone);
+                    house);
         }
     }
 
-    private static LocalDate cutOn(Figures figures, ZoneId zone) {
-        return figures.log()
-                .pull()
-                .map(pull -> pull.at().atZone(zone).toLocalDate())
-                .orElseThrow();
+    private static LocalDate cutOn(Figures figures, HouseClock house) {
+        return figures.log().pull().map(pull -> house.day(pull.at())).orElseThrow();
     }
 
     private List<PastPack> packs(Piles piles, LocalDate day, Random random) {

@@ -161,7 +161,7 @@ class DemoTastings {
                                     .mapToObj(taster -> sheets(evening, taster, random))
                                     .toList(),
                             evening.over()),
-                    workshops.mine().zone(),
+                    workshops.mine().clock(),
                     evening.over() ? null : clock.instant().minus(Duration.ofMinutes(25)));
         }
     }

@@ -13,6 +13,7 @@ import elvaro.core.trial.Factor;
 import elvaro.core.trial.TrialMeasure;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceHistory;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Ids;
 import elvaro.server.treatment.Given;
@@ -21,7 +22,6 @@ import elvaro.server.trial.TrialHistory;
 import elvaro.server.trial.TrialHistory.PastArm;
 import elvaro.server.trial.TrialHistory.PastTrial;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -253,7 +253,7 @@ class DemoTrials {
     }
 
     private void give(Piece piece, Given given, UUID by) {
-        ZoneId zone = workshops.mine().zone();
-        treatments.add(piece, given, piece.hungAt(zone).orElseThrow(), by, workshops.today(), zone);
+        HouseClock house = workshops.mine().clock();
+        treatments.add(piece, given, piece.hungAt(house).orElseThrow(), by, workshops.today(), house);
     }
 }

@@ -130,7 +130,7 @@ class ArchiveReader {
                         "archive",
                         "The workshop of the archive is set up as none can be. Nothing was taken in.");
             }
-            workshops.change(asked);
+            workshops.takeOver(asked, there);
             entities.flush();
             told.add("This house is empty and takes over the name, currency, time zone and prices of %s."
                     .formatted(asked.name()));

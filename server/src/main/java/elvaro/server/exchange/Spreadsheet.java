@@ -3,14 +3,13 @@ package elvaro.server.exchange;
 import elvaro.core.working.Units;
 import elvaro.server.compare.EvidenceService;
 import elvaro.server.compare.EvidenceService.FinishedTable;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
@@ -47,9 +46,9 @@ class Spreadsheet {
 
     void write(OutputStream out) throws IOException {
         FinishedTable finished = evidence.finished();
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         Workbook book = new Workbook(out, "Elvaro", "1.0");
-        SheetWriter first = new SheetWriter(book, "Finished pieces", finished.columns(), zone);
+        SheetWriter first = new SheetWriter(book, "Finished pieces", finished.columns(), house);
         for (List<?> row : finished.rows()) {
             first.add(row.toArray());
         }
@@ -63,7 +62,7 @@ class Spreadsheet {
                         book,
                         title(table.name()),
                         table.columns().stream().map(ArchiveColumn::name).toList(),
-                        zone);
+                        house);
                 rows.read(table, sheet::add);
                 sheet.end();
             }
@@ -81,16 +80,16 @@ class Spreadsheet {
         private final Workbook book;
         private final String title;
         private final List<String> columns;
-        private final ZoneId zone;
+        private final HouseClock house;
         private Worksheet sheet;
         private int sheets = 1;
         private int next = 1;
 
-        SheetWriter(Workbook book, String title, List<String> columns, ZoneId zone) {
+        SheetWriter(Workbook book, String title, List<String> columns, HouseClock house) {
             this.book = book;
             this.title = title;
             this.columns = columns;
-            this.zone = zone;
+            this.house = house;
             this.sheet = begin(title);
         }
 
@@ -134,7 +133,7 @@ class Spreadsheet {
                 sheet.value(next, column, day);
                 sheet.style(next, column).format(DAY).set();
             } else if (value instanceof Instant moment) {
-                sheet.value(next, column, LocalDateTime.ofInstant(moment, zone));
+                sheet.value(next, column, house.shown(moment).toLocalDateTime());
                 sheet.style(next, column).format(MOMENT).set();
             } else {
                 String words = Units.PLAIN.sentence(value.toString());

@@ -35,6 +35,6 @@ public class ChamberHistories {
                         .setParameter("piece", piece.id())
                         .getResultStream()
                         .collect(Collectors.toMap(PieceMove::id, Function.identity()));
-        return ChamberHistory.of(piece, piece.hungAt(workshops.mine().zone()).orElseThrow(), log, moves);
+        return ChamberHistory.of(piece, piece.hungAt(workshops.mine().clock()).orElseThrow(), log, moves);
     }
 }

@@ -16,12 +16,12 @@ import elvaro.server.piece.PieceLogs;
 import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceReader.StayRow;
 import elvaro.server.piece.PieceState;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -63,8 +63,8 @@ public class FiguresService {
     public List<Figures> of(List<Piece> asked) {
         Map<UUID, PieceLog> read = logs.of(asked);
         WorkshopSettings settings = workshops.settings();
-        ZoneId zone = workshops.mine().zone();
-        Map<UUID, HungTogether> stays = stays(asked, zone);
+        HouseClock house = workshops.mine().clock();
+        Map<UUID, HungTogether> stays = stays(asked, house);
         PaidShares paid = new PaidShares(
                 pieces.cutFrom(asked.stream().map(piece -> piece.lot().id()).collect(Collectors.toSet())));
         Forecaster forecaster = forecasts.forecaster();
@@ -75,21 +75,21 @@ public class FiguresService {
                     Ahead ahead = forecaster.of(piece, log).orElse(null);
                     Ledger ledger = log.ledger();
                     PieceCost cost = cost(piece, log, paid.of(piece), settings, stays);
-                    Section section = section(piece, ledger, ahead, zone, now);
+                    Section section = section(piece, ledger, ahead, house, now);
                     return new Figures(piece, log, ledger, section, cost.landed(), cost.steak(), cost.perDay(), ahead);
                 })
                 .toList();
     }
 
     /** The picture of a piece: as the bench found it, else as it is expected to be now. */
-    public static Section section(Piece piece, Ledger ledger, @Nullable Ahead ahead, ZoneId zone, Instant now) {
+    public static Section section(Piece piece, Ledger ledger, @Nullable Ahead ahead, HouseClock house, Instant now) {
         if (piece.state() == PieceState.CUT) {
             return Section.found(ledger);
         }
         if (piece.state() != PieceState.HANGING || ahead == null) {
             return expected(ledger, ahead);
         }
-        double day = Forecasts.dayOf(now, piece.hungAt(zone).orElseThrow());
+        double day = Forecasts.dayOf(now, piece.hungAt(house).orElseThrow());
         return ahead.trimModel().after(ahead.at(day).lost()).part(ledger.left());
     }
 
@@ -130,7 +130,7 @@ public class FiguresService {
     }
 
     /** Chamber → piece → stay, for every chamber the asked pieces hang or hung in. */
-    private Map<UUID, HungTogether> stays(List<Piece> asked, ZoneId zone) {
+    private Map<UUID, HungTogether> stays(List<Piece> asked, HouseClock house) {
         Set<UUID> chambers = asked.stream()
                 .flatMap(piece -> piece.chamber().stream())
                 .map(Chamber::id)
@@ -144,7 +144,8 @@ public class FiguresService {
         Map<UUID, Map<UUID, Stay>> byChamber =
                 pieces.stays(chambers, first.get().minusDays(LONGEST_STAY_DAYS), today).stream()
                         .collect(Collectors.groupingBy(
-                                StayRow::chamberId, Collectors.toMap(StayRow::pieceId, row -> stay(row, zone, today))));
+                                StayRow::chamberId,
+                                Collectors.toMap(StayRow::pieceId, row -> stay(row, house, today))));
         return byChamber.entrySet().stream()
                 .collect(Collectors.toMap(
                         Map.Entry::getKey,
@@ -152,9 +153,8 @@ public class FiguresService {
                                 each.getValue(), new LoadHistory(each.getValue().values()))));
     }
 
-    private static Stay stay(StayRow row, ZoneId zone, LocalDate today) {
-        LocalDate to =
-                row.pulledAt() == null ? today : row.pulledAt().atZone(zone).toLocalDate();
+    private static Stay stay(StayRow row, HouseClock house, LocalDate today) {
+        LocalDate to = row.pulledAt() == null ? today : house.day(row.pulledAt());
         return Stay.between(row.greenGrams(), row.hungOn(), to);
     }
 }

@@ -22,11 +22,11 @@ import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceLogs;
 import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceState;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -123,7 +123,7 @@ public class FinishedPieces {
 
     /** The last hung first. */
     public List<FinishedPiece> all() {
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         WorkshopSettings settings = workshops.settings();
         Map<UUID, Chamber> byId = chambers.all().stream().collect(Collectors.toMap(Chamber::id, Function.identity()));
         List<FinishedLine> all = pieces.finishedLines();
@@ -132,9 +132,9 @@ public class FinishedPieces {
         List<FinishedLine> lines =
                 all.stream().filter(line -> told.containsKey(line.id())).toList();
         Map<UUID, Stay> own = new HashMap<>();
-        Map<UUID, List<Stay>> byChamber = stillThere(zone);
+        Map<UUID, List<Stay>> byChamber = stillThere(house);
         for (FinishedLine line : lines) {
-            LocalDate pulled = told.get(line.id()).pulledAt().atZone(zone).toLocalDate();
+            LocalDate pulled = house.day(told.get(line.id()).pulledAt());
             Stay stay = Stay.between(line.greenGrams(), line.hungOn(), pulled);
             own.put(line.id(), stay);
             byChamber
@@ -175,7 +175,7 @@ public class FinishedPieces {
     }
 
     /** What shares or shared the chambers and is not cut, by chamber. */
-    private Map<UUID, List<Stay>> stillThere(ZoneId zone) {
+    private Map<UUID, List<Stay>> stillThere(HouseClock house) {
         List<Piece> there =
                 pieces.inState(EnumSet.of(PieceState.HANGING, PieceState.PULLED, PieceState.PARTED)).stream()
                         .filter(piece ->
@@ -188,7 +188,7 @@ public class FinishedPieces {
             LocalDate from = piece.hungOn().orElseThrow();
             LocalDate to = read.get(piece.id())
                     .pull()
-                    .map(pull -> pull.at().atZone(zone).toLocalDate())
+                    .map(pull -> house.day(pull.at()))
                     .orElse(today);
             stays.computeIfAbsent(piece.chamber().map(Chamber::id).orElseThrow(), chamber -> new ArrayList<>())
                     .add(Stay.between(piece.greenGrams(), from, to));

@@ -17,10 +17,10 @@ import elvaro.server.chamber.Chamber;
 import elvaro.server.forecast.ShopLearning.Lessons;
 import elvaro.server.piece.Piece;
 import elvaro.server.reading.RecordedAir;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -70,13 +70,13 @@ public class Forecasts {
         return new Forecaster(
                 shop.lessons(),
                 air.now(),
-                workshops.mine().zone(),
+                workshops.mine().clock(),
                 workshops.mine().divisionGrams());
     }
 
     /** The weighings of a piece as the forecast sees them. */
-    static List<Observed> observed(Piece piece, PieceLog log, ZoneId zone) {
-        Instant hungAt = piece.hungAt(zone).orElseThrow();
+    static List<Observed> observed(Piece piece, PieceLog log, HouseClock house) {
+        Instant hungAt = piece.hungAt(house).orElseThrow();
         return log.weighings().stream()
                 .map(net -> new Observed(Math.max(0, dayOf(net.at(), hungAt)), log.lostBy(net)))
                 .toList();
@@ -90,13 +90,13 @@ public class Forecasts {
     public final class Forecaster {
         private final Lessons lessons;
         private final RecordedAir.WorkshopAir recorded;
-        private final ZoneId zone;
+        private final HouseClock house;
         private final int divisionGrams;
 
-        private Forecaster(Lessons lessons, RecordedAir.WorkshopAir recorded, ZoneId zone, int divisionGrams) {
+        private Forecaster(Lessons lessons, RecordedAir.WorkshopAir recorded, HouseClock house, int divisionGrams) {
             this.lessons = lessons;
             this.recorded = recorded;
-            this.zone = zone;
+            this.house = house;
             this.divisionGrams = divisionGrams;
         }
 
@@ -120,7 +120,7 @@ public class Forecasts {
                     days);
             Supplier<Climate> climate = () -> where.climate(recorded);
             Reckoned reckoned =
-                    kept.get(from, key -> reckon(key, climate.get(), where.leaks(log), observed(piece, log, zone)));
+                    kept.get(from, key -> reckon(key, climate.get(), where.leaks(log), observed(piece, log, house)));
             return ahead(piece, hanging, taught, climate, reckoned);
         }
 
@@ -131,7 +131,7 @@ public class Forecasts {
             Belief prior = lessons.about(hanging.method(), chamber.id()).prior();
             ChamberHistory where = moves.of(piece, log);
             WaterLoss loss = hanging.dryingIn(where.climate(recorded), where.leaks(log));
-            return Forecast.of(loss, prior, observed(piece, log, zone), divisionGrams);
+            return Forecast.of(loss, prior, observed(piece, log, house), divisionGrams);
         }
     }
 

@@ -178,6 +178,6 @@ public class OutlookService {
                         outlook,
                         Forecasts.dayOf(
                                 figures.log().pull().map(pull -> pull.at()).orElse(clock.instant()),
-                                figures.piece().hungAt(workshops.mine().zone()).orElseThrow())));
+                                figures.piece().hungAt(workshops.mine().clock()).orElseThrow())));
     }
 }

@@ -22,9 +22,9 @@ import elvaro.server.piece.PieceLogs;
 import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceReader.FinishedRow;
 import elvaro.server.reading.RecordedAir;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
-import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -168,7 +168,7 @@ class ShopLearning {
     private Contradiction contradiction(
             Piece piece, PieceLog log, Learning.Taught taught, RecordedAir.WorkshopAir recorded, int division) {
         List<Observed> observed =
-                Forecasts.observed(piece, log, workshops.mine().zone());
+                Forecasts.observed(piece, log, workshops.mine().clock());
         ChamberHistory where = moves.of(piece, log);
         WaterLoss loss = piece.hanging().orElseThrow().dryingIn(where.climate(recorded), where.leaks(log));
         Forecast expected = Forecast.of(loss, taught.prior(), List.of(), division);
@@ -187,12 +187,12 @@ class ShopLearning {
                         .map(RecordedAir.Version::revision)
                         .toList(),
                 division);
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         return evidence.get(
                 finished,
                 key -> Learning.from(
                         key.hanging().dryingIn(where.climate(recorded), where.leaks(log)),
-                        Forecasts.observed(piece, log, zone),
+                        Forecasts.observed(piece, log, house),
                         key.divisionGrams()));
     }
 

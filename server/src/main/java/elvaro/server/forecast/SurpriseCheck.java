@@ -8,9 +8,9 @@ import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.PieceLog.NetWeight;
 import elvaro.core.question.Question;
 import elvaro.server.piece.Piece;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -34,8 +34,8 @@ public class SurpriseCheck {
         if (piece.hungOn().isEmpty() || weighing.estimated()) {
             return Optional.empty(); // What never hung is not foretold, and an estimate surprises nobody.
         }
-        ZoneId zone = workshops.mine().zone();
-        Instant hungAt = piece.hungAt(zone).orElseThrow();
+        HouseClock house = workshops.mine().clock();
+        Instant hungAt = piece.hungAt(house).orElseThrow();
         double day = Math.max(0, Forecasts.dayOf(weighing.at(), hungAt));
         int green = piece.greenGrams();
         // A slice weighed right after says what the piece weighed when it was taken.

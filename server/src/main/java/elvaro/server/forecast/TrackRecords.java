@@ -18,11 +18,11 @@ import elvaro.server.piece.PieceLogs;
 import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceReader.FinishedRow;
 import elvaro.server.reading.RecordedAir;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -131,9 +131,9 @@ public class TrackRecords {
         if (piece.method().isEmpty() || piece.hungOn().isEmpty() || piece.cameOff()) {
             return Optional.empty();
         }
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         double day =
-                Math.max(0, Forecasts.dayOf(clock.instant(), piece.hungAt(zone).orElseThrow()));
+                Math.max(0, Forecasts.dayOf(clock.instant(), piece.hungAt(house).orElseThrow()));
         return like(piece.method().orElseThrow(), day);
     }
 
@@ -169,10 +169,10 @@ public class TrackRecords {
     private List<Told> told(List<Pulled> asked, List<Pulled> all) {
         RecordedAir.WorkshopAir recorded = air.now();
         int division = workshops.mine().divisionGrams();
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         return asked.stream()
                 .flatMap(piece -> {
-                    Instant hungAt = piece.piece().hungAt(zone).orElseThrow();
+                    Instant hungAt = piece.piece().hungAt(house).orElseThrow();
                     List<Pulled> earlier = all.stream()
                             .filter(other -> other.method() == piece.method()
                                     && other.chamber().equals(piece.chamber())
@@ -200,7 +200,7 @@ public class TrackRecords {
                 .map(other -> shop.evidence(other.piece(), other.log(), recorded, division))
                 .toList());
         List<Observed> observed =
-                Forecasts.observed(piece.piece(), piece.log(), workshops.mine().zone());
+                Forecasts.observed(piece.piece(), piece.log(), workshops.mine().clock());
         double pulledOn = Forecasts.dayOf(piece.at(), hungAt);
         double found = observed.get(observed.size() - 1).lost();
         List<Told> told = new ArrayList<>();

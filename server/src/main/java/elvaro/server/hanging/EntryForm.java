@@ -24,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param steaks how many the container held, for the pile of steaks only; 0 for ends and roasts
  * @param cause why it is thrown away, for what is thrown away only
  * @param estimated whether there was no scale at the pull; absent for no
+ * @param sentAt what the clock of the device shows as it is sent; {@code at} is then by that clock, however wrong it runs
  */
 public record EntryForm(
         @NotNull LogFactKind kind,
@@ -48,7 +49,8 @@ public record EntryForm(
         Integer steaks,
 
         @Nullable DiscardCause cause,
-        @Nullable Boolean estimated) {
+        @Nullable Boolean estimated,
+        @Nullable Instant sentAt) {
 
     /** An entry that counts no steaks and throws nothing away. */
     public EntryForm(
@@ -59,6 +61,6 @@ public record EntryForm(
             @Nullable Instant at,
             @Nullable UUID corrects,
             Map<String, String> answers) {
-        this(kind, grams, stream, words, at, corrects, answers, null, null, null);
+        this(kind, grams, stream, words, at, corrects, answers, null, null, null, null);
     }
 }

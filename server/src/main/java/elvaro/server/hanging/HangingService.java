@@ -31,6 +31,7 @@ import elvaro.server.shared.Refusal;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -189,7 +190,7 @@ public class HangingService {
                 hung.add(piece);
             }
         }
-        plans.keep(hung, clock.instant().truncatedTo(ChronoUnit.MICROS));
+        plans.keep(hung, now());
         for (Piece piece : hung) {
             int coatGrams = form.pieces().stream()
                     .filter(asked -> asked.id().equals(piece.id()))
@@ -201,7 +202,7 @@ public class HangingService {
         }
     }
 
-    private static PieceDraft draft(Lot lot, String tag, NewPiece asked, Map<UUID, Occupancy> where) {
+    private PieceDraft draft(Lot lot, String tag, NewPiece asked, Map<UUID, Occupancy> where) {
         if (asked.fresh()) {
             return PieceDraft.fresh(asked.id(), lot, tag, asked.greenGrams());
         }
@@ -222,6 +223,7 @@ public class HangingService {
                         asked.method(),
                         asked.hungOn(),
                         asked.targetDays())
+                .since(asked.hungOn().equals(workshops.today()) ? now() : null)
                 .hangIn(occupancy.chamber(), occupancy.takePlace())
                 .spend(asked.consumablesMinor())
                 .cover(asked.coating(), asked.contactPercent())
@@ -231,12 +233,16 @@ public class HangingService {
     /** The coat's entry has an id made from the piece's, so that it is the same one however often it is sent. */
     private void coat(Piece piece, int grams, LocalDate hungOn) {
         UUID id = Ids.after(piece.id(), " coat");
-        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+        Instant now = now();
         Instant at = hungOn.equals(workshops.today())
                 ? now
-                : hungOn.atTime(12, 0).atZone(workshops.mine().zone()).toInstant();
+                : workshops.mine().clock().at(hungOn, LocalTime.NOON);
         LogFact fact = new LogFact(id, null, LogFactKind.COAT_ON, at, grams, null);
         log.append(
                 piece, new LogEntry(piece.id(), fact, "", now, current.person().accountId()));
+    }
+
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MICROS);
     }
 }

@@ -18,7 +18,7 @@ import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceRole;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.PieceWriter;
-import elvaro.server.settings.Workshop;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.CurrentWorkshop;
@@ -118,6 +118,7 @@ public class LogService {
     public void writeFor(UUID pieceId, UUID entryId, EntryForm form) {
         Piece piece = writer.lock(pieceId);
         if (isRetry(pieceId, entryId, form.kind(), form.grams(), form.stream())) {
+            mustSayTheSame(entries.findById(entryId).orElseThrow(), form);
             return;
         }
         List<LogEntry> all = entries.ofPiece(pieceId);
@@ -173,7 +174,7 @@ public class LogService {
     /** What is odd by itself; else whether the forecast is surprised. One doubt about a weight is enough. */
     private List<Question> questions(Request request, LogFact fact) {
         Piece piece = request.piece();
-        Instant hungAt = piece.hungAt(workshops.mine().zone()).orElse(fact.at());
+        Instant hungAt = piece.hungAt(workshops.mine().clock()).orElse(fact.at());
         List<Question> odd = EntryCheck.questions(request.log(), piece.greenGrams(), hungAt, fact);
         boolean weighsThePiece = fact.kind() == LogFactKind.WEIGHED || fact.kind() == LogFactKind.PULLED;
         if (!odd.isEmpty() || !weighsThePiece) {
@@ -233,9 +234,24 @@ public class LogService {
         return known.isPresent();
     }
 
+    /** Sent again with the same weight, but with other words: those would be lost without a word. */
+    private static void mustSayTheSame(LogEntry known, EntryForm form) {
+        boolean same = known.words().equals(form.words().strip())
+                && Objects.equals(known.correctsId(), form.corrects())
+                && known.cause() == form.cause()
+                && known.estimated() == Boolean.TRUE.equals(form.estimated())
+                && (form.steaks() == null || form.steaks().equals(known.steaks()));
+        if (!same) {
+            throw Refusal.conflict("id-used", storedAlready(known));
+        }
+    }
+
     private static String storedAlready(LogEntry entry) {
         String what = entry.kind().weighs() ? mass(entry.grams()) : "what you entered";
-        return "Your first try did arrive: %s stands in the log. The new value is not saved. Save again to add it, or"
+        if (!entry.words().isEmpty()) {
+            what += " with the words “%s”".formatted(entry.words());
+        }
+        return "Your first try did arrive: %s stands in the log. What you changed is not saved. Save again to add it, or"
                         .formatted(what)
                 + " leave it and correct the entry.";
     }
@@ -324,17 +340,19 @@ public class LogService {
         if (asked == null) {
             return request.corrected() == null ? now() : request.corrected().happenedAt();
         }
-        if (asked.isAfter(now().plus(CLOCK_SLACK))) {
+        Instant now = now();
+        Instant at = request.form().sentAt() == null
+                ? asked
+                : asked.plus(Duration.between(request.form().sentAt(), now)); // by this clock, not the device's
+        if (at.isAfter(now.plus(CLOCK_SLACK))) {
             throw Refusal.wrong("future-date", "at", "It cannot have happened in the future.");
         }
-        Workshop workshop = workshops.mine();
-        request.piece()
-                .hungOn()
-                .filter(day -> asked.isBefore(day.atStartOfDay(workshop.zone()).toInstant()))
-                .ifPresent(day -> {
-                    throw Refusal.wrong("before-hanging", "at", "That is before the piece was hung.");
-                });
-        return asked.truncatedTo(ChronoUnit.MICROS);
+        HouseClock house = workshops.mine().clock();
+        request.piece().hungOn().filter(day -> at.isBefore(house.start(day))).ifPresent(day -> {
+            throw Refusal.wrong("before-hanging", "at", "That is before the piece was hung.");
+        });
+        // What a clock that runs ahead says would stay the newest until the day it names.
+        return (at.isAfter(now) ? now : at).truncatedTo(ChronoUnit.MICROS);
     }
 
     private static PieceState stateAfter(Request request) {

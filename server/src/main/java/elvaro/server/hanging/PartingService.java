@@ -111,6 +111,7 @@ public class PartingService {
                         further.method(),
                         workshops.today(),
                         further.days())
+                .since(now())
                 .cutAs(off.cut(), off.boneIn())
                 .hangIn(occupancy.chamber(), occupancy.takePlace())
                 .cover(whole.coating() == Coating.HIDE ? Coating.HIDE : Coating.NONE, null));

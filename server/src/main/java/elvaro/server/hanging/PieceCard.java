@@ -16,9 +16,9 @@ import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceRole;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.Place;
+import elvaro.server.settings.HouseClock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -75,13 +75,12 @@ public record PieceCard(
             Section section,
             @Nullable Ahead ahead,
             Instant now,
-            ZoneId zone) {
+            HouseClock house) {
         var lot = piece.lot();
         var cut = piece.cut();
         Optional<Ahead> expected = Optional.ofNullable(ahead).filter(each -> piece.state() == PieceState.HANGING);
-        LocalDate today = now.atZone(zone).toLocalDate();
-        LocalDate until =
-                log.pull().map(pull -> pull.at().atZone(zone).toLocalDate()).orElse(today);
+        LocalDate today = house.day(now);
+        LocalDate until = log.pull().map(pull -> house.day(pull.at())).orElse(today);
         Long day = piece.hungOn()
                 .map(hung -> DayNumber.of(hung, until.isBefore(hung) ? hung : until))
                 .orElse(null);
@@ -116,7 +115,7 @@ public record PieceCard(
                 ledger.shrink(),
                 ledger.shrinkFraction(),
                 log.lastWeighedAt().orElse(null),
-                expected.map(each -> weight(ledger, each.at(Forecasts.dayOf(now, hungAt(piece, zone)))))
+                expected.map(each -> weight(ledger, each.at(Forecasts.dayOf(now, hungAt(piece, house)))))
                         .orElse(null),
                 expected.map(each -> weight(ledger, each.at(piece.targetDays().orElseThrow())))
                         .orElse(null),
@@ -124,8 +123,8 @@ public record PieceCard(
                 section);
     }
 
-    private static Instant hungAt(Piece piece, ZoneId zone) {
-        return piece.hungAt(zone).orElseThrow();
+    private static Instant hungAt(Piece piece, HouseClock house) {
+        return piece.hungAt(house).orElseThrow();
     }
 
     private static int weight(Ledger ledger, Forecast.Day day) {

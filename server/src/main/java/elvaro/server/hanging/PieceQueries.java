@@ -28,12 +28,12 @@ import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceLogs;
 import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceState;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumSet;
@@ -136,26 +136,31 @@ public class PieceQueries {
     }
 
     public PieceCard card(Figures worked) {
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         return PieceCard.of(
-                worked.piece(), worked.log(), worked.ledger(), worked.section(), worked.ahead(), clock.instant(), zone);
+                worked.piece(),
+                worked.log(),
+                worked.ledger(),
+                worked.section(),
+                worked.ahead(),
+                clock.instant(),
+                house);
     }
 
     /** Until the pull, or as it is planned. */
     private int daysHung(Figures worked) {
         Piece piece = worked.piece();
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         return worked.log()
                 .pull()
-                .map(pull -> (int) DayNumber.of(
-                        piece.hungOn().orElseThrow(), pull.at().atZone(zone).toLocalDate()))
+                .map(pull -> (int) DayNumber.of(piece.hungOn().orElseThrow(), house.day(pull.at())))
                 .orElse(piece.targetDays().orElse(0));
     }
 
     private List<WeighingView> weighings(Figures worked) {
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         return worked.piece()
-                .hungAt(zone)
+                .hungAt(house)
                 .map(hung -> worked.log().weighings().stream()
                         .map(net -> weighing(net, hung, worked.log()))
                         .toList())
@@ -263,20 +268,20 @@ public class PieceQueries {
     }
 
     /** Everything that hangs or waits for the bench; no costs. */
-    public List<HangingPiece> inTheRoom(ZoneId zone) {
-        return read(pieces.inState(EnumSet.of(PieceState.HANGING, PieceState.PULLED)), zone);
+    public List<HangingPiece> inTheRoom(HouseClock house) {
+        return read(pieces.inState(EnumSet.of(PieceState.HANGING, PieceState.PULLED)), house);
     }
 
     /** Of these pieces the ones that are cut, as the first screen has pieces. */
-    public List<HangingPiece> cutOf(Collection<UUID> ids, ZoneId zone) {
+    public List<HangingPiece> cutOf(Collection<UUID> ids, HouseClock house) {
         return read(
                 pieces.findAll(ids).stream()
                         .filter(piece -> piece.state() == PieceState.CUT)
                         .toList(),
-                zone);
+                house);
     }
 
-    private List<HangingPiece> read(List<Piece> found, ZoneId zone) {
+    private List<HangingPiece> read(List<Piece> found, HouseClock house) {
         Map<UUID, PieceLog> read = logs.of(found);
         Forecaster forecaster = forecasts.forecaster();
         Instant now = clock.instant();
@@ -285,8 +290,8 @@ public class PieceQueries {
                     PieceLog log = read.get(piece.id());
                     var ledger = log.ledger();
                     Ahead ahead = forecaster.of(piece, log).orElse(null);
-                    var section = FiguresService.section(piece, ledger, ahead, zone, now);
-                    return new HangingPiece(piece, PieceCard.of(piece, log, ledger, section, ahead, now, zone), log);
+                    var section = FiguresService.section(piece, ledger, ahead, house, now);
+                    return new HangingPiece(piece, PieceCard.of(piece, log, ledger, section, ahead, now, house), log);
                 })
                 .toList();
     }
@@ -335,7 +340,7 @@ public class PieceQueries {
     }
 
     /** What is treated for days and does not hang yet, as the first screen has pieces. */
-    public List<HangingPiece> waiting(ZoneId zone) {
-        return read(pieces.inState(EnumSet.of(PieceState.WAITING)), zone);
+    public List<HangingPiece> waiting(HouseClock house) {
+        return read(pieces.inState(EnumSet.of(PieceState.WAITING)), house);
     }
 }

@@ -17,6 +17,7 @@ import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.Refusal;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -83,8 +84,10 @@ public class WaitingService {
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(piece, form, occupancy));
         String words = "%s as it was cut, %s as it hangs".formatted(mass(piece.greenGrams()), mass(form.greenGrams()));
         log.writeFor(pieceId, entryId, new EntryForm(LogFactKind.HUNG, 0, null, words, null, null, Map.of()));
-        writer.hang(piece, form.greenGrams(), workshops.today(), form.targetDays(), chamber, occupancy.takePlace());
-        plans.keep(List.of(piece), clock.instant().truncatedTo(ChronoUnit.MICROS));
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+        writer.hang(
+                piece, form.greenGrams(), workshops.today(), now, form.targetDays(), chamber, occupancy.takePlace());
+        plans.keep(List.of(piece), now);
         decisions.keep(piece.lot().id(), pieceId, settled);
     }
 

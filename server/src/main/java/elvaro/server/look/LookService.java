@@ -21,6 +21,7 @@ import elvaro.server.look.LookRepository.PhotoRow;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.PieceWriter;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Ids;
@@ -29,7 +30,6 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -92,7 +92,7 @@ public class LookService {
         Look look = new Look(entryId, pieceId, form.seen());
         // The forecast must know of a leak without knowing of looks, so the log's entry says it.
         boolean leaks = piece.method().isPresent()
-                && verdict(look, piece, clock.instant(), workshops.mine().zone())
+                && verdict(look, piece, clock.instant(), workshops.mine().clock())
                         .because()
                         .contains(Rule.LEAK);
         LogFactKind kind = leaks ? LogFactKind.LEAKED : LogFactKind.LOOKED;
@@ -109,15 +109,16 @@ public class LookService {
         Map<UUID, List<UUID>> photos = looks.photosOf(pieceId).stream()
                 .collect(
                         Collectors.groupingBy(PhotoRow::lookId, Collectors.mapping(PhotoRow::id, Collectors.toList())));
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         return looks.findByPieceId(pieceId).stream()
-                .map(look -> view(look, entries.get(look.id()), piece, zone, photos.getOrDefault(look.id(), List.of())))
+                .map(look ->
+                        view(look, entries.get(look.id()), piece, house, photos.getOrDefault(look.id(), List.of())))
                 .sorted(Comparator.comparing(LookView::at).reversed())
                 .toList();
     }
 
-    private static LookView view(Look look, EntryView entry, Piece piece, ZoneId zone, List<UUID> photos) {
-        LookVerdict verdict = verdict(look, piece, entry.happenedAt(), zone);
+    private static LookView view(Look look, EntryView entry, Piece piece, HouseClock house, List<UUID> photos) {
+        LookVerdict verdict = verdict(look, piece, entry.happenedAt(), house);
         return new LookView(
                 look.id(),
                 entry.happenedAt(),
@@ -132,9 +133,9 @@ public class LookService {
                 photos);
     }
 
-    private static LookVerdict verdict(Look look, Piece piece, Instant at, ZoneId zone) {
+    private static LookVerdict verdict(Look look, Piece piece, Instant at, HouseClock house) {
         // A part of an animal hung with the whole, and is looked at as it comes off.
-        Instant hungAt = piece.hungAt(zone).orElse(at);
+        Instant hungAt = piece.hungAt(house).orElse(at);
         double day = Math.max(0, Duration.between(hungAt, at).toSeconds() / 86_400.0);
         return LookVerdict.of(look.seen(), new Circumstances(piece.method().orElse(Method.VACUUM), day));
     }
@@ -144,7 +145,7 @@ public class LookService {
      * or reseal; what rests is still smelled again.
      */
     @Transactional(readOnly = true)
-    public Map<UUID, List<FollowUp>> followUps(List<HangingPiece> hanging, ZoneId zone) {
+    public Map<UUID, List<FollowUp>> followUps(List<HangingPiece> hanging, HouseClock house) {
         List<UUID> last = hanging.stream()
                 .flatMap(each -> each.log().lastLook().stream())
                 .map(LogFact::id)
@@ -158,7 +159,7 @@ public class LookService {
             Optional<LookVerdict> verdict = Optional.ofNullable(
                             seen.get(each.piece().id()))
                     .map(look -> verdict(
-                            look, each.piece(), read.lastLook().orElseThrow().at(), zone));
+                            look, each.piece(), read.lastLook().orElseThrow().at(), house));
             boolean hangs = each.piece().state() == PieceState.HANGING;
             List<FollowUp> made = FollowUp.of(read, verdict).stream()
                     .filter(one -> hangs || AT_THE_BENCH.contains(one.work()))
@@ -203,6 +204,7 @@ public class LookService {
                         Map.of(),
                         null,
                         cause,
+                        null,
                         null));
         log.turn(writer.lock(pieceId), Ids.after(entryId, "closed"), LogFactKind.CLOSED, words);
     }

@@ -27,6 +27,7 @@ import elvaro.server.piece.PieceHistory.HungPiece;
 import elvaro.server.piece.PieceRole;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.Place;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Ids;
@@ -35,7 +36,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -90,7 +90,7 @@ class PastService {
     }
 
     private Map<String, HungPiece> here(PastForm form) {
-        return archive.hung(form.tags(), workshops.mine().zone());
+        return archive.hung(form.tags(), workshops.mine().clock());
     }
 
     private Read read(PastForm form, Map<String, HungPiece> here) {
@@ -171,18 +171,18 @@ class PastService {
         if (view.pieces() > 0 && chamber == null) {
             throw Refusal.wrong("no-chamber", "chamberId", "Choose where the new pieces hung. Nothing was taken in.");
         }
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         int number = 0;
         for (PastPiece piece : read.pieces()) {
             if (piece.story().isPresent()) {
-                bring(pieceId(id, number), piece, piece.story().get(), Objects.requireNonNull(chamber), zone);
+                bring(pieceId(id, number), piece, piece.story().get(), Objects.requireNonNull(chamber), house);
                 number++;
             } else {
                 HungPiece hanged = Objects.requireNonNull(here.get(piece.name().toUpperCase(Locale.ROOT)));
                 piece.weighings().stream()
                         .filter(each -> !hanged.knows(each.day(), each.grams()))
                         .forEach(each -> archive.more(
-                                hanged.piece(), weighed(hanged.piece().id(), each, zone)));
+                                hanged.piece(), weighed(hanged.piece().id(), each, house)));
             }
         }
         return view;
@@ -192,7 +192,7 @@ class PastService {
         return Ids.after(id, "past piece " + number);
     }
 
-    private void bring(UUID id, PastPiece piece, CompletedPiece told, Chamber chamber, ZoneId zone) {
+    private void bring(UUID id, PastPiece piece, CompletedPiece told, Chamber chamber, HouseClock house) {
         Lot lot = lots.receive(new LotForm(
                 Ids.after(id, "lot"),
                 0,
@@ -224,12 +224,12 @@ class PastService {
         piece.weighings().stream()
                 .filter(each -> !(each.day().equals(told.hungOn()) && each.grams() == told.greenGrams()))
                 .filter(each -> !(each.day().equals(told.pulledOn()) && each.grams() == told.agedGrams()))
-                .forEach(each -> log.add(weighed(id, each, zone)));
-        log.add(entry(id, "pulled", LogFactKind.PULLED, told.pulledOn(), PULLED, told.agedGrams(), null, zone));
+                .forEach(each -> log.add(weighed(id, each, house)));
+        log.add(entry(id, "pulled", LogFactKind.PULLED, told.pulledOn(), PULLED, told.agedGrams(), null, house));
         told.piles()
                 .forEach((stream, grams) -> log.add(
-                        entry(id, "pile " + stream, LogFactKind.PILE, told.pulledOn(), CUT, grams, stream, zone)));
-        log.add(entry(id, "closed", LogFactKind.CLOSED, told.pulledOn(), CUT.plusMinutes(1), 0, null, zone));
+                        entry(id, "pile " + stream, LogFactKind.PILE, told.pulledOn(), CUT, grams, stream, house)));
+        log.add(entry(id, "closed", LogFactKind.CLOSED, told.pulledOn(), CUT.plusMinutes(1), 0, null, house));
         archive.add(hung, PieceState.CUT, log);
     }
 
@@ -237,7 +237,7 @@ class PastService {
         return questions.stream().collect(Collectors.toMap(Question::id, question -> WORDS));
     }
 
-    private LogEntry weighed(UUID pieceId, Weighing weighing, ZoneId zone) {
+    private LogEntry weighed(UUID pieceId, Weighing weighing, HouseClock house) {
         return entry(
                 pieceId,
                 "weighed %s %d".formatted(weighing.day(), weighing.grams()),
@@ -246,7 +246,7 @@ class PastService {
                 WEIGHED,
                 weighing.grams(),
                 null,
-                zone);
+                house);
     }
 
     private LogEntry entry(
@@ -257,9 +257,9 @@ class PastService {
             LocalTime time,
             int grams,
             elvaro.core.ledger.@Nullable Stream stream,
-            ZoneId zone) {
+            HouseClock house) {
         Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
-        Instant at = day.atTime(time).atZone(zone).toInstant();
+        Instant at = house.at(day, time);
         LogFact fact = new LogFact(Ids.after(pieceId, what), null, kind, at.isAfter(now) ? now : at, grams, stream);
         return new LogEntry(pieceId, fact, WORDS, now, current.person().accountId());
     }

@@ -12,6 +12,7 @@ import elvaro.core.yield.Closeness;
 import elvaro.core.yield.TrimModel;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.lot.Lot;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.shared.EditedRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -24,7 +25,6 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.OptimisticLock;
@@ -65,6 +65,9 @@ public class Piece extends EditedRow {
     private Integer rail;
     private Integer slot;
     private LocalDate hungOn;
+
+    /** Absent where it was entered later. */
+    private Instant hungAt;
 
     /** Where it was treated for days before it hung; else what it hung with. */
     private Integer cutGrams;
@@ -123,13 +126,14 @@ public class Piece extends EditedRow {
     }
 
     /** Hangs a piece that waited; what it weighed before it was treated stays known. */
-    void hang(int grams, LocalDate on, int days) {
+    void hang(int grams, LocalDate on, Instant at, int days) {
         if (state != PieceState.WAITING || grams <= 0) {
             throw new IllegalStateException("Only a piece that waits is hung, and it weighs something");
         }
         cutGrams = greenGrams;
         greenGrams = grams;
         hungOn = on;
+        hungAt = at;
         targetDays = days;
         state = PieceState.HANGING;
     }
@@ -150,6 +154,10 @@ public class Piece extends EditedRow {
         method = how;
         hungOn = on;
         targetDays = days;
+    }
+
+    void hangSince(@Nullable Instant at) {
+        hungAt = at;
     }
 
     /** A part that came off a whole, and never hung by itself, was put on the scale once more. */
@@ -255,9 +263,9 @@ public class Piece extends EditedRow {
                 : Optional.of(new Sides(lengthMm, widthMm, heightMm));
     }
 
-    /** When its days begin to count; nobody notes the hour, so the morning. */
-    public Optional<Instant> hungAt(ZoneId zone) {
-        return hungOn().map(day -> day.atTime(MORNING).atZone(zone).toInstant());
+    /** When its days begin to count: where it was entered on a later day nobody noted the hour, so the morning. */
+    public Optional<Instant> hungAt(HouseClock house) {
+        return hungAt == null ? hungOn().map(day -> house.at(day, MORNING)) : Optional.of(hungAt);
     }
 
     void retarget(int days) {

@@ -4,6 +4,7 @@ import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.lot.Lot;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -51,6 +52,12 @@ public final class PieceDraft {
 
     public PieceDraft hangIn(Chamber where, Place place) {
         piece.hangIn(where, place);
+        return this;
+    }
+
+    /** At what moment it was hung, where that is known. */
+    public PieceDraft since(@Nullable Instant at) {
+        piece.hangSince(at);
         return this;
     }
 

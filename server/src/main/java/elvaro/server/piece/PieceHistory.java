@@ -3,9 +3,9 @@ package elvaro.server.piece;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
+import elvaro.server.settings.HouseClock;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -67,7 +67,7 @@ public class PieceHistory {
     }
 
     /** Of these tags, in capitals, those that hang or hung here, by their tag. */
-    public Map<String, HungPiece> hung(Collection<String> tags, ZoneId zone) {
+    public Map<String, HungPiece> hung(Collection<String> tags, HouseClock house) {
         if (tags.isEmpty()) {
             return Map.of();
         }
@@ -76,10 +76,10 @@ public class PieceHistory {
                         Piece.class)
                 .setParameter("tags", tags)
                 .getResultStream()
-                .collect(Collectors.toMap(Piece::tag, piece -> hanged(piece, zone)));
+                .collect(Collectors.toMap(Piece::tag, piece -> hanged(piece, house)));
     }
 
-    private HungPiece hanged(Piece piece, ZoneId zone) {
+    private HungPiece hanged(Piece piece, HouseClock house) {
         List<LogFact> facts = entities.createQuery("select e from LogEntry e where e.pieceId = :piece", LogEntry.class)
                 .setParameter("piece", piece.id())
                 .getResultStream()
@@ -94,12 +94,12 @@ public class PieceHistory {
                 piece.hungOn().orElseThrow(),
                 PieceLog.of(piece.greenGrams(), facts)
                         .pull()
-                        .map(pull -> pull.at().atZone(zone).toLocalDate())
+                        .map(pull -> house.day(pull.at()))
                         .orElse(null),
                 piece.greenGrams() + coats,
                 facts.stream()
                         .filter(fact -> fact.kind() == LogFactKind.WEIGHED)
-                        .map(fact -> HungPiece.key(fact.at().atZone(zone).toLocalDate(), fact.grams()))
+                        .map(fact -> HungPiece.key(house.day(fact.at()), fact.grams()))
                         .collect(Collectors.toSet()));
     }
 

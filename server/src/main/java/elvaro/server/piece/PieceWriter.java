@@ -6,6 +6,7 @@ import elvaro.core.yield.Closeness;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -47,9 +48,9 @@ public class PieceWriter {
         piece.retarget(days);
     }
 
-    /** Hangs a piece that waited. */
-    public void hang(Piece piece, int grams, LocalDate on, int days, Chamber chamber, Place place) {
-        piece.hang(grams, on, days);
+    /** Hangs a piece that waited, now. */
+    public void hang(Piece piece, int grams, LocalDate on, Instant at, int days, Chamber chamber, Place place) {
+        piece.hang(grams, on, at, days);
         piece.hangIn(chamber, place);
     }
 
@@ -79,7 +80,6 @@ public class PieceWriter {
         piece.cutBy(order);
     }
 
-    /** How close the knife goes, and the crust it found, tenths of a millimetre, if somebody measured it. */
     /** Whether it counts among what the shop has learnt even where it contradicts the rest. */
     public void teach(Piece piece, boolean always) {
         piece.teach(always);
@@ -90,6 +90,7 @@ public class PieceWriter {
         piece.saw(onBone);
     }
 
+    /** How close the knife goes, and the crust it found, tenths of a millimetre, if somebody measured it. */
     public void trim(Piece piece, Closeness closeness, @Nullable Integer crust) {
         piece.trim(closeness, crust);
     }

@@ -21,11 +21,11 @@ import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceState;
 import elvaro.server.plan.LoadService.Coming;
 import elvaro.server.reading.RecordedAir;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -126,7 +126,7 @@ public class RoomWaterService {
     private final class Room {
         private final Chamber chamber;
         private final Drawing drawing;
-        private final ZoneId zone = workshops.mine().zone();
+        private final HouseClock house = workshops.mine().clock();
         private final LocalDate today = workshops.today();
         private final List<StayIn> there;
         private final Map<UUID, Figures> reckoned;
@@ -134,7 +134,7 @@ public class RoomWaterService {
         Room(Chamber chamber, Drawing drawing) {
             this.chamber = chamber;
             this.drawing = drawing;
-            Instant earliest = today.minusDays(DAYS_BACK).atStartOfDay(zone).toInstant();
+            Instant earliest = house.start(today.minusDays(DAYS_BACK));
             there = stays.staysIn(chamber.id(), today.plusDays(1)).stream()
                     .filter(stay -> stay.to().isAfter(earliest))
                     .toList();
@@ -145,7 +145,7 @@ public class RoomWaterService {
 
         /** @param ahead how many days are looked at, from today on */
         Optional<RoomHumidity> ahead(int ahead) {
-            SortedMap<LocalDate, Air> daily = air.now().daily(chamber, today.minusDays(DAYS_BACK), zone);
+            SortedMap<LocalDate, Air> daily = air.now().daily(chamber, today.minusDays(DAYS_BACK), house);
             List<WaterDay> days = new ArrayList<>();
             daily.forEach((day, measured) -> days.add(new WaterDay(given(day), measured)));
             return RoomWater.learnt(days).map(room -> {
@@ -169,9 +169,9 @@ public class RoomWaterService {
             if (ahead == null) {
                 return 0;
             }
-            Instant hungAt = stay.piece().hungAt(zone).orElseThrow();
-            double begin = Forecasts.dayOf(later(day.atStartOfDay(zone).toInstant(), stay.from()), hungAt);
-            Instant midnight = day.plusDays(1).atStartOfDay(zone).toInstant();
+            Instant hungAt = stay.piece().hungAt(house).orElseThrow();
+            double begin = Forecasts.dayOf(later(house.start(day), stay.from()), hungAt);
+            Instant midnight = house.start(day.plusDays(1));
             Instant end = ends(stay);
             double until = Forecasts.dayOf(end.isBefore(midnight) ? end : midnight, hungAt);
             return until <= begin
@@ -195,9 +195,7 @@ public class RoomWaterService {
             }
             LocalDate target =
                     piece.hungOn().orElseThrow().plusDays(piece.targetDays().orElseThrow());
-            return (target.isAfter(today) ? target : today.plusDays(1))
-                    .atStartOfDay(zone)
-                    .toInstant();
+            return house.start(target.isAfter(today) ? target : today.plusDays(1));
         }
 
         /** What is planned to hang there gives off, g on each day from today on. */

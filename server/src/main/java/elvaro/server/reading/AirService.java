@@ -12,6 +12,7 @@ import elvaro.server.reading.AirView.AirDecisionView;
 import elvaro.server.reading.AirView.AirEventView;
 import elvaro.server.reading.AirView.AirPointView;
 import elvaro.server.reading.AirView.LatestView;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
@@ -19,7 +20,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -131,7 +131,7 @@ public class AirService {
             @Nullable Double humidityMax) {}
 
     /** The air of each day on which any was measured. */
-    public List<DayView> days(UUID chamberId, Instant from, Instant to, ZoneId zone) {
+    public List<DayView> days(UUID chamberId, Instant from, Instant to, HouseClock house) {
         AirSource source = store.sources().get(chamberId);
         if (source == null || !to.isAfter(from)) {
             return List.of();
@@ -139,11 +139,7 @@ public class AirService {
         return hours.ofHours(source.id(), from, to, 1).stream()
                 .filter(bucket -> bucket.celsius() != null)
                 .collect(Collectors.groupingBy(
-                        bucket -> Instant.ofEpochSecond(bucket.from())
-                                .atZone(zone)
-                                .toLocalDate(),
-                        TreeMap::new,
-                        Collectors.toList()))
+                        bucket -> house.day(Instant.ofEpochSecond(bucket.from())), TreeMap::new, Collectors.toList()))
                 .entrySet()
                 .stream()
                 .map(day -> day(day.getKey(), day.getValue()))

@@ -8,11 +8,11 @@ import elvaro.core.air.HourlyAir;
 import elvaro.core.drying.SetPointMiss;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.reading.AirStore.AirSource;
+import elvaro.server.settings.HouseClock;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -121,7 +121,7 @@ public class RecordedAir {
          *
          * @param from the first day that is wanted
          */
-        public SortedMap<LocalDate, Air> daily(Chamber chamber, LocalDate from, ZoneId zone) {
+        public SortedMap<LocalDate, Air> daily(Chamber chamber, LocalDate from, HouseClock house) {
             AirSource source = sources.get(chamber.id());
             if (source == null) {
                 return new TreeMap<>();
@@ -129,9 +129,7 @@ public class RecordedAir {
             SortedMap<LocalDate, List<HourlyAir>> byDay = recorded(chamber, source).stream()
                     .filter(hour -> !Double.isNaN(hour.relativeHumidity()))
                     .collect(Collectors.groupingBy(
-                            hour -> Instant.ofEpochSecond(hour.hour() * 3600)
-                                    .atZone(zone)
-                                    .toLocalDate(),
+                            hour -> house.day(Instant.ofEpochSecond(hour.hour() * 3600)),
                             TreeMap::new,
                             Collectors.toList()));
             SortedMap<LocalDate, Air> daily = new TreeMap<>();

@@ -22,12 +22,12 @@ import elvaro.server.piece.Piece;
 import elvaro.server.reading.AirService;
 import elvaro.server.reading.AirService.DayView;
 import elvaro.server.reading.AirView.AirEventView;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import elvaro.server.stock.StockFlows;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -80,17 +80,17 @@ public class PeriodReport {
     }
 
     /** The days reported on, by the clock of the workshop. */
-    private record Period(LocalDate first, LocalDate last, ZoneId zone) {
+    private record Period(LocalDate first, LocalDate last, HouseClock house) {
         Instant from() {
-            return first.atStartOfDay(zone).toInstant();
+            return house.start(first);
         }
 
         Instant before() {
-            return last.plusDays(1).atStartOfDay(zone).toInstant();
+            return house.start(last.plusDays(1));
         }
 
         String moment(Instant at) {
-            return MOMENT.format(at.atZone(zone));
+            return MOMENT.format(house.shown(at));
         }
     }
 
@@ -99,7 +99,7 @@ public class PeriodReport {
         if (last.isBefore(first) || ChronoUnit.DAYS.between(first, last) > LONGEST_DAYS) {
             throw Refusal.wrong("wrong-stretch", "to", "Choose a last day after the first, at most 400 days on.");
         }
-        Period period = new Period(first, last, workshops.mine().zone());
+        Period period = new Period(first, last, workshops.mine().clock());
         Units units = people.units();
         Paper paper = Paper.a4(
                 "%s to %s".formatted(first, last),
@@ -246,7 +246,7 @@ public class PeriodReport {
     }
 
     private void air(Paper paper, Chamber chamber, Period period) {
-        List<DayView> days = air.days(chamber.id(), period.from(), period.before(), period.zone());
+        List<DayView> days = air.days(chamber.id(), period.from(), period.before(), period.house());
         if (days.isEmpty()) {
             return;
         }

@@ -23,11 +23,11 @@ import elvaro.server.reading.AirView.AirEventView;
 import elvaro.server.record.RecordView.AirOfChamber;
 import elvaro.server.record.RecordView.RecordRow;
 import elvaro.server.record.RecordView.Standing;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -121,9 +121,9 @@ public class RecordService {
         if (last.isBefore(first) || ChronoUnit.DAYS.between(first, last) > LONGEST_DAYS) {
             throw Refusal.wrong("wrong-stretch", "to", "Choose a last day after the first, at most 400 days on.");
         }
-        ZoneId zone = workshops.mine().zone();
-        Instant from = first.atStartOfDay(zone).toInstant();
-        Instant to = last.plusDays(1).atStartOfDay(zone).toInstant();
+        HouseClock house = workshops.mine().clock();
+        Instant from = house.start(first);
+        Instant to = house.start(last.plusDays(1));
         List<StayIn> stays = hung.staysIn(chamberId, last.plusDays(1));
         Map<UUID, List<EntryView>> logs = pieces.logs(
                 stays.stream().map(stay -> stay.piece().id()).distinct().toList());
@@ -153,7 +153,7 @@ public class RecordService {
                 : List.of();
         return new AirOfChamber(
                 chamber.name(),
-                air.days(chamber.id(), from, to, workshops.mine().zone()),
+                air.days(chamber.id(), from, to, workshops.mine().clock()),
                 events);
     }
 

@@ -13,6 +13,7 @@ import elvaro.server.piece.PieceState;
 import elvaro.server.reading.AirService;
 import elvaro.server.reading.AirService.NowView;
 import elvaro.server.reading.RecordedAir;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.Workshop;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Changes;
@@ -23,7 +24,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
@@ -118,9 +118,9 @@ public class RoomService {
 
     private RoomView view() {
         Workshop workshop = workshops.mine();
-        ZoneId zone = workshop.zone();
-        LocalDate today = LocalDate.now(clock.withZone(zone));
-        List<HangingPiece> all = pieces.inTheRoom(zone);
+        HouseClock house = workshop.clock();
+        LocalDate today = house.day(clock.instant());
+        List<HangingPiece> all = pieces.inTheRoom(house);
         Map<UUID, NowView> airs = air.now();
         Map<UUID, String> names = accounts.names();
         RecordedAir.WorkshopAir running = recorded.now();

@@ -6,6 +6,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
@@ -43,6 +44,10 @@ public class Workshop {
     @Convert(converter = PriceSteps.class)
     private List<PriceStep> priceByAge;
 
+    /** Zones it went by before, each until when. */
+    @Convert(converter = ZonesBefore.class)
+    private List<HouseClock.Before> zonesBefore = List.of();
+
     protected Workshop() {}
 
     public Workshop(UUID id, WorkshopSettings settings) {
@@ -51,11 +56,20 @@ public class Workshop {
         apply(settings);
     }
 
-    void change(WorkshopSettings settings) {
+    void change(WorkshopSettings settings, Instant now) {
         if (version != settings.version()) {
             throw Refusal.changedMeanwhile();
         }
+        if (!settings.zone().equals(zone)) {
+            zonesBefore = clock().goingBy(ZoneId.of(settings.zone()), now).before();
+        }
         apply(settings);
+    }
+
+    void takeOver(WorkshopSettings settings, List<HouseClock.Before> before) {
+        zonesBefore = before;
+        zone = settings.zone();
+        change(settings, Instant.EPOCH);
     }
 
     private void apply(WorkshopSettings settings) {
@@ -109,8 +123,8 @@ public class Workshop {
         return name;
     }
 
-    public ZoneId zone() {
-        return ZoneId.of(zone);
+    public HouseClock clock() {
+        return new HouseClock(ZoneId.of(zone), zonesBefore);
     }
 
     public String currency() {

@@ -3,6 +3,7 @@ package elvaro.server.settings;
 import elvaro.server.shared.CurrentWorkshop;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -43,15 +44,27 @@ public class WorkshopService {
     public WorkshopSettings change(WorkshopSettings settings) {
         settings.check();
         Workshop workshop = mine();
-        workshop.change(settings);
+        workshop.change(settings, clock.instant());
         workshops.save(workshop);
         return workshop.settings();
+    }
+
+    /**
+     * Settings of another house that an empty one takes over, with the zones its clock went by.
+     *
+     * @param columns as {@link WorkshopSettings#from} reads them
+     */
+    public void takeOver(WorkshopSettings settings, Map<String, Object> columns) {
+        settings.check();
+        Workshop workshop = mine();
+        workshop.takeOver(settings, HouseClock.before(columns.get("zones_before")));
+        workshops.save(workshop);
     }
 
     /** Today where the workshop stands. */
     @Transactional(readOnly = true)
     public LocalDate today() {
-        return LocalDate.now(clock.withZone(mine().zone()));
+        return mine().clock().day(clock.instant());
     }
 
     /** Takes the next lot number. The workshop's row stays locked to the end of the caller's transaction. */

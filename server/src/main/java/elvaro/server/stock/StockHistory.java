@@ -1,12 +1,13 @@
 package elvaro.server.stock;
 
 import elvaro.core.blend.Made.Product;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.shared.Ids;
 import elvaro.server.stock.Pack.Origin;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -65,8 +66,8 @@ public class StockHistory {
             LocalDate on,
             List<PastPack> packs) {}
 
-    public void grind(PastGrind past, UUID by, ZoneId zone) {
-        Instant at = at(past.on(), zone);
+    public void grind(PastGrind past, UUID by, HouseClock house) {
+        Instant at = at(past.on(), house);
         Making making =
                 new Making(past.id(), packs.lastMakingNumber() + 1, Product.GRIND, at, by).weighing(past.grams(), "");
         entities.persist(making);
@@ -85,15 +86,15 @@ public class StockHistory {
                                 null)
                         .into(past.id())));
         entities.flush();
-        add(Origin.making(past.id()), past.packs(), by, zone);
+        add(Origin.making(past.id()), past.packs(), by, house);
     }
 
     /** @param by who packed and took out */
-    public void add(UUID pieceId, List<PastPack> past, UUID by, ZoneId zone) {
-        add(Origin.piece(pieceId), past, by, zone);
+    public void add(UUID pieceId, List<PastPack> past, UUID by, HouseClock house) {
+        add(Origin.piece(pieceId), past, by, house);
     }
 
-    private void add(Origin from, List<PastPack> past, UUID by, ZoneId zone) {
+    private void add(Origin from, List<PastPack> past, UUID by, HouseClock house) {
         int number = packs.lastNumber();
         for (PastPack each : past) {
             entities.persist(new Pack(
@@ -109,7 +110,7 @@ public class StockHistory {
                     ++number,
                     from,
                     by,
-                    at(each.packedOn(), zone)));
+                    at(each.packedOn(), house)));
         }
         entities.flush();
         for (PastPack each : past) {
@@ -120,7 +121,7 @@ public class StockHistory {
                         each.way(),
                         each.grams(),
                         each.words(),
-                        at(each.wentOn(), zone),
+                        at(each.wentOn(), house),
                         by,
                         null));
             }
@@ -128,7 +129,7 @@ public class StockHistory {
         entities.flush();
     }
 
-    private static Instant at(LocalDate day, ZoneId zone) {
-        return day.atTime(AFTERNOON, 0).atZone(zone).toInstant();
+    private static Instant at(LocalDate day, HouseClock house) {
+        return house.at(day, LocalTime.of(AFTERNOON, 0));
     }
 }

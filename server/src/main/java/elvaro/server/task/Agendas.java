@@ -11,11 +11,11 @@ import elvaro.core.schedule.Care;
 import elvaro.core.schedule.Work;
 import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.piece.Piece;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -55,20 +55,14 @@ class Agendas {
         private WorkshopAgendas() {}
 
         /** @param hanging a piece that hangs */
-        Agenda of(HangingPiece hanging, Chests chests, ZoneId zone) {
+        Agenda of(HangingPiece hanging, Chests chests, HouseClock house) {
             Piece piece = hanging.piece();
             Map<Work, LocalDate> lastDone = new EnumMap<>(Work.class);
             for (Work work : List.of(Work.WEIGH, Work.TURN)) {
                 LogFactKind kind = work.shownBy().get(0);
-                hanging.log()
-                        .last(kind)
-                        .ifPresent(fact ->
-                                lastDone.put(work, fact.at().atZone(zone).toLocalDate()));
+                hanging.log().last(kind).ifPresent(fact -> lastDone.put(work, house.day(fact.at())));
             }
-            hanging.log()
-                    .lastLook()
-                    .ifPresent(fact ->
-                            lastDone.put(Work.LOOK, fact.at().atZone(zone).toLocalDate()));
+            hanging.log().lastLook().ifPresent(fact -> lastDone.put(Work.LOOK, house.day(fact.at())));
             return Agenda.of(
                     new Care(
                             piece.method().orElseThrow(),

@@ -69,7 +69,7 @@ public class TaskService {
         HangingPiece hanging = pieces.hanging(form.pieceId());
         UUID chamber = hanging.piece().chamber().orElseThrow().id();
         Chests chests = new Chests(Map.of(chamber, pieces.loadOf(chamber)));
-        Agenda agenda = agendas.read().of(hanging, chests, workshops.mine().zone());
+        Agenda agenda = agendas.read().of(hanging, chests, workshops.mine().clock());
         Work work = form.work() == Work.PULL_OVERDUE ? Work.PULL : form.work();
         if (agenda.named(work, form.plannedOn()).isEmpty()) {
             throw Refusal.conflict("no-task", "The plan of this piece has no such task any more. Look again.");

@@ -16,12 +16,12 @@ import elvaro.server.piece.PieceState;
 import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
 import elvaro.server.reading.AirService;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.task.WorkItem.Subject;
 import elvaro.server.task.WorkItem.SubjectKind;
 import elvaro.server.treatment.TreatmentQueries;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -74,8 +74,8 @@ public class WorkList {
 
     /** What is due and what comes until so many days ahead, in the order of urgency. */
     public List<WorkItem> ahead(int days) {
-        ZoneId zone = workshops.mine().zone();
-        return until(workshops.today().plusDays(days), pieces.inTheRoom(zone));
+        HouseClock house = workshops.mine().clock();
+        return until(workshops.today().plusDays(days), pieces.inTheRoom(house));
     }
 
     /** What is put before people today. */
@@ -88,21 +88,21 @@ public class WorkList {
     }
 
     private List<WorkItem> until(LocalDate last, List<HangingPiece> room) {
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         LocalDate today = workshops.today();
         List<WorkItem> items = new ArrayList<>();
-        items.addAll(ofPieces(room, today, last, zone));
-        treated.open(room, zone)
+        items.addAll(ofPieces(room, today, last, house));
+        treated.open(room, house)
                 .forEach(step -> items.add(new WorkItem(
                         Due.since(Work.TREAT, step.on()), subject(step.hanging().card()), step.words())));
         room.stream()
                 .filter(each -> each.piece().state() == PieceState.PULLED)
-                .forEach(each -> items.add(toCut(each.card(), today, zone)));
+                .forEach(each -> items.add(toCut(each.card(), today, house)));
         pieces.uncutLots().forEach(id -> items.add(toHang(lots.get(id))));
         plans.open().forEach(plan -> items.add(toBuy(plan)));
         air.undecided()
                 .forEach(event -> items.add(new WorkItem(
-                        Due.since(Work.DECIDE, event.from().atZone(zone).toLocalDate()),
+                        Due.since(Work.DECIDE, house.day(event.from())),
                         new Subject(
                                 SubjectKind.CHAMBER,
                                 event.chamber().id(),
@@ -117,18 +117,17 @@ public class WorkList {
     }
 
     /** What plans ask for and looks made. */
-    private List<WorkItem> ofPieces(List<HangingPiece> room, LocalDate today, LocalDate last, ZoneId zone) {
+    private List<WorkItem> ofPieces(List<HangingPiece> room, LocalDate today, LocalDate last, HouseClock house) {
         Chests chests = Chests.of(room);
-        Map<UUID, List<FollowUp>> followUps = looks.followUps(room, zone);
+        Map<UUID, List<FollowUp>> followUps = looks.followUps(room, house);
         Agendas.WorkshopAgendas read = agendas.read();
         return room.stream()
                 .flatMap(each -> {
                     Piece piece = each.piece();
                     Agenda agenda =
-                            piece.state() == PieceState.HANGING ? read.of(each, chests, zone) : new Agenda(List.of());
+                            piece.state() == PieceState.HANGING ? read.of(each, chests, house) : new Agenda(List.of());
                     List<Due> made = followUps.getOrDefault(piece.id(), List.of()).stream()
-                            .map(follow -> Due.since(
-                                    follow.work(), follow.since().atZone(zone).toLocalDate()))
+                            .map(follow -> Due.since(follow.work(), house.day(follow.since())))
                             .toList();
                     return agenda.open(today, last, made).stream()
                             .map(due -> new WorkItem(due, subject(each.card()), detail(due.work(), piece, chests)));
@@ -145,9 +144,9 @@ public class WorkList {
                         .orElse("drain; how warm is it?");
     }
 
-    private static WorkItem toCut(PieceCard card, LocalDate today, ZoneId zone) {
+    private static WorkItem toCut(PieceCard card, LocalDate today, HouseClock house) {
         LocalDate pulledOn = Optional.ofNullable(card.lastWeighedAt())
-                .map(at -> at.atZone(zone).toLocalDate())
+                .map(at -> house.day(at))
                 .orElse(today);
         return new WorkItem(Due.since(Work.CUT, pulledOn), subject(card), null);
     }

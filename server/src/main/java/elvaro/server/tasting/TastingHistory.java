@@ -6,13 +6,14 @@ import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.Servings.Plate;
 import elvaro.core.tasting.Servings.Serving;
 import elvaro.core.tasting.TastingKind;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.shared.Ids;
 import elvaro.server.tasting.TastingForm.SampleForm;
 import elvaro.server.tasting.TastingForm.TasterForm;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
+import java.time.LocalTime;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -76,10 +77,9 @@ public class TastingHistory {
             boolean revealed) {}
 
     /** @param openedAt absent for the evening it was held */
-    public void add(PastTasting past, ZoneId zone, @Nullable Instant openedAt) {
+    public void add(PastTasting past, HouseClock house, @Nullable Instant openedAt) {
         Tasting tasting = service.lay(past.id(), form(past), past.seed(), !past.revealed());
-        Instant at =
-                openedAt == null ? past.heldOn().atTime(DINNER, 0).atZone(zone).toInstant() : openedAt;
+        Instant at = openedAt == null ? house.at(past.heldOn(), LocalTime.of(DINNER, 0)) : openedAt;
         tasting.open(at, past.heldOn());
         TastingAggregate laid = TastingAggregate.of(
                 tasting, tastings.samplesOf(List.of(past.id())), tastings.placesOf(List.of(past.id())), List.of());

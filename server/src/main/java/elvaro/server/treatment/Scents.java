@@ -7,11 +7,11 @@ import elvaro.server.hanging.Neighbours;
 import elvaro.server.hanging.StayService;
 import elvaro.server.hanging.StayService.StayIn;
 import elvaro.server.piece.Piece;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.treatment.TreatmentRepository.ScentRow;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -39,21 +39,21 @@ public class Scents implements Neighbours {
 
     /** A piece that gives off a scent, and when a chamber had it. */
     private record Scented(Piece piece, Scent scent, UUID chamber, LocalDate from, LocalDate until) {
-        private boolean meets(StayIn stay, ZoneId zone) {
+        private boolean meets(StayIn stay, HouseClock house) {
             return !piece.id().equals(stay.piece().id())
                     && chamber.equals(stay.chamber().id())
-                    && !from.isAfter(day(stay.to(), zone))
-                    && !until.isBefore(day(stay.from(), zone));
+                    && !from.isAfter(day(stay.to(), house))
+                    && !until.isBefore(day(stay.from(), house));
         }
     }
 
-    private static LocalDate day(Instant at, ZoneId zone) {
-        return at.atZone(zone).toLocalDate();
+    private static LocalDate day(Instant at, HouseClock house) {
+        return house.day(at);
     }
 
     /** Everything in the workshop that gives a scent off, and where some pieces stood: read once for all of them. */
     public final class Air {
-        private final ZoneId zone = workshops.mine().zone();
+        private final HouseClock house = workshops.mine().clock();
         private final LocalDate today = workshops.today();
         private final Map<UUID, List<StayIn>> stays;
         private final List<Scented> scented;
@@ -69,13 +69,13 @@ public class Scents implements Neighbours {
 
         private Stream<Scented> given(ScentRow row, Scent scent) {
             return stays.getOrDefault(row.pieceId(), List.of()).stream()
-                    .filter(stay -> !day(stay.to(), zone).isBefore(row.beganOn()))
+                    .filter(stay -> !day(stay.to(), house).isBefore(row.beganOn()))
                     .map(stay -> new Scented(
                             stay.piece(),
                             scent,
                             stay.chamber().id(),
-                            row.beganOn().isAfter(day(stay.from(), zone)) ? row.beganOn() : day(stay.from(), zone),
-                            day(stay.to(), zone).plusDays(scent.lingersDays())));
+                            row.beganOn().isAfter(day(stay.from(), house)) ? row.beganOn() : day(stay.from(), house),
+                            day(stay.to(), house).plusDays(scent.lingersDays())));
         }
 
         /** What stood beside a piece that was asked about, as {@code smoke (6A, 6B)}; nothing that it gives off itself. */
@@ -85,7 +85,7 @@ public class Scents implements Neighbours {
                     .map(Scented::scent)
                     .collect(Collectors.toSet());
             return words(stays.getOrDefault(piece, List.of()).stream()
-                    .flatMap(stay -> scented.stream().filter(each -> each.meets(stay, zone)))
+                    .flatMap(stay -> scented.stream().filter(each -> each.meets(stay, house)))
                     .filter(each -> !own.contains(each.scent()))
                     .toList());
         }

@@ -7,12 +7,12 @@ import elvaro.core.treatment.TreatmentStep;
 import elvaro.server.piece.LogEntry;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceHistory;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.shared.Ids;
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -40,11 +40,10 @@ public class TreatmentHistory {
      * @param by whom
      * @param until steps of earlier days are done
      */
-    public void add(Piece piece, Given given, Instant at, UUID by, LocalDate until, ZoneId zone) {
+    public void add(Piece piece, Given given, Instant at, UUID by, LocalDate until, HouseClock house) {
         UUID id = Ids.after(piece.id(), given.words());
         pieces.more(piece, entry(piece, id, LogFactKind.TREATED, at, given.words(), by));
-        Treatment treatment =
-                new Treatment(id, piece.id(), given, at.atZone(zone).toLocalDate(), 0, List.of());
+        Treatment treatment = new Treatment(id, piece.id(), given, house.day(at), 0, List.of());
         entities.persist(treatment);
         entities.flush(); // Its steps point at it by id alone.
         LocalDate pulledOn = treated.pulledOn(piece.id()).orElse(until);
@@ -53,7 +52,7 @@ public class TreatmentHistory {
             LocalDate end = beyond ? until : pulledOn;
             step.on().filter(day -> day.isBefore(end)).ifPresent(day -> {
                 UUID done = Ids.after(id, "step " + step.number());
-                Instant morning = day.atTime(MORNING).atZone(zone).toInstant();
+                Instant morning = house.at(day, MORNING);
                 Instant then = morning.isBefore(at) ? at : morning;
                 pieces.more(
                         piece,

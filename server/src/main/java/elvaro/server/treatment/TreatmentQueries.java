@@ -13,13 +13,13 @@ import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.hanging.PieceView.EntryView;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceState;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.treatment.TreatmentRepository.KindRow;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -144,10 +144,10 @@ public class TreatmentQueries {
     }
 
     Optional<LocalDate> pulledOn(UUID pieceId) {
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         return pieces.log(pieceId).stream()
                 .filter(entry -> entry.stands() && entry.kind() == LogFactKind.PULLED)
-                .map(entry -> entry.happenedAt().atZone(zone).toLocalDate())
+                .map(entry -> house.day(entry.happenedAt()))
                 .findFirst();
     }
 
@@ -282,18 +282,18 @@ public class TreatmentQueries {
      *
      * @param room what hangs or waits, as the first screen has it
      */
-    public List<OpenStep> open(List<HangingPiece> room, ZoneId zone) {
+    public List<OpenStep> open(List<HangingPiece> room, HouseClock house) {
         LocalDate since = workshops.today().minusDays(LONGEST_AFTER_DAYS);
         List<HangingPiece> hanging = new ArrayList<>(room);
-        hanging.addAll(pieces.waiting(zone));
+        hanging.addAll(pieces.waiting(house));
         List<UUID> given = rows.piecesGiven(BEYOND_THE_PULL, since);
         if (!given.isEmpty()) {
-            hanging.addAll(pieces.cutOf(given, zone));
+            hanging.addAll(pieces.cutOf(given, house));
         }
-        return openOf(hanging, zone);
+        return openOf(hanging, house);
     }
 
-    private List<OpenStep> openOf(List<HangingPiece> hanging, ZoneId zone) {
+    private List<OpenStep> openOf(List<HangingPiece> hanging, HouseClock house) {
         List<UUID> ids = hanging.stream()
                 .filter(each -> each.log().last(LogFactKind.TREATED).isPresent())
                 .map(each -> each.piece().id())
@@ -309,8 +309,7 @@ public class TreatmentQueries {
         for (HangingPiece each : hanging) {
             PieceLog log = each.log();
             Set<UUID> standing = log.standing().stream().map(LogFact::id).collect(Collectors.toSet());
-            Optional<LocalDate> pulledOn =
-                    log.pull().map(pull -> pull.at().atZone(zone).toLocalDate());
+            Optional<LocalDate> pulledOn = log.pull().map(pull -> house.day(pull.at()));
             given.getOrDefault(each.piece().id(), List.of()).stream()
                     .filter(treatment -> standing.contains(treatment.id()))
                     .forEach(treatment -> {

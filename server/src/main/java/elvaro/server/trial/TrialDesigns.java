@@ -17,13 +17,13 @@ import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceRole;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.treatment.Given;
 import elvaro.server.treatment.Scents;
 import elvaro.server.treatment.TreatmentQueries;
 import elvaro.server.treatment.TreatmentService;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -163,7 +163,7 @@ class TrialDesigns {
         private final Map<UUID, List<Given>> given;
         private final Scents.Air air;
         private final LocalDate today = workshops.today();
-        private final ZoneId zone = workshops.mine().zone();
+        private final HouseClock house = workshops.mine().clock();
 
         private PieceFacts(Factor factor, Collection<UUID> ids) {
             this.factor = factor;
@@ -178,10 +178,7 @@ class TrialDesigns {
             int days = figures.log()
                     .pull()
                     .filter(pull -> piece.hungOn().isPresent())
-                    .map(pull -> (int) Math.max(
-                            0,
-                            ChronoUnit.DAYS.between(
-                                    hungOn, pull.at().atZone(zone).toLocalDate())))
+                    .map(pull -> (int) Math.max(0, ChronoUnit.DAYS.between(hungOn, house.day(pull.at()))))
                     .orElse(piece.targetDays().orElse(0));
             List<Given> own = given.getOrDefault(piece.id(), List.of());
             return facts(

@@ -229,7 +229,7 @@ class TrialReading {
 
     private ArmPieceView view(TrialWithPieces trial, Figures figures, WorkshopSettings settings) {
         Piece piece = figures.piece();
-        Instant hungAt = piece.hungAt(workshops.mine().zone()).orElse(Instant.EPOCH);
+        Instant hungAt = piece.hungAt(workshops.mine().clock()).orElse(Instant.EPOCH);
         return new ArmPieceView(
                 pieces.card(figures),
                 trial.blocks().getOrDefault(piece.id(), ""),
@@ -250,7 +250,7 @@ class TrialReading {
 
     /** By the calendar, as a piece's day is counted everywhere. */
     private long dayOf(Instant at, Piece piece) {
-        LocalDate day = at.atZone(workshops.mine().zone()).toLocalDate();
+        LocalDate day = workshops.mine().clock().day(at);
         return piece.hungOn()
                 .map(hung -> Math.max(0, ChronoUnit.DAYS.between(hung, day)))
                 .orElse(0L);

@@ -19,13 +19,13 @@ import elvaro.core.trial.TrialVerdict;
 import elvaro.core.trial.TrialVerdict.Sides;
 import elvaro.server.forecast.Ahead;
 import elvaro.server.forecast.Figures;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.tasting.TrialTastings.Tasted;
 import elvaro.server.tasting.TrialTastings.TastedView;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -329,10 +329,10 @@ class TrialVerdicts {
 
     /** For how many days a piece has hung, to its pull or to now. */
     double reached(Figures figures) {
-        ZoneId zone = workshops.mine().zone();
+        HouseClock house = workshops.mine().clock();
         Instant until = figures.log().pull().map(pull -> pull.at()).orElse(clock.instant());
         return figures.piece()
-                .hungAt(zone)
+                .hungAt(house)
                 .map(hung -> Math.max(0, Duration.between(hung, until).toSeconds() / 86_400.0))
                 .orElse(0.0);
     }

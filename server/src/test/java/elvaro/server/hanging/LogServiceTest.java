@@ -25,6 +25,7 @@ import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceRole;
 import elvaro.server.piece.PieceState;
 import elvaro.server.piece.PieceWriter;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.Workshop;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
@@ -34,7 +35,6 @@ import elvaro.server.shared.SignedIn;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
@@ -99,7 +99,7 @@ class LogServiceTest {
                 .piece();
         lenient().when(writer.lock(PIECE)).thenReturn(piece);
         lenient().when(workshops.mine()).thenReturn(workshop);
-        lenient().when(workshop.zone()).thenReturn(ZoneId.of("UTC"));
+        lenient().when(workshop.clock()).thenReturn(new HouseClock(ZoneOffset.UTC));
         lenient().when(workshop.divisionGrams()).thenReturn(5);
         lenient()
                 .when(current.person())
@@ -183,7 +183,36 @@ class LogServiceTest {
         Refusal other = catchThrowableOfType(
                 Refusal.class, () -> service.write(PIECE, id, form(LogFactKind.WEIGHED, 7_400, null, null)));
         assertThat(other.type()).isEqualTo("id-used");
+        EntryForm reworded = new EntryForm(LogFactKind.WEIGHED, 7_500, null, "soft", null, null, Map.of());
+        Refusal words = catchThrowableOfType(Refusal.class, () -> service.write(PIECE, id, reworded));
+        assertThat(words.type()).as("other words are not lost without a word").isEqualTo("id-used");
         verify(log, never()).append(any(), any(), any());
+    }
+
+    private Instant keptFor(Instant at, @Nullable Instant sentAt) {
+        EntryForm form =
+                new EntryForm(LogFactKind.WEIGHED, 7_500, null, "", at, null, Map.of(), null, null, null, sentAt);
+        service.write(PIECE, UUID.randomUUID(), form);
+        ArgumentCaptor<LogEntry> entry = ArgumentCaptor.forClass(LogEntry.class);
+        verify(log).append(any(), entry.capture(), eq(PieceState.HANGING));
+        return entry.getValue().happenedAt();
+    }
+
+    @Test
+    void a_device_whose_clock_is_forty_minutes_ahead_is_corrected() {
+        Instant weighed = NOW.plusSeconds(30 * 60);
+        assertThat(keptFor(weighed, NOW.plusSeconds(40 * 60))).isEqualTo(NOW.minusSeconds(10 * 60));
+    }
+
+    @Test
+    void a_device_whose_clock_is_a_day_behind_is_corrected() {
+        Instant sent = NOW.minusSeconds(86_400);
+        assertThat(keptFor(sent.minusSeconds(60), sent)).isEqualTo(NOW.minusSeconds(60));
+    }
+
+    @Test
+    void a_weight_a_little_ahead_is_of_now_and_so_does_not_stay_the_newest() {
+        assertThat(keptFor(NOW.plusSeconds(240), null)).isEqualTo(NOW);
     }
 
     @Test

@@ -22,6 +22,7 @@ import elvaro.server.piece.PieceState;
 import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
 import elvaro.server.reading.AirService;
+import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.Workshop;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.treatment.TreatmentQueries;
@@ -82,7 +83,7 @@ class WorkListTest {
         work = new WorkList(agendas, pieces, looks, treatments, plans, lots, air, workshops);
         lenient().when(workshops.mine()).thenReturn(workshop);
         lenient().when(workshops.today()).thenReturn(TODAY);
-        lenient().when(workshop.zone()).thenReturn(ZoneOffset.UTC);
+        lenient().when(workshop.clock()).thenReturn(new HouseClock(ZoneOffset.UTC));
         lenient().when(agendas.read()).thenReturn(read);
         lenient().when(read.of(any(), any(), any())).thenReturn(new Agenda(List.of()));
         lenient().when(chamber.id()).thenReturn(UUID.randomUUID());

@@ -101,6 +101,7 @@ class BlindIT {
             String method = endpoint.substring(0, endpoint.indexOf(' '));
             String path = endpoint.substring(endpoint.indexOf(' ') + 1)
                     .replace("{id}", view.path("id").asString())
+                    .replace("{kind}", "PIECE")
                     .replaceAll("\\{[^}]+}", view.at("/samples/0/pieceId").asString());
             Answer answer =
                     new Client(RunningApp.port()).phone(method, path, token, method.equals("GET") ? null : Map.of());
