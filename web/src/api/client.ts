@@ -65,9 +65,25 @@ async function written(response: Response): Promise<Response> {
   return new Response(write(await response.text()), { status, statusText, headers });
 }
 
+let person: string | undefined;
+let nobodyIsIn = () => {};
+
+/** For whom the screen is drawn: what it sends is written in nobody else's name. */
+export function drawFor(accountId: string | undefined): void {
+  person = accountId;
+}
+
+/** What is done once the server says that the session ended. */
+export function whenSignedOut(then: () => void): void {
+  nobodyIsIn = then;
+}
+
 /** fetch with the CSRF token; a failure of any kind becomes a Problem. */
 async function send(request: Request): Promise<Response> {
   request.headers.set('X-XSRF-TOKEN', csrfToken());
+  if (person) {
+    request.headers.set('X-Elvaro-Person', person);
+  }
   let response: Response;
   try {
     response = await fetch(request);
@@ -78,7 +94,11 @@ async function send(request: Request): Promise<Response> {
     const body = await written(response)
       .then((problem) => problem.json())
       .catch(() => undefined);
-    throw new Problem(response.status, body);
+    const problem = new Problem(response.status, body);
+    if (problem.type === 'signed-out' || problem.type === 'other-person') {
+      nobodyIsIn();
+    }
+    throw problem;
   }
   return written(response);
 }
@@ -91,6 +111,7 @@ export async function answer<T>(call: Promise<{ data?: T }>): Promise<T> {
 }
 
 export async function signIn(name: string, password: string): Promise<void> {
+  drawFor(undefined);
   await send(
     new Request('/api/sign-in', {
       method: 'POST',

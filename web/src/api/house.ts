@@ -1,7 +1,8 @@
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { unitsFor } from '../kit/reader';
-import { answer, api, Problem, writeQuantitiesWith } from './client';
+import { keepDraftsOf } from '../kit/drafts';
+import { answer, api, drawFor, Problem, whenSignedOut, writeQuantitiesWith, type Schema } from './client';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -14,15 +15,28 @@ export const queryClient = new QueryClient({
 
 writeQuantitiesWith(unitsFor(undefined).sentence);
 
+/** Whoever the page is drawn for, though the session may have ended since. */
+let drawnFor: Schema['Me'] | undefined;
+
 /** Who is signed in; from then on, what the server says is written in their units. */
 const session = {
   queryKey: ['session'],
   queryFn: async () => {
+    drawFor(undefined); // whoever it is now
     const answered = await answer(api.GET('/api/session'));
-    writeQuantitiesWith(unitsFor(answered.me).sentence);
-    return answered;
+    if (answered.me && drawnFor && answered.me.id !== drawnFor.id) {
+      window.location.assign('/'); // Another person is in: nothing of the one before stays on the screen.
+    }
+    const ended = !answered.me && drawnFor !== undefined;
+    drawnFor = answered.me ?? drawnFor;
+    drawFor(drawnFor?.id);
+    keepDraftsOf(drawnFor?.id);
+    writeQuantitiesWith(unitsFor(drawnFor).sentence);
+    return { ...answered, me: drawnFor, ended };
   },
 };
+
+whenSignedOut(() => void queryClient.invalidateQueries({ queryKey: session.queryKey }));
 
 export const useSession = () => useQuery({ ...session, staleTime: 60_000 });
 

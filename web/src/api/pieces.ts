@@ -27,13 +27,13 @@ export const usePieceRecord = (id: string) =>
 export const useCutPieces = () =>
   useQuery({ queryKey: ['pieces', 'cut'], queryFn: () => answer(api.GET('/api/pieces/cut')) });
 
+export const taggedQuery = (tag: string) => ({
+  queryKey: ['tagged', tag],
+  queryFn: () => answer(api.GET('/api/pieces', { params: { query: { tag } } })),
+});
+
 export const useTagged = (tag: string) =>
-  useQuery({
-    queryKey: ['tagged', tag],
-    queryFn: () => answer(api.GET('/api/pieces', { params: { query: { tag } } })),
-    enabled: tag !== '',
-    placeholderData: (before) => before,
-  });
+  useQuery({ ...taggedQuery(tag), enabled: tag !== '', placeholderData: (before) => before });
 
 export const usePreparation = (pieceId: string) =>
   useQuery({

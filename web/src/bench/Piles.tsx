@@ -35,7 +35,7 @@ export function Piles({ bench, using, shown }: Props) {
   const [count, setCount] = useState(0);
   const [cause, setCause] = useState<DiscardCause>('CRUST');
   const write = useWriteEntry(card.id);
-  const live = shown && !typing ? shown : null;
+  const live = shown && !typing && text === '' ? shown : null;
   const grams = live ? (isKeepable(live, keptLaying) ? live.grams : null) : units.readWeight(text);
   const ready = grams !== null && grams > 0 && !write.isPending;
   const put = (pile: Pile) => {

@@ -61,7 +61,7 @@ export function CutOff({ carcassId, part, later, onOff }: Props) {
   const [typing, setTyping] = useState(false);
   const further = text.goes === 'FURTHER';
   const iced = further && chambers.data?.find(({ id }) => id === text.chamberId)?.kind === 'ICE_CHEST';
-  const live = shown && !typing ? shown : null;
+  const live = shown && !typing && text.weight === '' ? shown : null;
   const [asked, setAsked] = useState<number | null>(null);
   const fromScale = live && isKeepable(live, 0) ? live.grams : null;
   const grams = live ? fromScale : units.readWeight(text.weight);

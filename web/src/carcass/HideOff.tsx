@@ -20,7 +20,7 @@ const Hide = fieldsOf<Text>();
 export function HideOff({ pieceId }: { pieceId: string }) {
   const units = useUnits();
   const [open, setOpen] = useState(false);
-  const form = useKeptForm<Text>(null, () => ({ weight: '' }));
+  const form = useKeptForm<Text>(`hide ${pieceId}`, () => ({ weight: '' }));
   const [entryId] = useState(newId);
   const off = useMutation({
     mutationFn: () =>
@@ -30,7 +30,10 @@ export function HideOff({ pieceId }: { pieceId: string }) {
           body: { grams: units.readWeight(form.values.weight) ?? 0 },
         }),
       ),
-    onSuccess: refresh,
+    onSuccess: async () => {
+      form.clear();
+      await refresh();
+    },
   });
   if (!open) {
     return (

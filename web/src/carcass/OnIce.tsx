@@ -70,7 +70,7 @@ const Warmth = fieldsOf<Text>();
 function Weather({ piece, onSaid }: { piece: PieceView; onSaid: () => void }) {
   const units = useUnits();
   const shown = (celsius?: number) => (celsius === undefined ? '' : units.temperatureForField(celsius));
-  const form = useKeptForm<Text>(null, () => ({
+  const form = useKeptForm<Text>(`ice ${piece.card.id}`, () => ({
     outside: shown(piece.ice?.outsideCelsius),
     meat: shown(piece.ice?.meatCelsius),
   }));
@@ -89,6 +89,7 @@ function Weather({ piece, onSaid }: { piece: PieceView; onSaid: () => void }) {
         }),
       ),
     onSuccess: async () => {
+      form.clear();
       await refresh();
       onSaid();
     },

@@ -73,7 +73,7 @@ interface Text {
 const Decision = fieldsOf<Text>();
 
 function Decide({ chamberId, event }: { chamberId: string; event: AirEvent }) {
-  const form = useKeptForm<Text>(null, () => ({ words: '' }));
+  const form = useKeptForm<Text>(`air ${chamberId} ${event.kind} ${event.from}`, () => ({ words: '' }));
   const [id] = useState(newId);
   const decide = useMutation({
     mutationFn: () =>
@@ -83,7 +83,10 @@ function Decide({ chamberId, event }: { chamberId: string; event: AirEvent }) {
           body: { kind: event.kind, beganAt: event.from, words: form.values.words },
         }),
       ),
-    onSuccess: refresh,
+    onSuccess: async () => {
+      form.clear();
+      await refresh();
+    },
   });
   return (
     <Form

@@ -54,3 +54,20 @@ test('what is refused says why and is dropped by a person only', async () => {
   await userEvent.click(screen.getByRole('button', { name: 'Drop 23A: 4.215 kg' }));
   expect(screen.queryByText('The piece was pulled already.')).toBeNull();
 });
+
+test('what is refused can be put right on the spot', async () => {
+  const sent = serverAnswers(
+    { status: 422, body: { detail: 'It cannot have happened in the future.' } },
+    { status: 200 },
+  );
+  putAside(entry);
+  show(<OutboxStrip accountId="maren" />);
+  online();
+  await userEvent.click(await screen.findByRole('button', { name: 'Correct 23A: 4.215 kg' }));
+  const weight = screen.getByLabelText('Weight');
+  await userEvent.clear(weight);
+  await userEvent.type(weight, '4.1{Enter}');
+  await waitFor(() => expect(sent).toHaveLength(2));
+  expect(sent[1]).toMatchObject({ body: { kind: 'WEIGHED', grams: 4100 } });
+  expect(sent[1]?.path).not.toEqual(sent[0]?.path);
+});

@@ -1,27 +1,42 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Problem } from '../api/client';
 import { refresh } from '../api/house';
 import { putEntry } from './entries';
+import { MendEntry } from './MendEntry';
 import { Questions } from './Notices';
-import { answerInOutbox, dropFromOutbox, openOutbox, sendOutbox, useOutbox, type Waiting } from './outbox';
+import {
+  answerInOutbox,
+  dropFromOutbox,
+  openOutbox,
+  sendOutbox,
+  useOutbox,
+  waitsForOthers,
+  type Waiting,
+} from './outbox';
 
 const TRY_EVERY_MS = 4_000;
 
+const send = ({ pieceId, entryId, entry, stamped }: Waiting) =>
+  putEntry(pieceId, entryId, { ...entry, ...(stamped && { sentAt: new Date().toISOString() }) });
+
 const trySending = async () => {
-  if (await sendOutbox(({ pieceId, entryId, entry }) => putEntry(pieceId, entryId, entry))) {
+  if (await sendOutbox(send)) {
     await refresh();
   }
 };
 
+const counted = (entries: number) => (entries === 1 ? '1 entry' : `${entries} entries`);
+
 /** What waits on this device, until Elvaro has it. */
-export function OutboxStrip({ accountId }: { accountId: string }) {
+export function OutboxStrip({ accountId, name }: { accountId: string; name?: string }) {
   const waiting = useOutbox();
   const unsent = waiting.filter(({ questions, refused }) => !questions && !refused);
   const some = unsent.length > 0;
-  useEffect(() => openOutbox(accountId), [accountId]);
+  const trouble = unsent.find((each) => each.trouble)?.trouble;
+  useEffect(() => openOutbox(accountId, name), [accountId, name]);
   useEffect(() => {
     if (!some) {
       return;
@@ -34,7 +49,8 @@ export function OutboxStrip({ accountId }: { accountId: string }) {
       window.removeEventListener('online', now);
     };
   }, [some]);
-  if (waiting.length === 0) {
+  const others = waitsForOthers();
+  if (waiting.length === 0 && others.length === 0) {
     return null;
   }
   return (
@@ -46,31 +62,59 @@ export function OutboxStrip({ accountId }: { accountId: string }) {
     >
       {some && (
         <Typography role="status">
-          {unsent.length === 1 ? '1 entry waits' : `${unsent.length} entries wait`} on this device and will be
-          sent when Elvaro answers: {unsent.map((each) => each.name).join(', ')}
+          {counted(unsent.length)} {unsent.length === 1 ? 'waits' : 'wait'} on this device and will be sent
+          when Elvaro answers: {unsent.map((each) => each.name).join(', ')}
         </Typography>
       )}
+      {trouble && <Typography sx={{ color: 'text.secondary' }}>The last try: {trouble}</Typography>}
       {waiting
         .filter(({ questions, refused }) => questions || refused)
         .map((each) => (
-          <Box key={each.entryId} sx={{ py: 1 }}>
-            <Typography sx={{ fontWeight: 620 }}>{each.name}, not stored yet</Typography>
-            {each.refused && <Typography>{each.refused}</Typography>}
-            {each.questions && (
-              <Questions
-                failure={new Problem(422, { questions: each.questions })}
-                busy={false}
-                quiet
-                or={<Drop each={each} />}
-                onAnswer={(answers) => {
-                  answerInOutbox(each.entryId, answers);
-                  void trySending();
-                }}
-              />
-            )}
-            {each.refused && <Drop each={each} />}
-          </Box>
+          <HeldBack key={each.entryId} each={each} />
         ))}
+      {others.map((other) => (
+        <Typography key={other.name} sx={{ color: 'text.secondary' }}>
+          {counted(other.entries)} of {other.name} {other.entries === 1 ? 'waits' : 'wait'} here too, to be
+          sent once they are signed in
+        </Typography>
+      ))}
+    </Box>
+  );
+}
+
+/** An entry that needs a person: it was asked about, or refused. */
+function HeldBack({ each }: { each: Waiting }) {
+  const [mending, setMending] = useState(false);
+  return (
+    <Box sx={{ py: 1 }}>
+      <Typography sx={{ fontWeight: 620 }}>{each.name}, not stored yet</Typography>
+      {each.refused && <Typography>{each.refused}</Typography>}
+      {each.questions && (
+        <Questions
+          failure={new Problem(422, { questions: each.questions })}
+          busy={false}
+          quiet
+          or={<Drop each={each} />}
+          onAnswer={(answers) => {
+            answerInOutbox(each.entryId, answers);
+            void trySending();
+          }}
+        />
+      )}
+      {mending && <MendEntry each={each} onDone={() => void trySending()} />}
+      {each.refused && !mending && (
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          <Button
+            variant="outlined"
+            onClick={() => setMending(true)}
+            aria-label={`Correct ${each.name}`}
+            sx={{ minHeight: 48 }}
+          >
+            Correct it
+          </Button>
+          <Drop each={each} />
+        </Box>
+      )}
     </Box>
   );
 }

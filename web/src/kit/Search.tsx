@@ -4,7 +4,8 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { PieceCard } from '../api/client';
-import { useTagged } from '../api/pieces';
+import { queryClient } from '../api/house';
+import { taggedQuery, useTagged } from '../api/pieces';
 import { SectionGlyph } from './SectionGlyph';
 
 /** Finds a piece by its tag. The key `/` leads here. */
@@ -24,6 +25,19 @@ export function PieceFinder({
   const [typed, setTyped] = useState('');
   const tag = typed.replace(/[^0-9a-zA-Z]/g, '');
   const found = useTagged(tag);
+  const pick = (piece: PieceCard) => {
+    setTyped('');
+    onPick(piece);
+  };
+  /** Who types fast presses Enter before anything was found: it is found then. */
+  const pickTyped = async () => {
+    const all = await queryClient.fetchQuery(taggedQuery(tag));
+    const piece =
+      all.find((each) => each.tag.toLowerCase() === tag.toLowerCase()) ?? (all.length === 1 && all[0]);
+    if (piece) {
+      pick(piece);
+    }
+  };
   return (
     <Autocomplete<PieceCard, false, false, false>
       id={id}
@@ -39,10 +53,13 @@ export function PieceFinder({
       getOptionLabel={(piece) => piece.tag}
       isOptionEqualToValue={(one, other) => one.id === other.id}
       noOptionsText={tag === '' ? 'Type a tag, such as 23A' : 'No piece has such a tag'}
-      onChange={(_, piece) => {
-        if (piece) {
-          setTyped('');
-          onPick(piece);
+      onChange={(_, piece) => piece && pick(piece)}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') {
+          event.preventDefault(); // it chooses the piece, and sends no form
+          if (tag !== '' && (found.isPlaceholderData || !found.data)) {
+            void pickTyped();
+          }
         }
       }}
       renderOption={(props, piece) => (

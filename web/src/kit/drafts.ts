@@ -5,11 +5,21 @@ import { v4 } from 'uuid';
 export const newId = (): string => v4();
 
 const prefix = 'elvaro draft ';
+let owner = '';
+
+/** Drafts belong to a person: another one on the same device has their own. */
+export function keepDraftsOf(accountId: string | undefined): void {
+  if (accountId) {
+    owner = `${accountId} `;
+  }
+}
+
+const place = (key: string) => prefix + owner + key;
 
 /** What was kept of a draft on this device; where there is nothing, or nothing that can be read, the first state. */
 export function readDraft<T>(key: string, first: () => T): T {
   try {
-    const kept = localStorage.getItem(prefix + key);
+    const kept = localStorage.getItem(place(key));
     return kept === null ? first() : (JSON.parse(kept) as T);
   } catch {
     return first();
@@ -18,13 +28,13 @@ export function readDraft<T>(key: string, first: () => T): T {
 
 export function keepDraft(key: string, value: unknown): void {
   try {
-    localStorage.setItem(prefix + key, JSON.stringify(value));
+    localStorage.setItem(place(key), JSON.stringify(value));
   } catch {
     // A full or forbidden store loses the draft, not the work.
   }
 }
 
-export const dropDraft = (key: string): void => localStorage.removeItem(prefix + key);
+export const dropDraft = (key: string): void => localStorage.removeItem(place(key));
 
 /**
  * State that survives leaving the page, kept on this device only, and dropped by `clear` once it was saved. What people
@@ -53,12 +63,13 @@ export function useDraft<T>(
   return [value, set, clear];
 }
 
-/** Drafts belong to a person: they go when somebody signs out. */
-export function dropDrafts(): void {
-  Object.keys(localStorage)
-    .filter((key) => key.startsWith(prefix))
-    .forEach((key) => localStorage.removeItem(key));
-}
+const mine = () => Object.keys(localStorage).filter((key) => key.startsWith(prefix + owner));
+
+/** How many forms of this person were left half-filled on this device. */
+export const countDrafts = (): number => mine().length;
+
+/** They go when somebody signs out. */
+export const dropDrafts = (): void => mine().forEach((key) => localStorage.removeItem(key));
 
 export function useTitle(title: string): void {
   useEffect(() => {

@@ -47,7 +47,13 @@ export function useWriteEntry(pieceId: string) {
         if (!name || !mayWait.has(entry.kind) || !didNotGetThrough(failure)) {
           throw failure;
         }
-        putAside({ pieceId, entryId, entry: { at: new Date().toISOString(), ...entry }, name });
+        putAside({
+          pieceId,
+          entryId,
+          entry: { ...entry, at: entry.at ?? new Date().toISOString() },
+          stamped: entry.at === undefined,
+          name,
+        });
         return 'waiting';
       }
     },

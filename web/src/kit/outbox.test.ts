@@ -1,10 +1,21 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
 const store = new Map<string, string>();
-vi.stubGlobal('localStorage', {
-  getItem: (key: string) => store.get(key) ?? null,
-  setItem: (key: string, value: string) => store.set(key, value),
-});
+const storage: Record<string, unknown> = {};
+// Its keys are its own, as those of the browser's are.
+vi.stubGlobal(
+  'localStorage',
+  new Proxy(storage, {
+    get: (_, name) =>
+      name === 'getItem'
+        ? (key: string) => store.get(key) ?? null
+        : name === 'setItem'
+          ? (key: string, value: string) => store.set(key, value)
+          : undefined,
+    ownKeys: () => [...store.keys()],
+    getOwnPropertyDescriptor: () => ({ enumerable: true, configurable: true }),
+  }),
+);
 
 /** The module as a page that was just opened has it. */
 async function opened(account = 'maren') {
@@ -127,13 +138,57 @@ describe('the outbox', () => {
     expect(kept()).toEqual([]);
   });
 
+  it('keeps what a database that is away could not take, says so, and lets the others go', async () => {
+    const outbox = await opened();
+    ['23A', '24B'].forEach((tag) => outbox.putAside(weighing(tag)));
+    const put = async ({ entryId }: { entryId: string }) => {
+      if (entryId === 'entry 23A') {
+        throw await problem(500, { detail: 'Something went wrong here.' });
+      }
+    };
+    await outbox.sendOutbox(put);
+    expect(store.get('elvaro outbox maren')).toContain('"trouble":"Something went wrong here."');
+    expect(kept()).toEqual(['entry 23A']);
+    const sent: string[] = [];
+    await outbox.sendOutbox(async ({ entryId }) => {
+      sent.push(entryId);
+    });
+    expect(sent).toEqual(['entry 23A']);
+  });
+
+  it('sends what was refused and put right as an entry of its own', async () => {
+    const outbox = await opened();
+    outbox.putAside(weighing('23A'));
+    await outbox.sendOutbox(async () => {
+      throw await problem(422, { detail: 'It cannot have happened in the future.' });
+    });
+    outbox.mendInOutbox('entry 23A', { grams: 4200 }, '23A: 4.200 kg');
+    const sent: unknown[] = [];
+    await outbox.sendOutbox(async ({ entryId, entry, name }) => {
+      sent.push([entryId === 'entry 23A', entry.grams, entry.at, name]);
+    });
+    expect(sent).toEqual([[false, 4200, '2026-02-01T09:00:00Z', '23A: 4.200 kg']]);
+  });
+
+  it('sends nothing more once another person took the device, and says what waits for the first', async () => {
+    const outbox = await opened();
+    outbox.openOutbox('maren', 'Maren Oakes');
+    ['23A', '24B'].forEach((tag) => outbox.putAside(weighing(tag)));
+    const sent: string[] = [];
+    await outbox.sendOutbox(async ({ entryId }) => {
+      sent.push(entryId);
+      outbox.openOutbox('idris');
+    });
+    expect(sent).toEqual(['entry 23A']);
+    expect(outbox.waitsForOthers()).toEqual([{ name: 'Maren Oakes', entries: 2 }]);
+  });
+
   it('knows what is worth sending again', async () => {
     const outbox = await opened();
     const client = await import('../api/client');
-    const through = [0, 502, 503, 504].map((status) => outbox.didNotGetThrough(new client.Problem(status)));
-    expect(through).toEqual([true, true, true, true]);
-    const not = [401, 409, 422, 500].map((status) => outbox.didNotGetThrough(new client.Problem(status)));
-    expect(not).toEqual([false, false, false, false]);
+    const worth = (status: number) => outbox.didNotGetThrough(new client.Problem(status));
+    expect([0, 401, 403, 408, 429, 500, 501, 502, 503, 504].filter((status) => !worth(status))).toEqual([]);
+    expect([400, 404, 409, 413, 415, 422].filter(worth)).toEqual([]);
     expect(outbox.didNotGetThrough(new Error('a mistake of ours'))).toBe(false);
   });
 });

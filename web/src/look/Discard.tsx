@@ -38,10 +38,13 @@ export function Discard({ pieceId, tag, whole }: { pieceId: string; tag: string;
 function Part({ pieceId, tag }: { pieceId: string; tag: string }) {
   const units = useUnits();
   const write = useWriteEntry(pieceId);
-  const form = useKeptForm<Text>(null, () => ({ weight: '', words: '' }));
+  const form = useKeptForm<Text>(`cut away ${pieceId}`, () => ({ weight: '', words: '' }));
   const submit = () => {
     const grams = units.readWeight(form.values.weight) ?? 0;
-    write.mutate({ entry: { kind: 'CUT_AWAY', grams }, said: `${tag}: ${units.weight(grams)} cut away` });
+    write.mutate(
+      { entry: { kind: 'CUT_AWAY', grams }, said: `${tag}: ${units.weight(grams)} cut away` },
+      { onSuccess: form.clear },
+    );
   };
   if (write.isSuccess) {
     return (
@@ -69,7 +72,7 @@ function Part({ pieceId, tag }: { pieceId: string; tag: string }) {
 function All({ pieceId, tag }: { pieceId: string; tag: string }) {
   const units = useUnits();
   const [id, setId] = useState(newId);
-  const form = useKeptForm<Text>(null, () => ({ weight: '', words: '' }));
+  const form = useKeptForm<Text>(`discard ${pieceId}`, () => ({ weight: '', words: '' }));
   const discard = useMutation({
     mutationFn: (answers: Answers) =>
       api.PUT('/api/pieces/{id}/discard/{entryId}', {
@@ -81,6 +84,7 @@ function All({ pieceId, tag }: { pieceId: string; tag: string }) {
         },
       }),
     onSuccess: async () => {
+      form.clear();
       setId(newId());
       await refresh();
     },

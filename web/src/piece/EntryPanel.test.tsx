@@ -3,6 +3,8 @@ import userEvent from '@testing-library/user-event';
 import { expect, test, vi } from 'vitest';
 import type { PieceView } from '../api/client';
 import { serverAnswers, show } from '../kit/testing/server';
+import { openOutbox } from '../kit/outbox';
+import { OutboxStrip } from '../kit/OutboxStrip';
 import { EntryPanel } from './EntryPanel';
 
 const piece = {
@@ -59,13 +61,54 @@ test('a doubt is put before it is kept, and the answer goes with the same entry'
   expect(sent[1]?.body.answers).toEqual({ surprise: '' });
 });
 
-test('what could not be saved stands in the field as it was typed', async () => {
-  serverAnswers({ status: 500, body: { detail: 'Something went wrong here that should not.' } });
+test('what Elvaro refuses stands in the field as it was typed', async () => {
+  serverAnswers({ status: 422, body: { detail: 'Only 4.000 kg is left of it.' } });
   const saved = weigh();
   await userEvent.type(screen.getByLabelText('Weight on the scale'), '4.2{Enter}');
-  expect(await screen.findByRole('alert')).toHaveTextContent('Something went wrong');
+  expect(await screen.findByRole('alert')).toHaveTextContent('Only 4.000 kg');
   expect(screen.getByLabelText('Weight on the scale')).toHaveValue('4.2');
   expect(saved).not.toHaveBeenCalled();
+});
+
+test('a weight that meets a fault of Elvaro is kept on this device, and sent with the clock it was read off', async () => {
+  openOutbox('maren');
+  const sent = serverAnswers(
+    { status: 500, body: { detail: 'Something went wrong here.' } },
+    { status: 200 },
+  );
+  const saved = weigh();
+  await userEvent.type(screen.getByLabelText('Weight on the scale'), '4.2{Enter}');
+  await waitFor(() => expect(saved).toHaveBeenCalledOnce());
+  show(<OutboxStrip accountId="maren" />);
+  window.dispatchEvent(new Event('online'));
+  await waitFor(() => expect(screen.queryByText(/waits on this device/)).toBeNull());
+  expect(sent[1]).toMatchObject({ path: sent[0]?.path, body: { grams: 4200 } });
+  expect(Date.parse(String(sent[1]?.body.sentAt))).toBeGreaterThanOrEqual(
+    Date.parse(String(sent[1]?.body.at)),
+  );
+});
+
+test('a scale that settles takes nobody out of a field', async () => {
+  const shown = { grams: 4310, steady: true, empty: false, overloaded: false, tareGrams: 0, laying: 7 };
+  const page = (steady: boolean) => (
+    <>
+      <input aria-label="Tag of the piece" />
+      <EntryPanel
+        piece={piece}
+        kind="WEIGHED"
+        onSaved={vi.fn()}
+        scale={{ shown: { ...shown, steady }, keptLaying: 0 }}
+      />
+    </>
+  );
+  const { rerender } = show(page(false));
+  await userEvent.type(screen.getByLabelText('Tag of the piece'), '24B');
+  rerender(page(true));
+  expect(screen.getByLabelText('Tag of the piece')).toHaveFocus();
+  await userEvent.tab({ shift: true });
+  rerender(page(false));
+  rerender(page(true));
+  expect(screen.getByRole('button', { name: 'Save weight' })).toHaveFocus();
 });
 
 test('what was typed stays when the scale speaks', async () => {

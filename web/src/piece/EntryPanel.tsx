@@ -52,6 +52,9 @@ interface Props {
 
 const Entry = fieldsOf<Text>();
 
+const isField = (focused: Element | null) =>
+  focused?.matches('input, textarea, select, [contenteditable], [role=combobox]') ?? false;
+
 /** One entry for one piece: the figure large, the last weight beside it, questions before it is kept. */
 export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
   const units = useUnits();
@@ -77,9 +80,8 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
   const button = useRef<HTMLButtonElement>(null);
   // Before the words that say so are painted: a key that is pressed in between would be lost.
   useLayoutEffect(() => {
-    // Enter keeps a steady figure, wherever the keys were before; but a note that is being written is left alone.
-    const writing = document.activeElement?.closest('form') === button.current?.form;
-    if (fromScale !== null && !writing) {
+    // Enter keeps a steady figure, unless a person is in a field: what they type there is meant for that.
+    if (fromScale !== null && !isField(document.activeElement)) {
       button.current?.focus({ preventScroll: true });
     }
   }, [fromScale]);
@@ -140,6 +142,7 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
           shown={live.shown}
           keptLaying={live.keptLaying}
           tag={card.tag}
+          named
           onType={() => setTyping(true)}
         />
       )}

@@ -26,7 +26,7 @@ const Move = fieldsOf<Text>();
 export function MoveDialog({ piece: { card }, onClose }: { piece: PieceView; onClose: () => void }) {
   const chambers = useChambers();
   const [id] = useState(newId);
-  const form = useKeptForm<Text>(null, () => ({ chamberId: '', words: '' }));
+  const form = useKeptForm<Text>(`move ${card.id}`, () => ({ chamberId: '', words: '' }));
   const move = useMutation({
     mutationFn: (answers: Answers) =>
       api.PUT('/api/pieces/{id}/move/{entryId}', {
@@ -34,6 +34,7 @@ export function MoveDialog({ piece: { card }, onClose }: { piece: PieceView; onC
         body: { chamberId: form.values.chamberId, words: form.values.words.trim(), answers },
       }),
     onSuccess: async () => {
+      form.clear();
       onClose();
       await refresh();
     },

@@ -21,7 +21,9 @@ const Days = fieldsOf<Text>();
 /** Gives a hanging piece another number of days. */
 export function Target({ piece }: { piece: PieceView }) {
   const [open, setOpen] = useState(false);
-  const form = useKeptForm<Text>(null, () => ({ targetDays: String(piece.card.targetDays ?? '') }));
+  const form = useKeptForm<Text>(`target ${piece.card.id} ${piece.card.targetDays ?? ''}`, () => ({
+    targetDays: String(piece.card.targetDays ?? ''),
+  }));
   const save = useMutation({
     mutationFn: (targetDays: number) =>
       api.PUT('/api/pieces/{id}/target', {
@@ -29,6 +31,7 @@ export function Target({ piece }: { piece: PieceView }) {
         body: { version: piece.version, targetDays },
       }),
     onSuccess: async () => {
+      form.clear();
       setOpen(false);
       await refresh();
     },

@@ -77,12 +77,13 @@ function LotFacts({ lot, onEdit }: { lot: Lot; onEdit: () => void }) {
 
 function LotEditor({ lot, onDone }: { lot: Lot; onDone: () => void }) {
   const units = useUnits();
-  const form = useKeptForm(null, () => lotText(lot.form, units));
+  const form = useKeptForm(`lot ${lot.form.id} ${lot.form.version}`, () => lotText(lot.form, units));
   const { id } = lot.form;
   const change = useMutation({
     mutationFn: (body: Schema['LotForm']) =>
       answer(api.PUT('/api/lots/{id}', { params: { path: { id } }, body })),
     onSuccess: async () => {
+      form.clear();
       await refresh();
       onDone();
     },

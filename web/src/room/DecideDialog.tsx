@@ -21,12 +21,15 @@ const Other = fieldsOf<Text>();
 /** Moves a task to another day, or skips it with a reason. */
 export function DecideDialog({ due, onClose }: { due: Schema['WorkView']; onClose: () => void }) {
   const today = useToday();
-  const form = useKeptForm<Text>(null, () => ({
+  const form = useKeptForm<Text>(`decide ${due.work} ${due.subject.id}`, () => ({
     day: dayjs(today).add(1, 'day').format('YYYY-MM-DD'),
     reason: '',
   }));
   const { day, reason } = form.values;
-  const decide = useDecide(onClose);
+  const decide = useDecide(() => {
+    form.clear();
+    onClose();
+  });
   const pull = due.work === 'PULL' || due.work === 'PULL_OVERDUE';
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="decide-title">

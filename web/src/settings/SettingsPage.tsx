@@ -1,11 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { signOut } from '../api/client';
-import { queryClient, useSession } from '../api/house';
-import { dropDrafts } from '../kit/drafts';
-import { ProblemNotice } from '../kit/Notices';
+import { useSession } from '../api/house';
 import { Page, Waiting } from '../kit/Page';
 import { Chambers } from './Chambers';
 import { MyCalendar } from './MyCalendar';
@@ -15,32 +11,17 @@ import { Part } from './Part';
 import { People } from './People';
 import { PriceList } from './PriceList';
 import { Probes } from './Probes';
+import { SignOut } from './SignOut';
 import { Workshop } from './Workshop';
 
 export default function SettingsPage() {
   const session = useSession();
   const me = session.data?.me;
-  const leave = useMutation({
-    mutationFn: signOut,
-    onSuccess: () => {
-      dropDrafts();
-      queryClient.clear();
-      window.location.assign('/');
-    },
-  });
   if (!me) {
     return <Waiting failure={session.error} />;
   }
   return (
-    <Page
-      title="Settings"
-      aside={
-        <Button variant="outlined" color="inherit" onClick={() => leave.mutate()}>
-          Sign out
-        </Button>
-      }
-    >
-      <ProblemNotice failure={leave.error} />
+    <Page title="Settings" aside={<SignOut />}>
       <Box sx={{ display: 'grid', gap: 6, maxWidth: 980 }}>
         <MyUnits preferences={me.preferences} />
         <Chambers mayChange={me.role === 'OWNER'} />

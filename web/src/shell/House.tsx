@@ -3,6 +3,7 @@ import { lazy, Suspense, useEffect } from 'react';
 import { Route, Routes, useLocation, useNavigationType } from 'react-router';
 import { SetUp } from '../account/SetUp';
 import { SignIn } from '../account/SignIn';
+import { SignInAgain } from '../account/SignInAgain';
 import { useSession } from '../api/house';
 import { UndoProvider } from '../kit/entries';
 import { OutboxStrip } from '../kit/OutboxStrip';
@@ -80,15 +81,17 @@ export function House() {
   if (session.data.setupNeeded) {
     return <SetUp />;
   }
-  if (!session.data.me) {
+  const { me, ended } = session.data;
+  if (!me) {
     return <SignIn />;
   }
   return (
     <UndoProvider>
       <Hatchings />
-      <Rail me={session.data.me} />
+      {ended && <SignInAgain me={me} />}
+      <Rail me={me} />
       <Shortcuts />
-      <OutboxStrip accountId={session.data.me.id} />
+      <OutboxStrip accountId={me.id} name={me.name} />
       <ErrorBoundary key={pathname}>
         <Suspense fallback={<Waiting />}>
           <Routes>

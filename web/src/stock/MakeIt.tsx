@@ -33,7 +33,7 @@ export function MakeIt({ product, sources, act, expected, onMade }: Props) {
   const units = useUnits();
   const navigate = useNavigate();
   const [id] = useState(newId);
-  const form = useKeptForm<Text>(null, () => ({ weight: '', words: '' }));
+  const form = useKeptForm<Text>(`make ${product}`, () => ({ weight: '', words: '' }));
   const make = useMutation({
     mutationFn: (answers: Answers) =>
       answer(
@@ -49,6 +49,7 @@ export function MakeIt({ product, sources, act, expected, onMade }: Props) {
         }),
       ),
     onSuccess: async () => {
+      form.clear();
       onMade();
       await refresh();
       await navigate(`/makings/${id}`);

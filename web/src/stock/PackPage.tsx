@@ -184,7 +184,7 @@ const Taken = fieldsOf<Text>();
 function TakeOut({ pack }: { pack: Schema['PackView'] }) {
   const units = useUnits();
   const [id] = useState(newId);
-  const form = useKeptForm<Text>(null, () => ({
+  const form = useKeptForm<Text>(`out ${pack.id}`, () => ({
     way: 'SALE',
     weight: units.weightForField(pack.leftGrams),
     words: '',
@@ -198,7 +198,10 @@ function TakeOut({ pack }: { pack: Schema['PackView'] }) {
           body: { way, grams: units.readWeight(weight) ?? 0, words },
         }),
       ),
-    onSuccess: refresh,
+    onSuccess: async () => {
+      form.clear();
+      await refresh();
+    },
   });
   return (
     <Box className="no-print">

@@ -60,7 +60,7 @@ const Cooked = fieldsOf<Text>();
 
 function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; colour: string }) {
   const units = useUnits();
-  const form = useKeptForm<Text>(null, () => ({
+  const form = useKeptForm<Text>(`kitchen ${sample.id} ${sample.version}`, () => ({
     core: sample.coreCelsius == null ? '' : units.temperatureForField(sample.coreCelsius),
     same: sample.sameSeasoning,
   }));
@@ -80,7 +80,10 @@ function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; c
           },
         }),
       ),
-    onSuccess: refresh,
+    onSuccess: async () => {
+      form.clear();
+      await refresh();
+    },
   });
   const changed =
     same !== sample.sameSeasoning || (units.readTemperature(core) ?? undefined) !== sample.coreCelsius;

@@ -115,7 +115,7 @@ const Measured = fieldsOf<Text>();
 function StepRow({ pieceId, treatmentId, step }: { pieceId: string; treatmentId: string; step: Step }) {
   const units = useUnits();
   const [id, setId] = useState(newId);
-  const form = useKeptForm<Text>(null, () => ({ celsius: '' }));
+  const form = useKeptForm<Text>(`step ${pieceId} ${treatmentId} ${step.number}`, () => ({ celsius: '' }));
   const done = useMutation({
     mutationFn: (answers: Answers) =>
       answer(
@@ -130,6 +130,7 @@ function StepRow({ pieceId, treatmentId, step }: { pieceId: string; treatmentId:
         }),
       ),
     onSuccess: async () => {
+      form.clear();
       setId(newId());
       await refresh();
     },

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import visuallyHidden from '@mui/utils/visuallyHidden';
 import { useUnits } from '../kit/units';
 import type { Shown } from './scale';
 
@@ -32,13 +33,30 @@ interface Props {
   keptLaying: number;
   /** What is to be laid on it. */
   tag: string;
+  /** Whether that stands beside the figure as large as the figure: the piece that is about to be written. */
+  named?: boolean;
   /** What to do with a steady figure. */
   ready?: string;
   onType: () => void;
 }
 
+const large = {
+  fontSize: { xs: 56, md: 76 },
+  lineHeight: 1.05,
+  fontWeight: 680,
+  fontVariantNumeric: 'tabular-nums',
+  whiteSpace: 'nowrap',
+};
+
 /** The figure of the scale as it moves, to be read at arm's length, and what it waits for. */
-export function LiveWeight({ shown, keptLaying, tag, ready = 'Steady: Enter keeps it', onType }: Props) {
+export function LiveWeight({
+  shown,
+  keptLaying,
+  tag,
+  named,
+  ready = 'Steady: Enter keeps it',
+  onType,
+}: Props) {
   const units = useUnits();
   const keepable = isKeepable(shown, keptLaying);
   return (
@@ -51,24 +69,22 @@ export function LiveWeight({ shown, keptLaying, tag, ready = 'Steady: Enter keep
         py: 1.5,
       }}
     >
-      <Typography
-        component="output"
-        aria-label="Figure of the scale"
-        sx={{
-          display: 'block',
-          fontSize: { xs: 64, md: 80 },
-          lineHeight: 1,
-          fontWeight: 680,
-          fontVariantNumeric: 'tabular-nums',
-          whiteSpace: 'nowrap',
-          color: keepable ? 'text.primary' : 'text.secondary',
-        }}
-      >
-        {shown.overloaded ? '– – –' : units.weight(shown.grams)}
-      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, alignItems: 'baseline' }}>
+        {named && <Typography sx={{ ...large, color: 'primary.main' }}>{tag}</Typography>}
+        <Typography
+          component="output"
+          aria-label="Figure of the scale"
+          aria-live="off"
+          sx={{ ...large, color: keepable ? 'text.primary' : 'text.secondary' }}
+        >
+          {shown.overloaded ? '– – –' : units.weight(shown.grams)}
+        </Typography>
+      </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1 }}>
         <Typography role="status" sx={{ flex: 1, fontWeight: 560 }}>
           {state(shown, keptLaying, tag, ready)}
+          {/* Whoever does not see the figure is told it once it is at rest, not five times a second. */}
+          {keepable && <Box sx={visuallyHidden}>{units.weight(shown.grams)}</Box>}
         </Typography>
         <Button type="button" color="inherit" onClick={onType}>
           Type it instead

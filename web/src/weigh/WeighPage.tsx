@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState, type ComponentProps } from 'react';
+import { useEffect, useRef, useState, type ComponentProps } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { queryClient } from '../api/house';
 import { pieceQuery, usePiece } from '../api/pieces';
@@ -90,11 +90,29 @@ export default function WeighPage() {
 
 function Chosen({ id, onSaved, scale }: { id: string; onSaved: () => void; scale: ScaleNow | undefined }) {
   const piece = usePiece(id);
+  const box = useRef<HTMLDivElement>(null);
+  const ready = piece.data !== undefined;
+  useEffect(() => {
+    // The choice is made: the keys go on to what is to be weighed, and Enter is the scale's.
+    if (ready && !box.current?.contains(document.activeElement)) {
+      box.current?.focus({ preventScroll: true });
+    }
+  }, [ready]);
   if (!piece.data) {
     return <Waiting failure={piece.error} />;
   }
   if (piece.data.card.state !== 'HANGING') {
     return <Typography>{piece.data.card.tag} no longer hangs. Choose another.</Typography>;
   }
-  return <EntryPanel piece={piece.data} kind="WEIGHED" onSaved={onSaved} scale={scale} />;
+  return (
+    <Box
+      ref={box}
+      tabIndex={-1}
+      role="group"
+      aria-label={`Weighing ${piece.data.card.tag}`}
+      sx={{ outline: 'none' }}
+    >
+      <EntryPanel piece={piece.data} kind="WEIGHED" onSaved={onSaved} scale={scale} />
+    </Box>
+  );
 }

@@ -1,6 +1,7 @@
 package elvaro.server.account;
 
 import elvaro.server.shared.ProblemWriter;
+import elvaro.server.shared.SignedIn;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -14,9 +15,12 @@ import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -26,6 +30,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @EnableMethodSecurity
 class SecurityConfig {
     private static final String SIGN_IN = "/api/sign-in";
+    private static final String PERSON = "X-Elvaro-Person";
     private static final String CONTENT_POLICY =
             "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none';"
                     + " base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
@@ -82,8 +87,36 @@ class SecurityConfig {
                                         HttpStatus.FORBIDDEN,
                                         "not-allowed",
                                         "That is for the owner of the workshop, or the page is stale: reload it.")))
-                .addFilterBefore(limited(limit, problems), UsernamePasswordAuthenticationFilter.class);
+                .addFilterBefore(limited(limit, problems), UsernamePasswordAuthenticationFilter.class)
+                .addFilterAfter(sameHands(problems), AuthorizationFilter.class);
         return http.build();
+    }
+
+    /**
+     * A screen says for whom it was drawn. Where another person signed in meanwhile, in another window of the same device,
+     * what it sends is not written in their name.
+     */
+    private static OncePerRequestFilter sameHands(ProblemWriter problems) {
+        return new OncePerRequestFilter() {
+            @Override
+            protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                    throws ServletException, IOException {
+                String drawnFor = request.getHeader(PERSON);
+                Authentication now = SecurityContextHolder.getContext().getAuthentication();
+                if (drawnFor == null
+                        || now == null
+                        || !(now.getPrincipal() instanceof SignedIn person)
+                        || person.accountId().toString().equals(drawnFor)) {
+                    chain.doFilter(request, response);
+                } else {
+                    problems.write(
+                            response,
+                            HttpStatus.UNAUTHORIZED,
+                            "other-person",
+                            "Somebody else signed in on this device meanwhile. Sign in again; what you typed is kept.");
+                }
+            }
+        };
     }
 
     private static OncePerRequestFilter limited(SignInLimit limit, ProblemWriter problems) {

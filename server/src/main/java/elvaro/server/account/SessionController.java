@@ -36,6 +36,7 @@ class SessionController {
     /** Who is signed in, where, and how they want to see it. */
     record Me(
             UUID id,
+            String signInName,
             String name,
             Role role,
             Preferences preferences,
@@ -80,6 +81,7 @@ class SessionController {
                 false,
                 new Me(
                         account.id(),
+                        account.signInName(),
                         account.name(),
                         account.role(),
                         account.preferences(),

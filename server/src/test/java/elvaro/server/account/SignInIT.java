@@ -60,6 +60,18 @@ class SignInIT {
     }
 
     @Test
+    void what_a_screen_drawn_for_one_person_sends_is_not_written_in_the_name_of_another(Someone owner) {
+        Client client = owner.client();
+        String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
+        String path = "/api/pieces/%s/log/%s".formatted(piece, UUID.randomUUID());
+        Client hand = owner.benchHand();
+        Answer refused = hand.putAs(owner.person().accountId(), path, Bodies.entry("WEIGHED", 3900));
+        assertThat(refused.status()).isEqualTo(401);
+        assertThat(refused.type()).isEqualTo("other-person");
+        client.must(client.putAs(owner.person().accountId(), path, Bodies.entry("WEIGHED", 3900)));
+    }
+
+    @Test
     void a_write_without_the_csrf_token_is_refused(Someone owner) {
         owner.client().forgetCsrfToken();
         Client.Answer answer = owner.client()

@@ -139,6 +139,14 @@ public final class Client {
                 .method("POST", BodyPublishers.ofString(form)));
     }
 
+    /** From a screen that was drawn for somebody. */
+    public Answer putAs(UUID person, String path, Map<String, ?> body) {
+        return exchange(request(path)
+                .header("X-Elvaro-Person", person.toString())
+                .header("Content-Type", "application/json")
+                .PUT(BodyPublishers.ofString(JSON.writeValueAsString(body))));
+    }
+
     public Answer send(String method, String path, Map<String, ?> body) {
         HttpRequest.Builder request = request(path);
         if (body == null) {
