@@ -2,6 +2,7 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
+  define: { __BUILD__: JSON.stringify('test') },
   plugins: [react()],
   test: {
     projects: [

@@ -9,6 +9,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { signIn, type Schema } from '../api/client';
 import { refresh } from '../api/house';
+import { forgetKnown } from '../api/known';
 import { ProblemNotice } from '../kit/Notices';
 
 /** The session ended while the page was open: one signs in on the spot, and goes on with the forms as they were. */
@@ -42,7 +43,7 @@ export function SignInAgain({ me }: { me: Schema['Me'] }) {
           <ProblemNotice failure={enter.error} />
         </DialogContent>
         <DialogActions>
-          <Button color="inherit" onClick={() => window.location.assign('/')}>
+          <Button color="inherit" onClick={() => void forgetKnown().then(() => window.location.assign('/'))}>
             Somebody else signs in
           </Button>
           <Button type="submit" variant="contained" loading={enter.isPending}>

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { noteReach } from './reach';
 import type { components, paths } from './schema';
 
 export type Schema = components['schemas'];
@@ -88,8 +89,11 @@ async function send(request: Request): Promise<Response> {
   try {
     response = await fetch(request);
   } catch {
+    noteReach(false);
     throw new Problem(0);
   }
+  // A proxy answers for a house that does not.
+  noteReach(![502, 503, 504].includes(response.status));
   if (!response.ok) {
     const body = await written(response)
       .then((problem) => problem.json())

@@ -8,8 +8,12 @@ export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 10_000,
-      retry: (count, failure) => count < 2 && failure instanceof Problem && failure.status === 0,
+      // Whether there is a network is for the answer to say, not for the browser: it often does not know.
+      networkMode: 'always',
+      refetchOnReconnect: true,
+      retry: (count, failure) => count < 1 && failure instanceof Problem && failure.status === 0,
     },
+    mutations: { networkMode: 'always' },
   },
 });
 
@@ -18,27 +22,51 @@ writeQuantitiesWith(unitsFor(undefined).sentence);
 /** Whoever the page is drawn for, though the session may have ended since. */
 let drawnFor: Schema['Me'] | undefined;
 
+/** Whether Elvaro said so since the page was opened, and not only this device. */
+let confirmed = false;
+
+function draw(me: Schema['Me'] | undefined): void {
+  drawnFor = me;
+  drawFor(me?.id);
+  keepDraftsOf(me?.id);
+  writeQuantitiesWith(unitsFor(me).sentence);
+}
+
 /** Who is signed in; from then on, what the server says is written in their units. */
 const session = {
   queryKey: ['session'],
   queryFn: async () => {
     drawFor(undefined); // whoever it is now
-    const answered = await answer(api.GET('/api/session'));
-    if (answered.me && drawnFor && answered.me.id !== drawnFor.id) {
-      window.location.assign('/'); // Another person is in: nothing of the one before stays on the screen.
+    const { me, setupNeeded } = await answer(api.GET('/api/session')).finally(() => drawFor(drawnFor?.id));
+    if (me && drawnFor && me.id !== drawnFor.id) {
+      // Another person is in: nothing of the one before stays on the screen.
+      if (confirmed) {
+        window.location.assign('/');
+      } else {
+        queryClient.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' });
+      }
     }
-    const ended = !answered.me && drawnFor !== undefined;
-    drawnFor = answered.me ?? drawnFor;
-    drawFor(drawnFor?.id);
-    keepDraftsOf(drawnFor?.id);
-    writeQuantitiesWith(unitsFor(drawnFor).sentence);
-    return { ...answered, me: drawnFor, ended };
+    const ended = !me && confirmed;
+    confirmed ||= me !== undefined;
+    draw(me ?? (ended ? drawnFor : undefined));
+    return { setupNeeded, me: drawnFor, ended };
   },
 };
+
+/** Where this device knows who was in last, though Elvaro cannot be asked. */
+export function drawAsKnown(): void {
+  draw(queryClient.getQueryData<{ me?: Schema['Me'] }>(session.queryKey)?.me);
+}
 
 whenSignedOut(() => void queryClient.invalidateQueries({ queryKey: session.queryKey }));
 
 export const useSession = () => useQuery({ ...session, staleTime: 60_000 });
+
+/** The same asked anew when the page is opened: what the device knows counts only where Elvaro does not answer. */
+export const useSessionAtTheDoor = () => useQuery({ ...session, refetchOnMount: 'always', retry: false });
+
+/** Asks again whether Elvaro answers. */
+export const askAgain = () => queryClient.refetchQueries({ queryKey: session.queryKey });
 
 /** The day it is in the shop, wherever the browser thinks it is. */
 export const useToday = () => useSession().data?.me?.today ?? dayjs().format('YYYY-MM-DD');

@@ -1,5 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api } from './client';
+import { answer, api, type PieceCard, type Schema } from './client';
+import { queryClient } from './house';
+import { isReached } from './reach';
 
 export const useMethods = () =>
   useQuery({ queryKey: ['methods'], queryFn: () => answer(api.GET('/api/methods')), staleTime: Infinity });
@@ -12,11 +14,12 @@ export const pieceQuery = (id: string) => ({
 export const usePiece = (id: string) => useQuery(pieceQuery(id));
 
 /** Every look at a piece, the newest first. */
-export const useLooks = (id: string) =>
-  useQuery({
-    queryKey: ['looks', id],
-    queryFn: () => answer(api.GET('/api/pieces/{id}/looks', { params: { path: { id } } })),
-  });
+export const looksQuery = (id: string) => ({
+  queryKey: ['looks', id],
+  queryFn: () => answer(api.GET('/api/pieces/{id}/looks', { params: { path: { id } } })),
+});
+
+export const useLooks = (id: string) => useQuery(looksQuery(id));
 
 export const usePieceRecord = (id: string) =>
   useQuery({
@@ -29,8 +32,22 @@ export const useCutPieces = () =>
 
 export const taggedQuery = (tag: string) => ({
   queryKey: ['tagged', tag],
-  queryFn: () => answer(api.GET('/api/pieces', { params: { query: { tag } } })),
+  queryFn: () =>
+    answer(api.GET('/api/pieces', { params: { query: { tag } } })).catch((failure: unknown) => {
+      if (isReached()) {
+        throw failure;
+      }
+      return knownTagged(tag);
+    }),
 });
+
+/** Where Elvaro does not answer: among what hangs, as far as this device knows. */
+function knownTagged(tag: string): PieceCard[] {
+  const room = queryClient.getQueryData<Schema['RoomView']>(['room']);
+  return [...(room?.pulled ?? []), ...(room?.chambers.flatMap(({ pieces }) => pieces) ?? [])].filter(
+    (piece) => piece.tag.toLowerCase().startsWith(tag.toLowerCase()),
+  );
+}
 
 export const useTagged = (tag: string) =>
   useQuery({ ...taggedQuery(tag), enabled: tag !== '', placeholderData: (before) => before });

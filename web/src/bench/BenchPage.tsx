@@ -20,11 +20,13 @@ import { DividedWeight } from './DividedWeight';
 import { FoundLedger } from './FoundLedger';
 import { KnifeWork } from './KnifeWork';
 import { Piles } from './Piles';
+import { useAwake } from '../kit/wake';
 
 type Bench = Schema['BenchView'];
 
 /** What came of it, and does it add up. */
 export default function BenchPage() {
+  useAwake();
   const { id = '' } = useParams();
   const bench = useBench(id);
   if (!bench.data) {

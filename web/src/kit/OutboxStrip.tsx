@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { Problem } from '../api/client';
 import { refresh } from '../api/house';
+import { sendLook } from './looks';
 import { putEntry } from './entries';
 import { MendEntry } from './MendEntry';
 import { Questions } from './Notices';
@@ -19,7 +20,9 @@ import {
 
 const TRY_EVERY_MS = 4_000;
 
-const send = ({ pieceId, entryId, entry, stamped }: Waiting) =>
+const send = (each: Waiting) => (each.look ? sendLook(each) : sendEntry(each));
+
+const sendEntry = ({ pieceId, entryId, entry, stamped }: Waiting) =>
   putEntry(pieceId, entryId, { ...entry, ...(stamped && { sentAt: new Date().toISOString() }) });
 
 const trySending = async () => {
@@ -104,14 +107,16 @@ function HeldBack({ each }: { each: Waiting }) {
       {mending && <MendEntry each={each} onDone={() => void trySending()} />}
       {each.refused && !mending && (
         <Box sx={{ display: 'flex', gap: 1 }}>
-          <Button
-            variant="outlined"
-            onClick={() => setMending(true)}
-            aria-label={`Correct ${each.name}`}
-            sx={{ minHeight: 48 }}
-          >
-            Correct it
-          </Button>
+          {!each.look && (
+            <Button
+              variant="outlined"
+              onClick={() => setMending(true)}
+              aria-label={`Correct ${each.name}`}
+              sx={{ minHeight: 48 }}
+            >
+              Correct it
+            </Button>
+          )}
           <Drop each={each} />
         </Box>
       )}

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
+import { Problem } from '../api/client';
 import { useTitle } from './drafts';
 
 interface Props {
@@ -33,7 +34,11 @@ export function Page({ title, aside, children }: Props) {
 export function Waiting({ failure }: { failure?: unknown }) {
   return (
     <Typography role="status" sx={{ px: { xs: 2, md: 4 }, py: 4, color: 'text.secondary' }}>
-      {failure instanceof Error ? failure.message : 'One moment …'}
+      {failure instanceof Problem && failure.status === 0
+        ? 'Elvaro does not answer, and this has not been on this device before. It comes by itself once Elvaro answers.'
+        : failure instanceof Error
+          ? failure.message
+          : 'One moment …'}
     </Typography>
   );
 }

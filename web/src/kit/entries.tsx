@@ -14,6 +14,7 @@ export type NewEntry = Pick<EntryForm, 'kind'> & Partial<EntryForm>;
 /** Kinds that may wait on this device; what else is written leads on to what needs Elvaro's answer. */
 const mayWait = new Set<EntryForm['kind']>([
   'WEIGHED',
+  'PULLED',
   'NOTE',
   'TURNED',
   'RETIED',

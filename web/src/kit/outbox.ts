@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { Problem, type Question } from '../api/client';
+import { Problem, type Question, type Schema } from '../api/client';
 import { newId } from './drafts';
 import type { NewEntry } from './entries';
 
@@ -8,6 +8,10 @@ export interface Waiting {
   pieceId: string;
   entryId: string;
   entry: NewEntry;
+  /** What was seen, where it is a look; the entry then only says when. */
+  look?: Schema['LookForm'];
+  /** Its pictures, kept beside this in the device's own store. */
+  photos?: string[];
   /** What to call it, e.g. `23A: 4.215 kg`. */
   name: string;
   /** Who entered it. */

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { photoAddress } from './photos';
+import { photoAddress } from '../kit/photos';
 import { answers, type LookView } from './words';
 
 /** A look as it stands in the log: what was seen, what was answered, and its pictures. */

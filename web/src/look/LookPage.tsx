@@ -4,20 +4,26 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useLooks, usePiece } from '../api/pieces';
+import { useOutbox } from '../kit/outbox';
 import { useRoom } from '../api/room';
 import { Page, Waiting } from '../kit/Page';
 import { WorkList } from '../kit/WorkList';
 import { PieceFinder } from '../kit/Search';
 import { Answer } from './Answer';
 import { LookPanel } from './LookPanel';
+import { useAwake } from '../kit/wake';
 
 /** Look and smell, piece after piece along the rails; each look is answered at once. */
 export default function LookPage() {
+  useAwake();
   const [search, setSearch] = useSearchParams();
   const room = useRoom();
   const chosen = search.get('piece');
   const choose = (id: string) => setSearch({ piece: id }, { replace: true });
-  const due = (room.data?.due ?? []).filter(({ work }) => work === 'LOOK' || work === 'STOP');
+  const waiting = new Set(useOutbox().flatMap((each) => (each.look ? [each.pieceId] : [])));
+  const due = (room.data?.due ?? []).filter(
+    ({ work, subject }) => (work === 'LOOK' || work === 'STOP') && !waiting.has(subject.id),
+  );
   const next = due.find(({ subject, work }) => work === 'LOOK' && subject.id !== chosen)?.subject;
   return (
     <Page title="Look">
@@ -55,6 +61,7 @@ interface ChosenProps {
 function Chosen({ id, next, onNext }: ChosenProps) {
   const piece = usePiece(id);
   const looks = useLooks(id);
+  /** The look that was just kept, `again` for one more, or `device` where it waits for Elvaro here. */
   const [kept, setKept] = useState<string | null>(null);
   if (!piece.data || !looks.data) {
     return <Waiting failure={piece.error ?? looks.error} />;
@@ -75,16 +82,22 @@ function Chosen({ id, next, onNext }: ChosenProps) {
       </Typography>
     );
   }
-  if (!shown || kept === 'again') {
-    return <LookPanel piece={piece.data} onKept={(look) => setKept(look.id)} />;
+  if (kept !== 'device' && (!shown || kept === 'again')) {
+    return <LookPanel piece={piece.data} onKept={(look) => setKept(look?.id ?? 'device')} />;
   }
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
-      <Answer look={shown} pieceId={id} tag={card.tag} />
+      {kept === 'device' || !shown ? (
+        <Typography sx={{ fontWeight: 620 }}>
+          {card.tag} is kept on this device. What to do about it is said once Elvaro answers.
+        </Typography>
+      ) : (
+        <Answer look={shown} pieceId={id} tag={card.tag} />
+      )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         {next?.id && (
           <Button
-            variant={shown.answer === 'CARRY_ON' ? 'contained' : 'outlined'}
+            variant={shown?.answer !== 'ACT' && shown?.answer !== 'STOP' ? 'contained' : 'outlined'}
             size="large"
             onClick={() => onNext(next.id ?? '')}
             sx={{ minHeight: 56 }}

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, type PieceView } from '../api/client';
+import type { PieceView } from '../api/client';
 import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
 import { useUndo } from '../kit/entries';
@@ -11,7 +11,7 @@ import { Save } from '../kit/form/Save';
 import { PieceHeading } from '../kit/PieceHeading';
 import { Chips } from './Chips';
 import { PhotoPicker } from './PhotoPicker';
-import { sendPhoto } from './photos';
+import { keepLook } from '../kit/looks';
 import {
   colours,
   depths,
@@ -49,7 +49,7 @@ const Look = fieldsOf<Seen>();
 const first = <T,>(chosen: T[]): T | null => chosen[0] ?? null;
 
 /** What is seen and smelled on one piece, answered when it is kept. */
-export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: LookView) => void }) {
+export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: LookView | null) => void }) {
   const { card } = piece;
   const form = useKeptForm<Seen>(`look ${card.id}`, () => nothing);
   const { values: seen, change } = form;
@@ -58,28 +58,14 @@ export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: 
   const undo = useUndo();
   const { colour, surface, smell } = seen;
   const keep = useMutation({
-    networkMode: 'always',
-    mutationFn: async (body: LookForm) => {
-      const looks = await answer(
-        api.PUT('/api/pieces/{id}/looks/{entryId}', {
-          params: { path: { id: card.id, entryId: lookId } },
-          body,
-        }),
-      );
-      for (const photo of photos) {
-        await sendPhoto(card.id, lookId, photo);
-      }
-      return looks.find((each) => each.id === lookId);
-    },
+    mutationFn: (body: LookForm) => keepLook(card.id, lookId, `${card.tag}: look`, body, photos),
     onSuccess: (look) => {
       form.clear();
       setPhotos([]);
       setLookId(newId());
-      undo(`${card.tag}: look kept`, card.id, lookId);
+      undo(look ? `${card.tag}: look kept` : `${card.tag}: look kept on this device`, card.id, lookId);
       void refresh();
-      if (look) {
-        onKept(look);
-      }
+      onKept(look);
     },
   });
   const missing = [!colour && 'colour', !surface && 'surface', !smell && 'smell'].filter(Boolean);

@@ -9,6 +9,7 @@ import { Waiting } from '../kit/Page';
 import { kindWords } from '../kit/words';
 import { useScale, useScales } from '../weigh/scale';
 import { EntryPanel, type EntryKind } from './EntryPanel';
+import { useAwake } from '../kit/wake';
 
 interface Props {
   pieceId: string;
@@ -29,6 +30,7 @@ const titles: Record<EntryKind, string> = {
 };
 
 export function EntryDialog({ pieceId, kind, corrects, onClose }: Props) {
+  useAwake();
   const piece = usePiece(pieceId);
   const shown = useScale(useScales().scale?.id);
   const fromScale = shown && !corrects && kind !== 'NOTE';

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { signOut } from '../api/client';
-import { queryClient } from '../api/house';
+import { forgetKnown } from '../api/known';
 import { countDrafts, dropDrafts } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { useOutbox } from '../kit/outbox';
@@ -18,9 +18,9 @@ export function SignOut() {
   const waiting = useOutbox().length;
   const leave = useMutation({
     mutationFn: signOut,
-    onSuccess: () => {
+    onSuccess: async () => {
       dropDrafts();
-      queryClient.clear();
+      await forgetKnown();
       window.location.assign('/');
     },
   });

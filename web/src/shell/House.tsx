@@ -4,13 +4,17 @@ import { Route, Routes, useLocation, useNavigationType } from 'react-router';
 import { SetUp } from '../account/SetUp';
 import { SignIn } from '../account/SignIn';
 import { SignInAgain } from '../account/SignInAgain';
-import { useSession } from '../api/house';
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
+import { drawAsKnown, queryClient, useSessionAtTheDoor } from '../api/house';
+import { keptOnDevice, useBeforehand } from '../api/known';
 import { UndoProvider } from '../kit/entries';
 import { OutboxStrip } from '../kit/OutboxStrip';
 import { Page, Waiting } from '../kit/Page';
 import { Hatchings } from '../kit/streams';
 import { Room } from '../room/Room';
 import { ErrorBoundary } from './ErrorBoundary';
+import { NewVersion } from './NewVersion';
+import { OutOfReach } from './OutOfReach';
 import { Rail } from './Rail';
 import { Shortcuts } from './Shortcuts';
 
@@ -54,9 +58,18 @@ const GuidePage = lazy(() => import('../guide/GuidePage'));
 
 const schemes = { LIGHT: 'light', DARK: 'dark', SYSTEM: 'system' } as const;
 
-/** The whole application: who is there decides what is shown. */
+/** The whole application, with what this device knows of it. */
 export function House() {
-  const session = useSession();
+  return (
+    <PersistQueryClientProvider client={queryClient} persistOptions={keptOnDevice} onSuccess={drawAsKnown}>
+      <Inside />
+    </PersistQueryClientProvider>
+  );
+}
+
+/** Who is there decides what is shown. */
+function Inside() {
+  const session = useSessionAtTheDoor();
   const { setMode } = useColorScheme();
   const { pathname, hash } = useLocation();
   const arrived = useNavigationType();
@@ -75,7 +88,7 @@ export function House() {
     }
   }, [theme, setMode]);
 
-  if (!session.data) {
+  if (!session.data || !session.isFetchedAfterMount) {
     return <Waiting failure={session.error} />;
   }
   if (session.data.setupNeeded) {
@@ -91,6 +104,9 @@ export function House() {
       {ended && <SignInAgain me={me} />}
       <Rail me={me} />
       <Shortcuts />
+      <OutOfReach />
+      <NewVersion />
+      <Beforehand />
       <OutboxStrip accountId={me.id} name={me.name} />
       <ErrorBoundary key={pathname}>
         <Suspense fallback={<Waiting />}>
@@ -142,4 +158,10 @@ export function House() {
       </ErrorBoundary>
     </UndoProvider>
   );
+}
+
+/** Only once somebody is in. */
+function Beforehand() {
+  useBeforehand();
+  return null;
 }

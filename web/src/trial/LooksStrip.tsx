@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { DataTable } from '../kit/DataTable';
-import { photoAddress } from '../look/photos';
+import { photoAddress } from '../kit/photos';
 import { answers } from '../look/words';
 import { armColour } from './arms';
 

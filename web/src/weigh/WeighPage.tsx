@@ -2,8 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState, type ComponentProps } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { queryClient } from '../api/house';
-import { pieceQuery, usePiece } from '../api/pieces';
+import { usePiece } from '../api/pieces';
 import { useRoom } from '../api/room';
 import { Page, Waiting } from '../kit/Page';
 import { WorkList } from '../kit/WorkList';
@@ -11,23 +10,13 @@ import { EntryPanel } from '../piece/EntryPanel';
 import { PieceFinder } from '../kit/Search';
 import { useScale, useScales } from './scale';
 import { ScaleBar } from './ScaleBar';
+import { useAwake } from '../kit/wake';
 
 type ScaleNow = ComponentProps<typeof EntryPanel>['scale'];
 
-const MOST_BEFOREHAND = 40;
-
-/** Fetches what is due before it is asked for, so that weighing goes on where the network ends. */
-function useBeforehand(pieces: (string | undefined)[]) {
-  const wanted = pieces.slice(0, MOST_BEFOREHAND).join(' ');
-  useEffect(() => {
-    for (const id of wanted.split(' ').filter(Boolean)) {
-      void queryClient.prefetchQuery({ ...pieceQuery(id), gcTime: 8 * 3_600_000 });
-    }
-  }, [wanted]);
-}
-
 /** Get weights in, fast: pick by tag or take the next one due; Enter saves and goes on. */
 export default function WeighPage() {
+  useAwake();
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
   const room = useRoom();
@@ -39,7 +28,6 @@ export default function WeighPage() {
   const using = useScales();
   const shown = useScale(using.scale?.id);
   const [keptLaying, setKeptLaying] = useState(0);
-  useBeforehand(due.map(({ subject }) => subject.id));
   const choose = (id: string) => setSearch({ piece: id }, { replace: true });
   const goOn = () => {
     const next = due.find(({ subject }) => subject.id !== chosen)?.subject.id;

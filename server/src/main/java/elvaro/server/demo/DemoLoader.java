@@ -258,7 +258,8 @@ class DemoLoader implements ApplicationRunner {
                 leaking ? 35 : 0,
                 false,
                 leaking ? "Lifted along the bone side." : "",
-                at);
+                at,
+                null);
     }
 
     private UUID chamber(Room room, List<UUID> people, Random random) {

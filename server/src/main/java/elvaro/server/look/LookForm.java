@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param words what is to be said besides
  * @param at when it was, if not now
+ * @param sentAt what the clock of the device shows as it is sent, by which {@code at} is
  */
 public record LookForm(
         @NotNull(message = "Say which colour it has.") Observation.Colour colour,
@@ -30,7 +31,8 @@ public record LookForm(
         @NotNull @Size(max = 2000, message = "The note is too long.")
         String words,
 
-        @Nullable Instant at) {
+        @Nullable Instant at,
+        @Nullable Instant sentAt) {
     Observation seen() {
         try {
             return new Observation(colour, surface, moulds, extent, smell, spots, depth, liftedPercent, sealOpen);

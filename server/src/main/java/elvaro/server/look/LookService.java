@@ -86,7 +86,14 @@ public class LookService {
      */
     public void keep(UUID pieceId, UUID entryId, LookForm form) {
         Piece piece = writer.lock(pieceId); // A retry finds what the first one kept.
-        if (looks.findById(entryId).isPresent()) {
+        Optional<Look> known = looks.findById(entryId);
+        if (known.isPresent()) {
+            if (!known.get().seen().equals(form.seen())) {
+                throw Refusal.conflict(
+                        "id-used",
+                        "Your first look did arrive and stands in the log. What you changed is not saved. Keep the look"
+                                + " again to add it.");
+            }
             return;
         }
         Look look = new Look(entryId, pieceId, form.seen());
@@ -96,7 +103,10 @@ public class LookService {
                         .because()
                         .contains(Rule.LEAK);
         LogFactKind kind = leaks ? LogFactKind.LEAKED : LogFactKind.LOOKED;
-        log.writeFor(pieceId, entryId, new EntryForm(kind, 0, null, form.words(), form.at(), null, Map.of()));
+        log.writeFor(
+                pieceId,
+                entryId,
+                new EntryForm(kind, 0, null, form.words(), form.at(), null, Map.of(), null, null, null, form.sentAt()));
         entities.persist(look);
     }
 

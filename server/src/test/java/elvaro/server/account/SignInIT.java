@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
+import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.util.Map;
@@ -74,7 +75,7 @@ class SignInIT {
     @Test
     void a_write_without_the_csrf_token_is_refused(Someone owner) {
         owner.client().forgetCsrfToken();
-        Client.Answer answer = owner.client()
+        Answer answer = owner.client()
                 .post("/api/lots", Bodies.lotBody(UUID.randomUUID().toString(), 4000));
         assertThat(answer.status()).isEqualTo(403);
         owner.client().get("/api/session");
@@ -176,7 +177,7 @@ class SignInIT {
     @Test
     void the_last_owner_cannot_leave_the_workshop_without_one(Someone owner) {
         var me = owner.client().get("/api/people").body().get(0);
-        Client.Answer answer = owner.client()
+        Answer answer = owner.client()
                 .put(
                         "/api/people/" + me.path("id").asString(),
                         Map.of(

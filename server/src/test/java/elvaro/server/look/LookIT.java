@@ -65,6 +65,9 @@ class LookIT {
         JsonNode looks =
                 client.must(client.put(path, lookBody("surface", "WET"))).body();
         assertThat(looks.size()).isEqualTo(1);
+        assertThat(client.put(path, lookBody("surface", "DRY")).type())
+                .as("another look under its id is told")
+                .isEqualTo("id-used");
         assertThat(looks.at("/0/answer").asString()).isEqualTo("ACT");
         assertThat(looks.at("/0/because/0/rule").asString()).isEqualTo("WET");
         assertThat(looks.at("/0/by").asString()).isEqualTo("Owner");

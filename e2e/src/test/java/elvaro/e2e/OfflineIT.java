@@ -1,0 +1,158 @@
+package elvaro.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import elvaro.server.support.Client;
+import java.util.List;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** A cold room that no network reaches: the app opens, is worked with, and sends what was entered. */
+class OfflineIT {
+    private final House house = House.shop();
+    private final Client client = house.client();
+
+    @BeforeEach
+    void sign_in() {
+        client.must(client.signIn(House.OWNER, House.PASSWORD));
+    }
+
+    /** The app is on the device, and the pieces that hang are known to it. */
+    private static void isOnTheDevice(Visitor maren, String piece) {
+        maren.page.waitForFunction("async () => (await navigator.serviceWorker.ready).active.state === 'activated'");
+        maren.page.waitForFunction("""
+                async id => {
+                    const open = indexedDB.open('keyval-store');
+                    const store = await new Promise(done => { open.onsuccess = () => done(open.result); });
+                    if (!store.objectStoreNames.contains('keyval')) { store.close(); return false; }
+                    const asked = store.transaction('keyval').objectStore('keyval').get('elvaro known');
+                    const known = await new Promise(done => { asked.onsuccess = () => done(asked.result); });
+                    store.close();
+                    return String(known).includes('["looks","' + id + '"]');
+                }""", piece);
+    }
+
+    @Test
+    void it_opens_without_a_network_every_view_loads_and_what_is_entered_is_sent_later() {
+        List<String> pieces =
+                client.hangAgo(9, client.chamber("Cabinet " + UUID.randomUUID(), 90_000), 9, 4000, 4100, 4200);
+        List<String> tags = pieces.stream()
+                .map(piece -> client.get("/api/pieces/" + piece)
+                        .body()
+                        .at("/card/tag")
+                        .asString())
+                .toList();
+        int expected = client.get("/api/pieces/" + pieces.get(0))
+                .body()
+                .at("/card/expectedNowGrams")
+                .asInt();
+        try (Visitor maren = Visitor.withPhone(house).signedIn()) {
+            isOnTheDevice(maren, pieces.get(2));
+            maren.page.context().setOffline(true);
+            maren.page.reload();
+            maren.sees("Room");
+            maren.reads("Elvaro does not answer.");
+            maren.reads("What you see is as of");
+            for (String view : List.of(
+                    "/weigh",
+                    "/look",
+                    "/plan",
+                    "/receive",
+                    "/trials",
+                    "/tastings",
+                    "/stock",
+                    "/compare",
+                    "/guide",
+                    "/settings",
+                    "/treatments",
+                    "/exchange",
+                    "/day",
+                    "/pieces/" + pieces.get(0))) {
+                maren.visit(view);
+                assertThat(maren.page.getByText("Elvaro does not answer").first())
+                        .isVisible();
+                maren.doesNotRead("This view broke");
+            }
+
+            maren.visit("/weigh?piece=" + pieces.get(0));
+            maren.fill("Weight on the scale", "%.3f".formatted(expected / 1000.0));
+            maren.press("Save weight");
+            maren.reads(tags.get(0) + ": ");
+            maren.reads("1 entry waits on this device");
+
+            maren.visit("/look?piece=" + pieces.get(1));
+            for (String seen : List.of("brown", "dry", "clean")) {
+                maren.chip(seen);
+            }
+            maren.press("Keep the look");
+            maren.reads("What to do about it is said once Elvaro answers");
+
+            maren.visit("/pieces/" + pieces.get(2));
+            maren.press("Pull");
+            maren.fill("Weight at the pull", "3.7");
+            maren.press("Pull it");
+            maren.reads("3 entries wait on this device");
+            assertThat(maren.overflow()).isZero();
+
+            maren.visit("/settings");
+            maren.page.reload();
+            maren.reads("3 entries wait on this device");
+            maren.page.context().setOffline(false);
+            assertThat(maren.page.getByText("wait on this device")).hasCount(0);
+            maren.doesNotRead("Elvaro does not answer.");
+            assertThat(maren.page.getByRole(
+                            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Drop"))))
+                    .hasCount(0);
+        }
+        assertThat(kinds(pieces.get(0))).contains("WEIGHED");
+        assertThat(kinds(pieces.get(1))).contains("LOOKED");
+        assertThat(kinds(pieces.get(2))).contains("PULLED");
+    }
+
+    private List<String> kinds(String piece) {
+        return client.get("/api/pieces/" + piece)
+                .body()
+                .path("log")
+                .valueStream()
+                .map((JsonNode entry) -> entry.path("kind").asString())
+                .toList();
+    }
+
+    @Test
+    void what_cannot_wait_says_so_at_once_and_stays_as_it_was_typed() {
+        try (Visitor maren = Visitor.at(house).signedIn()) {
+            maren.go("Settings");
+            maren.press("Add a chamber");
+            maren.fill("Name", "Ice House");
+            maren.page.context().setOffline(true);
+            maren.press("Add it");
+            maren.reads("Elvaro does not answer. What you typed is kept; try again in a moment.");
+            assertThat(maren.field("Name").first()).hasValue("Ice House");
+        }
+    }
+
+    @Test
+    void a_session_that_ended_is_gone_on_with_on_the_spot() {
+        String piece = client.hangAgo(2, client.chamber("Cabinet " + UUID.randomUUID(), 90_000), 9, 4000)
+                .get(0);
+        try (Visitor maren = Visitor.at(house).signedIn()) {
+            maren.visit("/pieces/" + piece);
+            maren.happened("Note");
+            maren.fill("What you saw or did", "A soft place below");
+            maren.page.context().clearCookies();
+            maren.press("Save note");
+            maren.reads("You were signed out");
+            maren.fill("Password", House.PASSWORD);
+            maren.press("Sign in");
+            maren.doesNotRead("You were signed out");
+            assertThat(maren.page.getByText("waits on this device")).hasCount(0);
+            maren.reads("A soft place below");
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Of the version that runs. */
+declare const __BUILD__: string;
