@@ -65,16 +65,22 @@ export async function forgetKnown(): Promise<void> {
 }
 
 const MOST_BEFOREHAND = 60;
-const PAUSE_MS = 150;
+const BEGIN_AFTER_MS = 1_000;
+const PAUSE_MS = 100;
+
+/** What is due first is done first. */
+const onPieces = new Set(['WEIGH', 'LOOK', 'STOP', 'PULL', 'PULL_OVERDUE']);
 
 /** Fetches the pieces of the room one after the other while nothing else is to do, before a network is missed. */
 export function useBeforehand(): void {
   const client = useQueryClient();
   const room = useRoom().data;
-  const ids = [...(room?.pulled ?? []), ...(room?.chambers.flatMap((chamber) => chamber.pieces) ?? [])]
-    .slice(0, MOST_BEFOREHAND)
-    .map(({ id }) => id)
-    .join(' ');
+  const all = [
+    ...(room?.due.flatMap(({ subject, work }) => (onPieces.has(work) ? [subject.id] : [])) ?? []),
+    ...(room?.pulled.map(({ id }) => id) ?? []),
+    ...(room?.chambers.flatMap(({ pieces }) => pieces.map(({ id }) => id)) ?? []),
+  ];
+  const ids = [...new Set(all)].slice(0, MOST_BEFOREHAND).join(' ');
   useEffect(() => {
     let left = false;
     const fetchAll = async () => {
@@ -87,7 +93,7 @@ export function useBeforehand(): void {
         await new Promise((next) => setTimeout(next, PAUSE_MS));
       }
     };
-    const timer = setTimeout(() => void fetchAll(), 3_000);
+    const timer = setTimeout(() => void fetchAll(), BEGIN_AFTER_MS);
     return () => {
       left = true;
       clearTimeout(timer);
