@@ -5,6 +5,8 @@ export default defineConfig({
   define: { __BUILD__: JSON.stringify('test') },
   plugins: [react()],
   test: {
+    // A machine that does other things as well is slow, not wrong.
+    testTimeout: 30_000,
     projects: [
       { extends: true, test: { name: 'rules', include: ['src/**/*.test.ts'], environment: 'node' } },
       {

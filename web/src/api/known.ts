@@ -54,7 +54,7 @@ export const keptOnDevice: Omit<PersistQueryClientOptions, 'queryClient'> = {
   buster: __BUILD__,
   dehydrateOptions: {
     shouldDehydrateQuery: (query) =>
-      query.state.status === 'success' && kept.has(String(query.queryKey[0])) && !typed(query),
+      query.state.data !== undefined && kept.has(String(query.queryKey[0])) && !typed(query),
   },
 };
 

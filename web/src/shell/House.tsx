@@ -16,6 +16,7 @@ import { ErrorBoundary } from './ErrorBoundary';
 import { NewVersion } from './NewVersion';
 import { OutOfReach } from './OutOfReach';
 import { Rail } from './Rail';
+import { Scans } from './Scans';
 import { Shortcuts } from './Shortcuts';
 
 const Receive = lazy(() => import('../receive/Receive'));
@@ -104,6 +105,7 @@ function Inside() {
       {ended && <SignInAgain me={me} />}
       <Rail me={me} />
       <Shortcuts />
+      <Scans />
       <OutOfReach />
       <NewVersion />
       <Beforehand />

@@ -1,29 +1,21 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Drawer from '@mui/material/Drawer';
 import Typography from '@mui/material/Typography';
-import { NavLink } from 'react-router';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useState } from 'react';
+import { NavLink, useLocation } from 'react-router';
 import type { Schema } from '../api/client';
 import { Search } from '../kit/Search';
-
-const places: { to: string; label: string; wide?: boolean }[] = [
-  { to: '/', label: 'Room' },
-  { to: '/plan', label: 'Plan' },
-  { to: '/receive', label: 'Receive' },
-  { to: '/weigh', label: 'Weigh' },
-  { to: '/look', label: 'Look' },
-  { to: '/trials', label: 'Trials' },
-  { to: '/tastings', label: 'Table' },
-  { to: '/stock', label: 'Stock' },
-  // At a desk only; a phone's rail has no room for more.
-  { to: '/compare', label: 'Compare', wide: true },
-  { to: '/guide', label: 'Guide' },
-  { to: '/settings', label: 'Settings' },
-];
+import { views, type View } from './views';
 
 /**
  * The way round the house: a steel rail with the views hung from it as tags. The one that is open hangs lower. On a phone
- * it lies at the foot of the screen, under the thumb.
+ * it lies at the foot of the screen, under the thumb, with room for gloves: what is done in the cold room, and the rest
+ * behind one.
  */
 export function Rail({ me }: { me: Schema['Me'] }) {
+  const wide = useMediaQuery('(min-width:900px)');
   return (
     <Box component="header" className="no-print" sx={{ bgcolor: 'background.default' }}>
       <Box
@@ -37,91 +29,169 @@ export function Rail({ me }: { me: Schema['Me'] }) {
       >
         Skip to the content
       </Box>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: { xs: 2, md: 4 }, pt: 1.25, pb: 0.75 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          alignItems: 'center',
+          columnGap: 2,
+          px: { xs: 2, md: 4 },
+          pt: 1.25,
+          pb: 0.75,
+        }}
+      >
         <Typography
           component="span"
           sx={{ fontFamily: 'h1.fontFamily', typography: 'h2', fontSize: '1.6rem', fontWeight: 750 }}
         >
           Elvaro
         </Typography>
-        <Typography component="span" noWrap sx={{ color: 'text.secondary', flex: 1, minWidth: 0 }}>
+        <Typography component="span" noWrap sx={{ color: 'text.secondary', flex: '1 1 6rem', minWidth: 0 }}>
           {me.workshopName}, {me.name}
         </Typography>
         <Search />
       </Box>
+      {wide ? <Tags /> : <Thumb />}
+    </Box>
+  );
+}
+
+function Tags() {
+  return (
+    <Box
+      component="nav"
+      aria-label="Views"
+      sx={{
+        borderTop: '4px solid',
+        borderColor: 'rail',
+        px: 4,
+        display: 'flex',
+        flexWrap: 'wrap',
+        columnGap: 0.5,
+        minHeight: 52,
+      }}
+    >
+      {views.map((view) => (
+        <Box
+          key={view.to}
+          component={NavLink}
+          to={view.to}
+          end={view.to === '/'}
+          sx={{
+            color: 'text.primary',
+            textDecoration: 'none',
+            fontWeight: 560,
+            px: 1.75,
+            minHeight: 34,
+            display: 'flex',
+            alignItems: 'center',
+            position: 'relative',
+            mt: '8px',
+            border: '1px solid transparent',
+            borderRadius: '0 0 4px 4px',
+            transition: 'margin-top 160ms ease',
+            '&::before': {
+              content: '""',
+              position: 'absolute',
+              left: '50%',
+              top: -9,
+              height: 8,
+              borderLeft: '2px solid',
+              borderColor: 'rail',
+            },
+            '&:hover': { color: 'secondary.main' },
+            '&.active': {
+              mt: '15px',
+              bgcolor: 'background.paper',
+              borderColor: 'divider',
+              color: 'secondary.main',
+              fontWeight: 680,
+              '&::before': { top: -16, height: 15 },
+            },
+          }}
+        >
+          {view.label}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const target = {
+  flex: '1 1 0',
+  minWidth: 0,
+  minHeight: 56,
+  display: 'flex',
+  alignItems: 'center',
+  justifyContent: 'center',
+  color: 'text.primary',
+  textDecoration: 'none',
+  fontWeight: 620,
+  fontSize: '0.95rem',
+  borderTop: '4px solid transparent',
+  borderRadius: 0,
+  p: 0,
+  '&.active': { color: 'secondary.main', borderColor: 'secondary.main', bgcolor: 'background.paper' },
+} as const;
+
+function Thumb() {
+  const [more, setMore] = useState(false);
+  const { pathname } = useLocation();
+  const behind = views.filter(({ thumb }) => !thumb);
+  const inside = behind.some(({ to }) => pathname.startsWith(to));
+  return (
+    <>
       <Box
         component="nav"
         aria-label="Views"
         sx={{
-          borderTop: '4px solid',
-          borderColor: 'rail',
-          px: { xs: 0.5, md: 4 },
-          display: 'flex',
-          gap: { xs: 0, md: 1 },
-          justifyContent: { xs: 'space-between', md: 'flex-start' },
-          overflowX: { xs: 'auto', md: 'visible' },
-          position: { xs: 'fixed', md: 'static' },
-          bottom: { xs: 0 },
+          position: 'fixed',
+          bottom: 0,
           left: 0,
           right: 0,
           zIndex: 1100,
+          display: 'flex',
           bgcolor: 'background.default',
-          minHeight: 52,
+          borderTop: '3px solid',
+          borderColor: 'rail',
+          pb: 'env(safe-area-inset-bottom)',
         }}
       >
-        {places.map((place) => (
-          <Box
-            key={place.to}
-            component={NavLink}
-            to={place.to}
-            end={place.to === '/'}
-            sx={{
-              color: 'text.primary',
-              textDecoration: 'none',
-              fontWeight: 560,
-              fontSize: { xs: '0.72rem', md: '1rem' },
-              letterSpacing: { xs: '-0.01em', md: 0 },
-              flex: 'none',
-              px: { xs: 0, md: 2 },
-              height: { xs: 44, md: 34 },
-              display: { xs: place.wide ? 'none' : 'flex', md: 'flex' },
-              alignItems: 'center',
-              position: 'relative',
-              mt: { xs: 0, md: '8px' },
-              border: '1px solid transparent',
-              borderRadius: '0 0 4px 4px',
-              transition: 'margin-top 160ms ease',
-              '&::before': {
-                content: '""',
-                position: 'absolute',
-                left: '50%',
-                top: { xs: 0, md: -9 },
-                height: { xs: 3, md: 8 },
-                width: { xs: 0, md: 0 },
-                borderLeft: { md: '2px solid' },
-                borderColor: 'rail',
-              },
-              '&:hover': { color: 'secondary.main' },
-              '&.active': {
-                mt: { md: '15px' },
-                bgcolor: 'background.paper',
-                borderColor: 'divider',
-                color: 'secondary.main',
-                fontWeight: 680,
-                '&::before': {
-                  top: { md: -16 },
-                  height: { md: 15 },
-                  width: { xs: '60%', md: 0 },
-                  left: { xs: '20%', md: '50%' },
-                  bgcolor: 'secondary.main',
-                },
-              },
-            }}
-          >
-            {place.label}
-          </Box>
-        ))}
+        {views
+          .filter(({ thumb }) => thumb)
+          .map((view) => (
+            <Place key={view.to} view={view} />
+          ))}
+        <Button
+          color="inherit"
+          aria-expanded={more}
+          className={inside ? 'active' : undefined}
+          onClick={() => setMore(true)}
+          sx={target}
+        >
+          More
+        </Button>
       </Box>
+      <Drawer anchor="bottom" open={more} onClose={() => setMore(false)}>
+        <Box
+          component="nav"
+          aria-label="More views"
+          onClick={() => setMore(false)}
+          sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', p: 1 }}
+        >
+          {behind.map((view) => (
+            <Place key={view.to} view={view} />
+          ))}
+        </Box>
+      </Drawer>
+    </>
+  );
+}
+
+function Place({ view }: { view: View }) {
+  return (
+    <Box component={NavLink} to={view.to} end={view.to === '/'} sx={target}>
+      {view.label}
     </Box>
   );
 }

@@ -131,7 +131,7 @@ class OfflineIT {
             maren.press("Add a chamber");
             maren.fill("Name", "Ice House");
             maren.page.context().setOffline(true);
-            maren.press("Add it");
+            maren.press("Save chamber");
             maren.reads("Elvaro does not answer. What you typed is kept; try again in a moment.");
             assertThat(maren.field("Name").first()).hasValue("Ice House");
         }
@@ -143,7 +143,7 @@ class OfflineIT {
                 .get(0);
         try (Visitor maren = Visitor.at(house).signedIn()) {
             maren.visit("/pieces/" + piece);
-            maren.happened("Note");
+            maren.happened("A note …");
             maren.fill("What you saw or did", "A soft place below");
             maren.page.context().clearCookies();
             maren.press("Save note");

@@ -127,12 +127,18 @@ final class Visitor implements AutoCloseable {
         page.navigate(address + path);
     }
 
+    /** By the rail; on a phone some views are behind one more touch. */
     void go(String view) {
-        page.getByRole(AriaRole.NAVIGATION)
+        Locator link = page.getByRole(AriaRole.NAVIGATION)
                 .getByRole(
                         AriaRole.LINK,
-                        new Locator.GetByRoleOptions().setName(view).setExact(true))
-                .click();
+                        new Locator.GetByRoleOptions().setName(view).setExact(true));
+        Locator more = button("More");
+        link.or(more).first().waitFor();
+        if (!link.isVisible()) {
+            more.click();
+        }
+        link.click();
         sees(view);
     }
 
