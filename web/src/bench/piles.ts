@@ -1,5 +1,5 @@
 import type { Schema } from '../api/client';
-import type { NewEntry } from '../kit/entries';
+import type { NewEntry } from '../kit/putEntry';
 import type { Stream } from '../kit/streams';
 import type { DiscardCause } from './words';
 

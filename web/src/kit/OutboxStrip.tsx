@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import { Problem } from '../api/client';
 import { refresh } from '../api/house';
 import { sendLook } from './looks';
-import { putEntry } from './entries';
+import { putEntry } from './putEntry';
 import { MendEntry } from './MendEntry';
 import { Questions } from './Notices';
 import {

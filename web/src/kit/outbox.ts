@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import { Problem, type Question, type Schema } from '../api/client';
 import { newId } from './drafts';
-import type { NewEntry } from './entries';
+import type { NewEntry } from './putEntry';
 
 /** An entry that Elvaro could not be given yet. */
 export interface Waiting {

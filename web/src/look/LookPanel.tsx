@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { PieceView } from '../api/client';
 import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
-import { useUndo } from '../kit/entries';
+import { offerUndo } from '../kit/undo';
 import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
@@ -55,7 +55,6 @@ export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: 
   const { values: seen, change } = form;
   const [photos, setPhotos] = useState<File[]>([]);
   const [lookId, setLookId] = useState(newId);
-  const undo = useUndo();
   const { colour, surface, smell } = seen;
   const keep = useMutation({
     mutationFn: (body: LookForm) => keepLook(card.id, lookId, `${card.tag}: look`, body, photos),
@@ -63,7 +62,11 @@ export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: 
       form.clear();
       setPhotos([]);
       setLookId(newId());
-      undo(look ? `${card.tag}: look kept` : `${card.tag}: look kept on this device`, card.id, lookId);
+      offerUndo(look ? `${card.tag}: look kept` : `${card.tag}: look kept on this device`, {
+        kind: 'ENTRY',
+        pieceId: card.id,
+        entryId: lookId,
+      });
       void refresh();
       onKept(look);
     },

@@ -11,6 +11,7 @@ import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
 import { readNumber } from '../kit/units';
+import { offerUndo } from '../kit/undo';
 
 interface Text {
   targetDays: string;
@@ -31,6 +32,13 @@ export function Target({ piece }: { piece: PieceView }) {
         body: { version: piece.version, targetDays },
       }),
     onSuccess: async () => {
+      if (piece.card.targetDays != null) {
+        offerUndo(`${piece.card.tag}: another target`, {
+          kind: 'TARGET',
+          pieceId: piece.card.id,
+          days: piece.card.targetDays,
+        });
+      }
       form.clear();
       setOpen(false);
       await refresh();

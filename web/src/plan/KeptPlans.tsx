@@ -7,6 +7,7 @@ import { api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { usePlans } from '../api/plans';
 import { ProblemNotice } from '../kit/Notices';
+import { offerUndo } from '../kit/undo';
 import { date, days, useUnits } from '../kit/units';
 import { HangPlan } from './HangPlan';
 
@@ -18,7 +19,10 @@ export const KeptPlans = memo(function KeptPlans() {
   const drop = useMutation({
     mutationFn: ({ form }: Schema['PlanView']) =>
       api.PUT('/api/plans/{id}/drop', { params: { path: { id: form.id } }, body: { version: form.version } }),
-    onSuccess: refresh,
+    onSuccess: (_, { form }) => {
+      offerUndo(`${form.name}: plan dropped`, { kind: 'PLAN', form });
+      return refresh();
+    },
   });
   if (!plans.data || plans.data.length === 0) {
     return null;

@@ -13,6 +13,7 @@ import { useKeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
 import { ProblemNotice } from '../kit/Notices';
 import { columns, Part } from './Part';
+import { offerUndo } from '../kit/undo';
 
 type Person = Schema['PersonView'];
 type Role = Person['role'];
@@ -24,9 +25,16 @@ export function People({ me }: { me: string }) {
   const people = usePeople(true);
   const [adding, setAdding] = useState(false);
   const change = useMutation({
-    mutationFn: ({ id, version, name, role, active }: Person) =>
+    mutationFn: ({ to: { id, version, name, role, active } }: { from: Person; to: Person }) =>
       answer(
         api.PUT('/api/people/{id}', { params: { path: { id } }, body: { version, name, role, active } }),
+      ),
+    onSuccess: (_, { from: { id, name, role, active }, to }) =>
+      offerUndo(
+        to.role === role
+          ? `${name} ${to.active ? 'may sign in again' : 'has no access any more'}`
+          : `${name} is ${to.role === 'OWNER' ? 'an owner' : 'a bench hand'} now`,
+        { kind: 'PERSON', id, name, role, active },
       ),
     onSettled: refresh,
   });
@@ -55,7 +63,10 @@ export function People({ me }: { me: string }) {
               <Button
                 color="inherit"
                 onClick={() =>
-                  change.mutate({ ...person, role: person.role === 'OWNER' ? 'BENCH_HAND' : 'OWNER' })
+                  change.mutate({
+                    from: person,
+                    to: { ...person, role: person.role === 'OWNER' ? 'BENCH_HAND' : 'OWNER' },
+                  })
                 }
                 aria-label={`Make ${person.name} ${person.role === 'OWNER' ? 'a bench hand' : 'an owner'}`}
               >
@@ -63,10 +74,10 @@ export function People({ me }: { me: string }) {
               </Button>
               <Button
                 color="inherit"
-                onClick={() => change.mutate({ ...person, active: !person.active })}
-                aria-label={`${person.active ? 'Shut out' : 'Let in'} ${person.name}`}
+                onClick={() => change.mutate({ from: person, to: { ...person, active: !person.active } })}
+                aria-label={`${person.active ? 'Remove access of' : 'Give access to'} ${person.name}`}
               >
-                {person.active ? 'Shut out' : 'Let in'}
+                {person.active ? 'Remove access' : 'Give access'}
               </Button>
             </>
           )}

@@ -76,8 +76,8 @@ function Row({ probe, onToken }: { probe: Probe; onToken: (probe: Probe) => Prom
       <Button color="inherit" onClick={() => renew.mutate()} aria-label={`New token for ${probe.name}`}>
         New token
       </Button>
-      <Button color="inherit" onClick={() => revoke.mutate()} aria-label={`Shut out ${probe.name}`}>
-        Shut out
+      <Button color="inherit" onClick={() => revoke.mutate()} aria-label={`Remove access of ${probe.name}`}>
+        Remove access
       </Button>
       <ProblemNotice failure={renew.error ?? revoke.error} />
     </Box>

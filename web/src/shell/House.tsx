@@ -7,7 +7,6 @@ import { SignInAgain } from '../account/SignInAgain';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { drawAsKnown, queryClient, useSessionAtTheDoor } from '../api/house';
 import { keptOnDevice, useBeforehand } from '../api/known';
-import { UndoProvider } from '../kit/entries';
 import { OutboxStrip } from '../kit/OutboxStrip';
 import { Page, Waiting } from '../kit/Page';
 import { Hatchings } from '../kit/streams';
@@ -18,6 +17,7 @@ import { OutOfReach } from './OutOfReach';
 import { Rail } from './Rail';
 import { Scans } from './Scans';
 import { Shortcuts } from './Shortcuts';
+import { UndoBar } from './UndoBar';
 
 const Receive = lazy(() => import('../receive/Receive'));
 const LotPage = lazy(() => import('../receive/LotPage'));
@@ -100,7 +100,7 @@ function Inside() {
     return <SignIn />;
   }
   return (
-    <UndoProvider>
+    <>
       <Hatchings />
       {ended && <SignInAgain me={me} />}
       <Rail me={me} />
@@ -158,7 +158,8 @@ function Inside() {
           </Routes>
         </Suspense>
       </ErrorBoundary>
-    </UndoProvider>
+      <UndoBar />
+    </>
   );
 }
 

@@ -19,6 +19,7 @@ import { Page, Waiting } from '../kit/Page';
 import { date, moment, useUnits } from '../kit/units';
 import { LabelButton } from './LabelButton';
 import { ways, type Way } from './words';
+import { offerUndo } from '../kit/undo';
 
 type Story = Schema['PackStory'];
 
@@ -199,6 +200,11 @@ function TakeOut({ pack }: { pack: Schema['PackView'] }) {
         }),
       ),
     onSuccess: async () => {
+      offerUndo(`Pack ${pack.number}: ${units.weight(units.readWeight(weight) ?? 0)} taken out`, {
+        kind: 'OUT',
+        packId: pack.id,
+        outId: id,
+      });
       form.clear();
       await refresh();
     },

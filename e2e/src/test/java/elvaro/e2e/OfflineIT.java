@@ -59,21 +59,7 @@ class OfflineIT {
             maren.sees("Room");
             maren.reads("Elvaro does not answer.");
             maren.reads("What you see is as of");
-            for (String view : List.of(
-                    "/weigh",
-                    "/look",
-                    "/plan",
-                    "/receive",
-                    "/trials",
-                    "/tastings",
-                    "/stock",
-                    "/compare",
-                    "/guide",
-                    "/settings",
-                    "/treatments",
-                    "/exchange",
-                    "/day",
-                    "/pieces/" + pieces.get(0))) {
+            for (String view : List.of("/plan", "/compare", "/stock", "/trials", "/pieces/" + pieces.get(0))) {
                 maren.visit(view);
                 assertThat(maren.page.getByText("Elvaro does not answer").first())
                         .isVisible();
@@ -133,7 +119,10 @@ class OfflineIT {
             maren.page.context().setOffline(true);
             maren.press("Save chamber");
             maren.reads("Elvaro does not answer. What you typed is kept; try again in a moment.");
-            assertThat(maren.field("Name").first()).hasValue("Ice House");
+            assertThat(
+                            maren.page.evaluate(
+                                    "[...document.querySelectorAll('input')].filter(({ value }) => value === 'Ice House').length"))
+                    .isEqualTo(1);
         }
     }
 
@@ -143,7 +132,7 @@ class OfflineIT {
                 .get(0);
         try (Visitor maren = Visitor.at(house).signedIn()) {
             maren.visit("/pieces/" + piece);
-            maren.happened("A note …");
+            maren.press("Note");
             maren.fill("What you saw or did", "A soft place below");
             maren.page.context().clearCookies();
             maren.press("Save note");

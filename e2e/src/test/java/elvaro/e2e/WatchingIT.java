@@ -104,8 +104,8 @@ class WatchingIT {
         maren.go("Room");
         maren.reads("0.4 °C");
         maren.go("Settings");
-        maren.press("Shut out Ice probe");
-        assertThat(maren.button("Shut out Ice probe")).hasCount(0);
+        maren.press("Remove access of Ice probe");
+        assertThat(maren.button("Remove access of Ice probe")).hasCount(0);
         assertThat(device.pack(token, "[{\"n\":\"t\",\"u\":\"Cel\",\"v\":0.5}]").status())
                 .isEqualTo(401);
     }
