@@ -11,6 +11,7 @@ import { WorkList } from '../kit/WorkList';
 import { PieceFinder } from '../kit/Search';
 import { Answer } from './Answer';
 import { LookPanel } from './LookPanel';
+import { alongTheRails } from '../kit/rounds';
 import { useAwake } from '../kit/wake';
 
 /** Look and smell, piece after piece along the rails; each look is answered at once. */
@@ -21,10 +22,13 @@ export default function LookPage() {
   const chosen = search.get('piece');
   const choose = (id: string) => setSearch({ piece: id }, { replace: true });
   const waiting = new Set(useOutbox().flatMap((each) => (each.look ? [each.pieceId] : [])));
-  const due = (room.data?.due ?? []).filter(
+  const due = alongTheRails(room.data, room.data?.due ?? []).filter(
     ({ work, subject }) => (work === 'LOOK' || work === 'STOP') && !waiting.has(subject.id),
   );
-  const next = due.find(({ subject, work }) => work === 'LOOK' && subject.id !== chosen)?.subject;
+  const here = due.findIndex(({ subject }) => subject.id === chosen);
+  const next = [...due.slice(here + 1), ...due.slice(0, Math.max(0, here))].find(
+    ({ work }) => work === 'LOOK',
+  )?.subject;
   return (
     <Page title="Look">
       <Box
@@ -83,7 +87,7 @@ function Chosen({ id, next, onNext }: ChosenProps) {
     );
   }
   if (kept !== 'device' && (!shown || kept === 'again')) {
-    return <LookPanel piece={piece.data} onKept={(look) => setKept(look?.id ?? 'device')} />;
+    return <LookPanel piece={piece.data} last={last} onKept={(look) => setKept(look?.id ?? 'device')} />;
   }
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>

@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { PieceView } from '../api/client';
@@ -46,10 +47,20 @@ const nothing: Seen = {
 
 const Look = fieldsOf<Seen>();
 
+/** What was seen before, as it would be told now; its words were of that day. */
+const asBefore = ({ observed }: LookView): Partial<Seen> => ({ ...observed, words: '' });
+
 const first = <T,>(chosen: T[]): T | null => chosen[0] ?? null;
 
 /** What is seen and smelled on one piece, answered when it is kept. */
-export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: LookView | null) => void }) {
+interface Props {
+  piece: PieceView;
+  /** The look before, if there was one. */
+  last?: LookView;
+  onKept: (look: LookView | null) => void;
+}
+
+export function LookPanel({ piece, last, onKept }: Props) {
   const { card } = piece;
   const form = useKeptForm<Seen>(`look ${card.id}`, () => nothing);
   const { values: seen, change } = form;
@@ -88,6 +99,15 @@ export function LookPanel({ piece, onKept }: { piece: PieceView; onKept: (look: 
       <PieceHeading card={card}>
         {card.chamberName}, {card.methodLabel?.toLowerCase()}, day {card.dayNumber} of {card.targetDays}
       </PieceHeading>
+      {last && (
+        <Button
+          variant="outlined"
+          onClick={() => change(asBefore(last))}
+          sx={{ justifySelf: 'start', minHeight: 52, px: 3 }}
+        >
+          All as last time: {last.seen}
+        </Button>
+      )}
       <Chips
         label="Colour"
         words={colours}

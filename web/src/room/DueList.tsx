@@ -6,6 +6,8 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
+import { useRoom } from '../api/room';
+import { alongTheRails, inRounds, roundOf, type Round } from '../kit/rounds';
 import { ProblemNotice } from '../kit/Notices';
 import { useWriteEntry } from '../kit/entries';
 import { kindWords } from '../kit/words';
@@ -26,7 +28,13 @@ export function DueList({ due }: { due: Due[] }) {
   const [all, setAll] = useState(false);
   const decide = useDecide();
   const phone = useMediaQuery('(max-width:899px)');
-  const shown = phone && !all ? due.slice(0, FIRST_ON_A_PHONE) : due;
+  const room = useRoom().data;
+  /** Rounds that somebody wants to see piece by piece. */
+  const [singly, setSingly] = useState<Due['work'][]>([]);
+  const lines = inRounds(due).flatMap((line) =>
+    'all' in line && singly.includes(line.work) ? line.all : [line],
+  );
+  const shown = phone && !all ? lines.slice(0, FIRST_ON_A_PHONE) : lines;
   return (
     <Box component="section" aria-labelledby="due">
       <Typography id="due" variant="h2" sx={{ mb: 1 }}>
@@ -34,20 +42,29 @@ export function DueList({ due }: { due: Due[] }) {
       </Typography>
       <ProblemNotice failure={decide.error} />
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {shown.map((each) => (
-          <DueRow
-            key={`${each.work} ${each.subject.id} ${each.subject.name} ${each.on} ${each.words}`}
-            due={each}
-            onDo={() =>
-              each.place === 'SCALE' ? setDoing(each) : decide.mutate({ due: each, verdict: 'DONE' })
-            }
-            onDecide={() => setDeciding(each)}
-          />
-        ))}
+        {shown.map((line) =>
+          'all' in line ? (
+            <RoundRow
+              key={line.work}
+              round={line}
+              first={alongTheRails(room, line.all)[0]?.subject.id ?? ''}
+              onSingly={() => setSingly([...singly, line.work])}
+            />
+          ) : (
+            <DueRow
+              key={`${line.work} ${line.subject.id} ${line.subject.name} ${line.on} ${line.words}`}
+              due={line}
+              onDo={() =>
+                line.place === 'SCALE' ? setDoing(line) : decide.mutate({ due: line, verdict: 'DONE' })
+              }
+              onDecide={() => setDeciding(line)}
+            />
+          ),
+        )}
       </Box>
-      {shown.length < due.length && (
+      {shown.length < lines.length && (
         <Button fullWidth color="inherit" onClick={() => setAll(true)}>
-          {due.length - shown.length} more
+          {lines.length - shown.length} more
         </Button>
       )}
       <AheadList />
@@ -76,6 +93,57 @@ function loudness({ work, days }: Due): 0 | 1 | 2 {
 
 const LATE_DAYS = 3;
 const LOUD_DAYS = 14;
+
+interface RoundProps {
+  round: Round;
+  /** The piece it begins with. */
+  first: string;
+  onSingly: () => void;
+}
+
+/** Many pieces that wait for the same: one walk past all of them. */
+function RoundRow({ round: { work, all }, first, onSingly }: RoundProps) {
+  const loud = Math.max(...all.map(loudness));
+  const { path, does } = roundOf[work] ?? { path: '/', does: '' };
+  const what = `${does} ${all.length} pieces`;
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        flexWrap: 'wrap',
+        columnGap: 1,
+        py: 0.75,
+        borderTop: '1px solid',
+        borderColor: 'divider',
+      }}
+    >
+      <Box sx={{ flex: '1 1 9rem', minWidth: 0 }}>
+        <Typography sx={{ typography: 'h2', fontSize: '1.25rem' }}>{what}</Typography>
+        <Typography
+          variant="body2"
+          sx={{ color: loud > 0 ? 'warning.main' : 'text.secondary', fontWeight: loud > 0 ? 640 : 400 }}
+        >
+          one round along the rails; the first {all[0]?.words}
+        </Typography>
+      </Box>
+      <Button color="inherit" onClick={onSingly} aria-label={`${what}, one by one`}>
+        One by one
+      </Button>
+      <Button
+        variant={loud === 2 ? 'contained' : 'outlined'}
+        color={loud === 2 ? 'warning' : 'primary'}
+        component={Link}
+        to={`${path}?piece=${first}`}
+        aria-label={`Begin the round: ${what.toLowerCase()}`}
+        sx={{ minHeight: 48 }}
+      >
+        Begin
+      </Button>
+    </Box>
+  );
+}
 
 interface RowProps {
   due: Due;

@@ -10,6 +10,7 @@ import { EntryPanel } from '../piece/EntryPanel';
 import { PieceFinder } from '../kit/Search';
 import { useScale, useScales } from './scale';
 import { ScaleBar } from './ScaleBar';
+import { alongTheRails } from '../kit/rounds';
 import { useAwake } from '../kit/wake';
 
 type ScaleNow = ComponentProps<typeof EntryPanel>['scale'];
@@ -22,7 +23,7 @@ export default function WeighPage() {
   const room = useRoom();
   const [saved, setSaved] = useState<string[]>([]);
   const chosen = search.get('piece');
-  const due = (room.data?.due ?? []).filter(
+  const due = alongTheRails(room.data, room.data?.due ?? []).filter(
     ({ work, subject }) => work === 'WEIGH' && !saved.includes(subject.id),
   );
   const using = useScales();
@@ -30,7 +31,9 @@ export default function WeighPage() {
   const [keptLaying, setKeptLaying] = useState(0);
   const choose = (id: string) => setSearch({ piece: id }, { replace: true });
   const goOn = () => {
-    const next = due.find(({ subject }) => subject.id !== chosen)?.subject.id;
+    // On along the rails from here; what was passed over comes at the end.
+    const here = due.findIndex(({ subject }) => subject.id === chosen);
+    const next = [...due.slice(here + 1), ...due.slice(0, Math.max(0, here))][0]?.subject.id;
     setKeptLaying(shown?.laying ?? keptLaying);
     if (chosen) {
       setSaved([...saved, chosen]);

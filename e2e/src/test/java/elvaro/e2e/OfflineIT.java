@@ -28,6 +28,8 @@ class OfflineIT {
         maren.page.waitForFunction("async () => (await navigator.serviceWorker.ready).active.state === 'activated'");
         maren.page.waitForFunction("""
                 async id => {
+                    const there = await indexedDB.databases();
+                    if (!there.some(({ name }) => name === 'keyval-store')) { return false; }
                     const open = indexedDB.open('keyval-store');
                     const store = await new Promise(done => { open.onsuccess = () => done(open.result); });
                     if (!store.objectStoreNames.contains('keyval')) { store.close(); return false; }

@@ -135,6 +135,7 @@ public class LookService {
                 entry.by(),
                 entry.words(),
                 look.seen().told(),
+                look.seen(),
                 verdict.answer(),
                 verdict.discard(),
                 verdict.because().stream().map(LookView.Because::of).toList(),

@@ -1,6 +1,7 @@
 package elvaro.server.look;
 
 import elvaro.core.inspection.LookVerdict;
+import elvaro.core.inspection.Observation;
 import elvaro.core.inspection.Rule;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.schedule.Work;
@@ -13,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * A look and what was answered.
  *
  * @param seen in one line
+ * @param observed the same, answer by answer
  * @param work the tasks it makes
  * @param stands whether nobody took it back
  * @param photos ids of its pictures, as they came in
@@ -23,6 +25,7 @@ public record LookView(
         String by,
         String words,
         String seen,
+        Observation observed,
         Rule.Answer answer,
         LookVerdict.Discard discard,
         List<Because> because,

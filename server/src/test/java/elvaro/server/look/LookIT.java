@@ -69,6 +69,7 @@ class LookIT {
                 .as("another look under its id is told")
                 .isEqualTo("id-used");
         assertThat(looks.at("/0/answer").asString()).isEqualTo("ACT");
+        assertThat(looks.at("/0/observed/surface").asString()).isEqualTo("WET");
         assertThat(looks.at("/0/because/0/rule").asString()).isEqualTo("WET");
         assertThat(looks.at("/0/by").asString()).isEqualTo("Owner");
         Answer contradiction =
