@@ -42,7 +42,7 @@ export const taggedQuery = (tag: string) => ({
 });
 
 /** Where Elvaro does not answer: among what hangs, as far as this device knows. */
-function knownTagged(tag: string): PieceCard[] {
+export function knownTagged(tag: string): PieceCard[] {
   const room = queryClient.getQueryData<Schema['RoomView']>(['room']);
   return [...(room?.pulled ?? []), ...(room?.chambers.flatMap(({ pieces }) => pieces) ?? [])].filter(
     (piece) => piece.tag.toLowerCase().startsWith(tag.toLowerCase()),

@@ -8,7 +8,7 @@ import { useOutbox } from '../kit/outbox';
 import { useRoom } from '../api/room';
 import { Page, Waiting } from '../kit/Page';
 import { WorkList } from '../kit/WorkList';
-import { PieceFinder } from '../kit/Search';
+import { PieceFinder } from '../kit/PieceFinder';
 import { Answer } from './Answer';
 import { LookPanel } from './LookPanel';
 import { alongTheRails } from '../kit/rounds';

@@ -128,7 +128,7 @@ function RoundRow({ round: { work, all }, first, onSingly }: RoundProps) {
           one round along the rails; the first {all[0]?.words}
         </Typography>
       </Box>
-      <Button color="inherit" onClick={onSingly} aria-label={`${what}, one by one`}>
+      <Button color="inherit" onClick={onSingly} aria-label={`One by one: ${what.toLowerCase()}`}>
         One by one
       </Button>
       <Button

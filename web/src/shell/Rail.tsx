@@ -6,7 +6,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import { NavLink, useLocation } from 'react-router';
 import type { Schema } from '../api/client';
-import { Search } from '../kit/Search';
+import { Find } from './Find';
 import { views, type View } from './views';
 
 /**
@@ -49,7 +49,7 @@ export function Rail({ me }: { me: Schema['Me'] }) {
         <Typography component="span" noWrap sx={{ color: 'text.secondary', flex: '1 1 6rem', minWidth: 0 }}>
           {me.workshopName}, {me.name}
         </Typography>
-        <Search />
+        <Find />
       </Box>
       {wide ? <Tags /> : <Thumb />}
     </Box>

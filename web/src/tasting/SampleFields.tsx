@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { fieldsOf } from '../kit/form/fields';
 import { useUnits } from '../kit/units';
-import { PieceFinder } from '../kit/Search';
+import { PieceFinder } from '../kit/PieceFinder';
 import { finishWords, sample, type SampleText, type TastingText } from './draft';
 
 const Table = fieldsOf<TastingText>();

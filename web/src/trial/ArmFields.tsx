@@ -7,7 +7,7 @@ import { FormGrid } from '../kit/FormGrid';
 import { chamberChoices, methodChoices } from '../kit/choices';
 import { fieldsOf } from '../kit/form/fields';
 import { Group, useGroup } from '../kit/form/group';
-import { PieceFinder } from '../kit/Search';
+import { PieceFinder } from '../kit/PieceFinder';
 import { GiveFields } from '../treatment/GiveFields';
 import { armColour } from './arms';
 import { firstGive, type ArmText, type Known, type TrialText } from './draft';

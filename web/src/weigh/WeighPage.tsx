@@ -7,7 +7,7 @@ import { useRoom } from '../api/room';
 import { Page, Waiting } from '../kit/Page';
 import { WorkList } from '../kit/WorkList';
 import { EntryPanel } from '../piece/EntryPanel';
-import { PieceFinder } from '../kit/Search';
+import { PieceFinder } from '../kit/PieceFinder';
 import { useScale, useScales } from './scale';
 import { ScaleBar } from './ScaleBar';
 import { alongTheRails } from '../kit/rounds';

@@ -68,6 +68,7 @@ class AccessIT {
             String hanging = link(maren, "23A, ");
             String bench = link(maren, "Cut 25B");
             String lot = link(maren, "Hang 37");
+            maren.oneByOne("weigh");
             maren.page
                     .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Weigh \\d")))
                     .first()

@@ -57,6 +57,7 @@ class EverydayIT {
     void a_weigh_in_whose_answer_was_lost_is_sent_again_and_stored_once() {
         try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
             AtomicInteger sent = loseTheFirstAnswer(maren);
+            maren.oneByOne("weigh");
             String button = maren.page
                     .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Weigh \\d")))
                     .first()

@@ -75,7 +75,7 @@ class OfflineIT {
             maren.reads("1 entry waits on this device");
 
             maren.visit("/look?piece=" + pieces.get(1));
-            for (String seen : List.of("brown", "dry", "clean")) {
+            for (String seen : List.of("dark red", "leathery", "nutty")) {
                 maren.chip(seen);
             }
             maren.press("Keep the look");

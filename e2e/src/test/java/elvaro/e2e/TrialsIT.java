@@ -174,7 +174,7 @@ class TrialsIT {
 
     private static void openPiece(Visitor maren, String tag) {
         maren.page
-                .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find a tag"))
+                .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find"))
                 .fill(tag);
         maren.page
                 .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(tag))

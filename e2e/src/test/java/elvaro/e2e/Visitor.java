@@ -142,6 +142,12 @@ final class Visitor implements AutoCloseable {
         sees(view);
     }
 
+    /** In the room: a round piece by piece. */
+    void oneByOne(String work) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^One by one: " + work)))
+                .click();
+    }
+
     /** Waits for the title of a view. */
     void sees(String title) {
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))

@@ -120,7 +120,7 @@ class WholePathIT {
 
     private static void open(Visitor owner, String tag) {
         owner.page
-                .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find a tag"))
+                .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find"))
                 .fill(tag);
         owner.page
                 .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(tag))

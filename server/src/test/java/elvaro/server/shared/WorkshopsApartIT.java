@@ -378,6 +378,7 @@ class WorkshopsApartIT {
                 + switch (pattern) {
                     case "/api/compare" -> "?pieces=" + house.hanging() + "," + house.pulled();
                     case "/api/pieces" -> "?tag=1";
+                    case "/api/find" -> "?words=Hollin";
                     case "/api/lots/{id}/split" -> "?grams=100";
                     case "/api/labels" -> "?size=SHEET_70_37&packs=" + house.pack();
                     case "/api/pieces/{pieceId}/hang-tag" -> "?size=SHEET_70_37";

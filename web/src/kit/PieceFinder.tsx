@@ -2,13 +2,12 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import type { PieceCard } from '../api/client';
 import { queryClient } from '../api/house';
 import { taggedQuery, useTagged } from '../api/pieces';
 import { SectionGlyph } from './SectionGlyph';
 
-/** Finds a piece by its tag. The key `/` leads here. */
+/** Finds a piece by its tag. */
 export function PieceFinder({
   label,
   onPick,
@@ -70,19 +69,5 @@ export function PieceFinder({
       )}
       renderInput={(params) => <TextField {...params} label={label} autoFocus={autoFocus} />}
     />
-  );
-}
-
-export function Search() {
-  const navigate = useNavigate();
-  return (
-    <Box role="search" sx={{ width: { xs: 124, md: 220 } }}>
-      <PieceFinder
-        id="find"
-        size="small"
-        label="Find a tag"
-        onPick={(piece) => navigate(`/pieces/${piece.id}`)}
-      />
-    </Box>
   );
 }
