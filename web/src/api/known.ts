@@ -1,11 +1,11 @@
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
-import { useQueryClient, type Query } from '@tanstack/react-query';
+import { useQueryClient, type Query, type QueryClient } from '@tanstack/react-query';
 import type { PersistQueryClientOptions } from '@tanstack/react-query-persist-client';
 import { del, get, set } from 'idb-keyval';
 import { useEffect } from 'react';
+import type { Schema } from './client';
 import { queryClient } from './house';
 import { looksQuery, pieceQuery } from './pieces';
-import { useRoom } from './room';
 
 /** What is kept of the house on this device, so that the room can be worked in where no network reaches. */
 const kept = new Set([
@@ -65,38 +65,54 @@ export async function forgetKnown(): Promise<void> {
 }
 
 const MOST_BEFOREHAND = 60;
-const BEGIN_AFTER_MS = 1_000;
-const PAUSE_MS = 100;
+const BEGIN_AFTER_MS = 8_000;
+const PAUSE_MS = 150;
 
-/** What is due first is done first. */
-const onPieces = new Set(['WEIGH', 'LOOK', 'STOP', 'PULL', 'PULL_OVERDUE']);
+/** Fetches pieces one after the other, before a network is missed. */
+async function fetchPieces(
+  client: QueryClient,
+  ids: string[],
+  pause: number,
+  left: () => boolean,
+): Promise<void> {
+  for (const id of ids) {
+    if (left()) {
+      return;
+    }
+    await client.prefetchQuery({ ...pieceQuery(id), staleTime: 3_600_000 });
+    await client.prefetchQuery({ ...looksQuery(id), staleTime: 3_600_000 });
+    await new Promise((next) => setTimeout(next, pause));
+  }
+}
 
-/** Fetches the pieces of the room one after the other while nothing else is to do, before a network is missed. */
-export function useBeforehand(): void {
+/** The pieces of a round are wanted next. */
+export function useRoundBeforehand(wanted: string[]): void {
   const client = useQueryClient();
-  const room = useRoom().data;
-  const all = [
-    ...(room?.due.flatMap(({ subject, work }) => (onPieces.has(work) ? [subject.id] : [])) ?? []),
-    ...(room?.pulled.map(({ id }) => id) ?? []),
-    ...(room?.chambers.flatMap(({ pieces }) => pieces.map(({ id }) => id)) ?? []),
-  ];
-  const ids = [...new Set(all)].slice(0, MOST_BEFOREHAND).join(' ');
+  const ids = [...new Set(wanted)].slice(0, MOST_BEFOREHAND).join(' ');
   useEffect(() => {
     let left = false;
-    const fetchAll = async () => {
-      for (const id of ids.split(' ').filter(Boolean)) {
-        if (left) {
-          return;
-        }
-        await client.prefetchQuery({ ...pieceQuery(id), staleTime: 3_600_000 });
-        await client.prefetchQuery({ ...looksQuery(id), staleTime: 3_600_000 });
-        await new Promise((next) => setTimeout(next, PAUSE_MS));
-      }
+    void fetchPieces(client, ids.split(' ').filter(Boolean), 0, () => left);
+    return () => {
+      left = true;
     };
-    const timer = setTimeout(() => void fetchAll(), BEGIN_AFTER_MS);
+  }, [client, ids]);
+}
+
+/** The pieces of the room, once nothing else is to do. The room is as it was last seen: asking for it is for its own view. */
+export function useBeforehand(): void {
+  const client = useQueryClient();
+  useEffect(() => {
+    let left = false;
+    const begin = () => {
+      const room = client.getQueryData<Schema['RoomView']>(['room']);
+      const all = [...(room?.pulled ?? []), ...(room?.chambers.flatMap(({ pieces }) => pieces) ?? [])];
+      const ids = all.slice(0, MOST_BEFOREHAND).map(({ id }) => id);
+      void fetchPieces(client, ids, PAUSE_MS, () => left);
+    };
+    const timer = setTimeout(begin, BEGIN_AFTER_MS);
     return () => {
       left = true;
       clearTimeout(timer);
     };
-  }, [client, ids]);
+  }, [client]);
 }

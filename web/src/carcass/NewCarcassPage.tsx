@@ -104,7 +104,7 @@ function Coming({
           <Came.Measure
             size="small"
             name="price"
-            label={`Price a ${units.perWeightUnit} (optional)`}
+            label={`Price per ${units.perWeightUnit} (optional)`}
             of="price"
           />
           <Came.Check name="skinOn" label="Skin or feathers on" />

@@ -21,7 +21,11 @@ export function AirEvents({ air }: { air: Schema['AirView'] }) {
   return (
     <Box component="section" aria-labelledby="events">
       <Typography id="events" variant="h2">
-        {air.events.length === 0 ? 'Nothing was wrong' : 'What was wrong'}
+        {air.points.length === 0
+          ? 'Not measured'
+          : air.events.length === 0
+            ? 'Nothing was wrong'
+            : 'What was wrong'}
       </Typography>
       {air.events.length === 0 && (
         <Typography sx={{ color: 'text.secondary' }}>

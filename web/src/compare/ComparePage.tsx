@@ -43,7 +43,7 @@ export default function ComparePage() {
             Is ageing worth it?
           </MuiLink>
           <MuiLink component={Link} to="/exchange" sx={{ color: 'secondary.main' }}>
-            Carry away, bring in
+            Export and import
           </MuiLink>
         </Box>
       }

@@ -21,11 +21,11 @@ export default function ExchangePage() {
     </Part>
   );
   return (
-    <Page title="Carry away, bring in">
+    <Page title="Export and import">
       <Box sx={{ display: 'grid', gap: 6, maxWidth: 980, gridTemplateColumns: 'minmax(0, 1fr)' }}>
         {me.role === 'OWNER' ? (
           <>
-            <Part title="Carry away">
+            <Part title="Export">
               <TakeAway />
             </Part>
             {paper}

@@ -16,7 +16,7 @@ export const fieldWords: Record<Field, string> = {
   CUT: 'Cut',
   SUPPLIER: 'Supplier',
   GRADE: 'Grade',
-  PRICE: 'Price a kg',
+  PRICE: 'Price per kg',
   METHOD: 'Method',
   HUNG_ON: 'Hung on',
   GREEN: 'Green weight',

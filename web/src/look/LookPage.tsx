@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { useRoundBeforehand } from '../api/known';
 import { useLooks, usePiece } from '../api/pieces';
 import { useOutbox } from '../kit/outbox';
 import { useRoom } from '../api/room';
@@ -25,6 +26,7 @@ export default function LookPage() {
   const due = alongTheRails(room.data, room.data?.due ?? []).filter(
     ({ work, subject }) => (work === 'LOOK' || work === 'STOP') && !waiting.has(subject.id),
   );
+  useRoundBeforehand(due.map(({ subject }) => subject.id));
   const here = due.findIndex(({ subject }) => subject.id === chosen);
   const next = [...due.slice(here + 1), ...due.slice(0, Math.max(0, here))].find(
     ({ work }) => work === 'LOOK',

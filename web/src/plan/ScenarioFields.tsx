@@ -183,13 +183,7 @@ const Piece = memo(function Piece({ first, methods, chambers, withoutWeight, bon
       >
         {chamberChoices(chambers)}
       </Planned.Choice>
-      <Planned.Measure
-        size="small"
-        name="price"
-        label={`Price, per ${units.perWeightUnit}`}
-        of="price"
-        bare
-      />
+      <Planned.Measure size="small" name="price" label={`Price per ${units.perWeightUnit}`} of="price" bare />
       <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexWrap: 'wrap', my: -1 }}>
         <Planned.Check name="boneIn" label="on the bone" />
         {boneIn && <Planned.Check name="steaksOnBone" label="steaks keep their bone" />}

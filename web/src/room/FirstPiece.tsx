@@ -194,7 +194,7 @@ function Asked({ methods }: { methods: Schema['MethodView'][] }) {
           {methodChoices(methods)}
         </First.Choice>
         <First.Measure name="days" label="Days" of="number" required="Say for how many days." />
-        <First.Measure name="price" label={`Price a ${units.perWeightUnit} (optional)`} of="price" />
+        <First.Measure name="price" label={`Price per ${units.perWeightUnit} (optional)`} of="price" />
       </Box>
       {surface && <Typography>{surface}</Typography>}
       {scenario && forward && (

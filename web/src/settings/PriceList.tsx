@@ -75,7 +75,7 @@ function Steps({ settings }: { settings: Settings }) {
             <Age.Measure
               name={`steps.${index}.price`}
               size="small"
-              label={`Price, per ${units.perWeightUnit}`}
+              label={`Price per ${units.perWeightUnit}`}
               of="price"
               required
               sx={{ width: 150 }}

@@ -39,7 +39,7 @@ export default function SettingsPage() {
         >
           <Box>
             <Button variant="outlined" component={Link} to="/exchange">
-              Carry away, bring in
+              Export and import
             </Button>
           </Box>
         </Part>

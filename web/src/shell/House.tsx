@@ -1,6 +1,6 @@
 import { useColorScheme } from '@mui/material/styles';
 import { lazy, Suspense, useEffect } from 'react';
-import { Route, Routes, useLocation, useNavigationType } from 'react-router';
+import { Link, Route, Routes, useLocation, useNavigationType } from 'react-router';
 import { SetUp } from '../account/SetUp';
 import { SignIn } from '../account/SignIn';
 import { SignInAgain } from '../account/SignInAgain';
@@ -150,8 +150,8 @@ function Inside() {
             <Route
               path="*"
               element={
-                <Page title="There is nothing here">
-                  The address leads nowhere. Choose from the rail above.
+                <Page title="Page not found">
+                  The address leads nowhere. <Link to="/">Back to the room</Link>
                 </Page>
               }
             />

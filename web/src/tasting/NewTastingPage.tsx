@@ -3,7 +3,7 @@ import { useFirstTasting, useTasters, useTastingChoices } from '../api/tastings'
 import { Page, Waiting } from '../kit/Page';
 import { TastingForm } from './TastingForm';
 
-/** Set a table: what is asked, of whom, of which samples, and how it is cooked. */
+/** A new tasting: what is asked, of whom, of which samples, and how it is cooked. */
 export default function NewTastingPage() {
   const [search] = useSearchParams();
   const trialId = search.get('trial');
@@ -14,7 +14,7 @@ export default function NewTastingPage() {
     return <Waiting failure={choices.error ?? tasters.error ?? first.error} />;
   }
   return (
-    <Page title="Set a table">
+    <Page title="New tasting">
       <TastingForm key={trialId} first={first.data} choices={choices.data} known={tasters.data} />
     </Page>
   );

@@ -59,8 +59,8 @@ export function OpenOrReveal({ tasting }: { tasting: Tasting }) {
         <DialogContent>
           <Typography>
             {there < sheets.length
-              ? `${sheets.length - there} of ${sheets.length} sheets are not in, and cannot be handed in any more.`
-              : 'All sheets are in.'}{' '}
+              ? `${sheets.length - there} of ${sheets.length} answers are missing, and cannot be given any more.`
+              : 'Everybody has answered.'}{' '}
             Afterwards nothing is changed: not the answers, not the cores.
           </Typography>
           <ProblemNotice failure={act.error} />

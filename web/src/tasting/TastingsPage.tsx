@@ -27,7 +27,7 @@ export default function TastingsPage() {
       title="Table"
       aside={
         <Button variant="contained" component={Link} to="/tastings/new">
-          Set a table
+          New tasting
         </Button>
       }
     >

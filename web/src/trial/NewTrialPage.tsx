@@ -50,7 +50,7 @@ export default function NewTrialPage() {
     );
   }
   return (
-    <Page title={taken !== null ? 'A trial by a protocol' : next.data ? 'The next trial' : 'Ask a question'}>
+    <Page title={taken !== null ? 'A trial by a protocol' : next.data ? 'The next trial' : 'New trial'}>
       <TrialForm
         key={search.toString()}
         chosen={chosen}

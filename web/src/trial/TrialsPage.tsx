@@ -27,7 +27,7 @@ export default function TrialsPage() {
           <Box sx={{ flex: 1 }} />
           <TakeIn label="Take a protocol in" />
           <Button variant="contained" component={Link} to="/trials/new">
-            Ask a question
+            New trial
           </Button>
         </>
       }

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState, type ComponentProps } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
+import { useRoundBeforehand } from '../api/known';
 import { usePiece } from '../api/pieces';
 import { useRoom } from '../api/room';
 import { Page, Waiting } from '../kit/Page';
@@ -26,6 +27,7 @@ export default function WeighPage() {
   const due = alongTheRails(room.data, room.data?.due ?? []).filter(
     ({ work, subject }) => work === 'WEIGH' && !saved.includes(subject.id),
   );
+  useRoundBeforehand(due.map(({ subject }) => subject.id));
   const using = useScales();
   const shown = useScale(using.scale?.id);
   const [keptLaying, setKeptLaying] = useState(0);

@@ -44,9 +44,9 @@ class ExchangeIT {
         try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
             maren.go("Settings");
             maren.page
-                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Carry away, bring in"))
+                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Export and import"))
                     .click();
-            maren.sees("Carry away, bring in");
+            maren.sees("Export and import");
             assertThat(Files.size(saved(maren, "Save the workbook").path())).isGreaterThan(50_000);
             Path archive = saved(maren, "Save the archive").path();
             maren.field("Archive of Elvaro").setInputFiles(archive);

@@ -54,7 +54,7 @@ class OfflineIT {
                 .body()
                 .at("/card/expectedNowGrams")
                 .asInt();
-        try (Visitor maren = Visitor.withPhone(house).signedIn()) {
+        try (Visitor maren = Visitor.withPhoneOfTheHouse(house).signedIn()) {
             isOnTheDevice(maren, pieces.get(2));
             maren.page.context().setOffline(true);
             maren.page.reload();

@@ -20,7 +20,7 @@ class TastingsIT {
     private static void set(Visitor maren, String question, List<String> guests) {
         maren.go("Table");
         maren.page
-                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Set a table"))
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("New tasting"))
                 .click();
         maren.fill("The question, in words", question);
         maren.fill("Sample 1", "Honey");

@@ -105,7 +105,7 @@ class TrialsIT {
     private static void askAndHang(Visitor maren) {
         maren.page.keyboard().press("q");
         maren.page
-                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Ask a question"))
+                .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("New trial"))
                 .click();
         maren.press("Draw, split and hang it");
         maren.reads("Put the question in words.");

@@ -13,6 +13,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -51,6 +52,10 @@ final class Visitor implements AutoCloseable {
     private final String address;
 
     private Visitor(House house, int width, int height) {
+        this(house, width, height, ServiceWorkerPolicy.BLOCK);
+    }
+
+    private Visitor(House house, int width, int height, ServiceWorkerPolicy installed) {
         address = house.address;
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
         context = BROWSER.newContext(new Browser.NewContextOptions()
@@ -58,6 +63,7 @@ final class Visitor implements AutoCloseable {
                 .setColorScheme(ColorScheme.LIGHT)
                 .setHasTouch(width < 1280)
                 .setReducedMotion(ReducedMotion.REDUCE)
+                .setServiceWorkers(installed)
                 .setLocale("en-GB"));
         page = context.newPage();
         page.onRequest(request -> {
@@ -81,6 +87,11 @@ final class Visitor implements AutoCloseable {
 
     static Visitor withPhone(House house) {
         return new Visitor(house, 390, 844);
+    }
+
+    /** The app is installed on it, which takes a while. */
+    static Visitor withPhoneOfTheHouse(House house) {
+        return new Visitor(house, 390, 844, ServiceWorkerPolicy.ALLOW);
     }
 
     static Visitor withTablet(House house) {

@@ -139,9 +139,9 @@ public enum Work {
                 days < 0
                         ? "to hang in %s".formatted(Quantity.days(-days))
                         : days == 0 ? "to hang today" : "%s late".formatted(late);
-            case WEIGH -> inTime ? "weighing day" : "weighing %s late".formatted(late);
-            case TURN -> inTime ? "turning day" : "turning %s late".formatted(late);
-            case LOOK -> inTime ? "look and smell" : "looking %s late".formatted(late);
+            case WEIGH -> inTime ? "weigh it today" : "to be weighed, %s late".formatted(late);
+            case TURN -> inTime ? "turn it today" : "to be turned, %s late".formatted(late);
+            case LOOK -> inTime ? "look and smell today" : "to be looked at, %s late".formatted(late);
             case CHANGE_ICE ->
                 (detail == null ? "drain, fresh ice" : detail) + (inTime ? "" : ", %s late".formatted(late));
         };

@@ -141,14 +141,14 @@ class AgendaTest {
                     CUT          | 0  | pulled today
                     CUT          | 3  | pulled 3 days ago
                     HANG         | 1  | came 1 day ago
-                    WEIGH        | 0  | weighing day
-                    WEIGH        | 2  | weighing 2 days late
+                    WEIGH        | 0  | weigh it today
+                    WEIGH        | 2  | to be weighed, 2 days late
                     BUY          | -2 | to hang in 2 days
                     BUY          | 0  | to hang today
                     BUY          | 1  | 1 day late
-                    TURN         | 0  | turning day
-                    LOOK         | 0  | look and smell
-                    LOOK         | 3  | looking 3 days late
+                    TURN         | 0  | turn it today
+                    LOOK         | 0  | look and smell today
+                    LOOK         | 3  | to be looked at, 3 days late
                     CHANGE_ICE   | 0  | drain, fresh ice
                     CHANGE_ICE   | 2  | drain, fresh ice, 2 days late
                     DECIDE       | 2  | a silence, 2 days ago
