@@ -25,6 +25,9 @@ let drawnFor: Schema['Me'] | undefined;
 /** Whether Elvaro said so since the page was opened, and not only this device. */
 let confirmed = false;
 
+/** Whether Elvaro was asked since, and answered or did not. */
+let asked = false;
+
 function draw(me: Schema['Me'] | undefined): void {
   drawnFor = me;
   drawFor(me?.id);
@@ -37,7 +40,10 @@ const session = {
   queryKey: ['session'],
   queryFn: async () => {
     drawFor(undefined); // whoever it is now
-    const { me, setupNeeded } = await answer(api.GET('/api/session')).finally(() => drawFor(drawnFor?.id));
+    const { me, setupNeeded } = await answer(api.GET('/api/session')).finally(() => {
+      asked = true;
+      drawFor(drawnFor?.id);
+    });
     if (me && drawnFor && me.id !== drawnFor.id) {
       // Another person is in: nothing of the one before stays on the screen.
       if (confirmed) {
@@ -62,8 +68,14 @@ whenSignedOut(() => void queryClient.invalidateQueries({ queryKey: session.query
 
 export const useSession = () => useQuery({ ...session, staleTime: 60_000 });
 
-/** The same asked anew when the page is opened: what the device knows counts only where Elvaro does not answer. */
-export const useSessionAtTheDoor = () => useQuery({ ...session, refetchOnMount: 'always', retry: false });
+/**
+ * The same asked anew when the page is opened: what the device knows counts only where Elvaro does not answer. No data until
+ * it was asked.
+ */
+export function useSessionAtTheDoor() {
+  const { data, error } = useQuery({ ...session, refetchOnMount: 'always', retry: false });
+  return { data: asked ? data : undefined, error };
+}
 
 /** Asks again whether Elvaro answers. */
 export const askAgain = () => queryClient.refetchQueries({ queryKey: session.queryKey });

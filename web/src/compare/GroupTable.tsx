@@ -24,7 +24,11 @@ export function GroupTable({ evidence, ask, colourOf }: Props) {
   const signed = (value: number) => `${value > 0 ? '+' : ''}${(value * 100).toFixed(1)}`.replace('-', '−');
   const unit = cost ? '%' : 'points';
   return (
-    <DataTable label="Groups" sx={{ width: '100%', '& td:not(:first-of-type)': { whiteSpace: 'nowrap' } }}>
+    <DataTable
+      list
+      label="Groups"
+      sx={{ width: '100%', '& td:not(:first-of-type)': { whiteSpace: 'nowrap' } }}
+    >
       <thead>
         <tr>
           <th scope="col">group</th>

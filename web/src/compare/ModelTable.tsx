@@ -19,7 +19,7 @@ export function ModelTable({ model, cost }: { model: Schema['ModelView']; cost: 
         degrees of freedom, residual standard deviation {figure(model.residualSd)}, R²{' '}
         {model.explained.toFixed(3)}.{model.dropped.length > 0 && ` Left out: ${model.dropped.join(', ')}.`}
       </Typography>
-      <DataTable label="Linear model">
+      <DataTable list label="Linear model">
         <thead>
           <tr>
             {['term', 'estimate', 'standard error', 't', 'p', '95 % from', 'to'].map((head) => (

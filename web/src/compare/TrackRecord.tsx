@@ -42,7 +42,7 @@ function Weeks({ weeks }: { weeks: Record['weeks'] }) {
         Each finished piece, forecast again from what was known on its first day and every week after. Of five
         pulls four are meant to lie within the band.
       </Typography>
-      <DataTable label="How good the forecasts were" sx={{ maxWidth: 760 }}>
+      <DataTable list label="How good the forecasts were" sx={{ maxWidth: 760 }}>
         <thead>
           <tr>
             <th scope="col">made</th>

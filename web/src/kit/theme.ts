@@ -18,6 +18,10 @@ declare module '@mui/material/styles' {
   }
 }
 
+/** Where fingers point, in gloves or not. */
+const PHONE = '@media (max-width: 899.95px)';
+const gloves = { [PHONE]: { minHeight: 48 } };
+
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-scheme' },
   colorSchemes: {
@@ -58,9 +62,16 @@ export const theme = createTheme({
     },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)' } } },
-    MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { minHeight: 44 } } },
+    MuiButton: {
+      defaultProps: { disableElevation: true },
+      styleOverrides: { root: { minHeight: 44, ...gloves } },
+    },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
-    MuiIconButton: { styleOverrides: { root: { minWidth: 44, minHeight: 44 } } },
+    MuiIconButton: {
+      styleOverrides: { root: { minWidth: 44, minHeight: 44, [PHONE]: { minWidth: 48, minHeight: 48 } } },
+    },
+    MuiMenuItem: { styleOverrides: { root: gloves } },
+    MuiOutlinedInput: { styleOverrides: { root: gloves } },
     MuiToggleButton: {
       styleOverrides: {
         root: { color: 'var(--mui-palette-text-primary)', textTransform: 'none', minHeight: 48 },

@@ -64,10 +64,23 @@ function PieceSheet({ piece }: { piece: PieceView }) {
         sx={{
           display: 'grid',
           gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '300px minmax(0, 1fr)' },
-          gap: { xs: 3, md: 5 },
+          gridTemplateAreas: { xs: '"do" "picture" "rest"', md: '"picture do" "picture rest"' },
+          gridTemplateRows: { md: 'auto 1fr' },
+          columnGap: 5,
+          rowGap: 3,
         }}
       >
-        <Box>
+        {/* What can be done comes first: on a phone it lies above the picture. */}
+        <Box sx={{ display: 'grid', gap: 3, minWidth: 0, gridArea: 'do' }}>
+          <Overdue piece={piece} />
+          <Actions
+            piece={piece}
+            onDo={setDoing}
+            onTreat={() => setTreating(true)}
+            onHang={() => setHanging(true)}
+          />
+        </Box>
+        <Box sx={{ gridArea: 'picture' }}>
           <Box sx={{ display: 'grid', placeItems: 'center' }}>
             {card.state === 'HANGING' && <Box sx={{ width: 2, height: 16, bgcolor: 'rail' }} />}
             <SectionGlyph
@@ -79,8 +92,7 @@ function PieceSheet({ piece }: { piece: PieceView }) {
           </Box>
           <SectionKey piece={piece} />
         </Box>
-        <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
-          <Overdue piece={piece} />
+        <Box sx={{ display: 'grid', gap: 3, minWidth: 0, gridArea: 'rest' }}>
           {card.state === 'HANGING' && piece.ahead?.driftAdvice && (
             <DriftNotice advice={piece.ahead.driftAdvice} />
           )}
@@ -94,12 +106,6 @@ function PieceSheet({ piece }: { piece: PieceView }) {
           ))}
           <Facts piece={piece} />
           <OnIce key={piece.version} piece={piece} />
-          <Actions
-            piece={piece}
-            onDo={setDoing}
-            onTreat={() => setTreating(true)}
-            onHang={() => setHanging(true)}
-          />
           <ForecastCurve piece={piece} />
           {card.state === 'HANGING' && piece.ahead && (
             <>

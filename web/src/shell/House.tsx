@@ -89,7 +89,7 @@ function Inside() {
     }
   }, [theme, setMode]);
 
-  if (!session.data || !session.isFetchedAfterMount) {
+  if (!session.data) {
     return <Waiting failure={session.error} />;
   }
   if (session.data.setupNeeded) {

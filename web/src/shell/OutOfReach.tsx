@@ -1,10 +1,10 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQueryClient } from '@tanstack/react-query';
-import dayjs from 'dayjs';
 import { useEffect, useRef, useState } from 'react';
 import { askAgain, refresh } from '../api/house';
 import { useReached } from '../api/reach';
+import { moment } from '../kit/units';
 
 const ASK_EVERY_MS = 4_000;
 
@@ -50,7 +50,7 @@ export function OutOfReach() {
     >
       <Typography sx={{ fontWeight: 620 }}>
         Elvaro does not answer.
-        {since !== null && ` What you see is as of ${dayjs(since).format('D MMM, HH:mm')}.`}
+        {since !== null && ` What you see is as of ${moment(new Date(since).toISOString())}.`}
       </Typography>
       <Typography variant="body2">
         Weights, looks, pulls and notes are kept on this device and sent later. All else must wait.

@@ -18,7 +18,7 @@ export function Makings() {
       <Typography id="made" variant="h2" sx={{ mb: 1 }}>
         Ground and rendered
       </Typography>
-      <DataTable label="Ground and rendered" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
+      <DataTable list label="Ground and rendered" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
         <thead>
           <tr>
             <th scope="col">Lot</th>

@@ -16,7 +16,7 @@ interface Props {
 export function PackTable({ packs, withPiece = false }: Props) {
   const units = useUnits();
   return (
-    <DataTable label="Packs" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
+    <DataTable list label="Packs" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
       <thead>
         <tr>
           <th scope="col">No.</th>

@@ -31,7 +31,7 @@ export function Panel({ tasters }: { tasters: Taster[] }) {
         Who often stands apart is not wrong: tongues differ. Who says otherwise the second time tells you
         less. It is kept for this shop only, and no taster sees it.
       </Typography>
-      <DataTable label="Tasters">
+      <DataTable list label="Tasters">
         <thead>
           <tr>
             <th scope="col">Taster</th>
