@@ -73,8 +73,9 @@ export const useSession = () => useQuery({ ...session, staleTime: 60_000 });
  * it was asked.
  */
 export function useSessionAtTheDoor() {
-  const { data, error } = useQuery({ ...session, refetchOnMount: 'always', retry: false });
-  return { data: asked ? data : undefined, error };
+  // Whether it is being asked is read as well: an answer that says what the device knew would else go unnoticed.
+  const { data, error, isFetching } = useQuery({ ...session, refetchOnMount: 'always', retry: false });
+  return { data: asked ? data : undefined, error, isFetching };
 }
 
 /** Asks again whether Elvaro answers. */
