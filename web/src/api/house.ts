@@ -59,8 +59,9 @@ const session = {
   },
 };
 
-/** Where this device knows who was in last, though Elvaro cannot be asked. */
+/** What this device knows, and of whom: all of it is asked anew as it is shown, however fresh it is. */
 export function drawAsKnown(): void {
+  void queryClient.invalidateQueries({ refetchType: 'none' });
   draw(queryClient.getQueryData<{ me?: Schema['Me'] }>(session.queryKey)?.me);
 }
 

@@ -69,6 +69,7 @@ class OfflineIT {
             }
 
             maren.visit("/weigh?piece=" + pieces.get(0));
+            maren.reads("Weight on the scale");
             maren.fill("Weight on the scale", "%.3f".formatted(expected / 1000.0));
             maren.press("Save weight");
             maren.reads(tags.get(0) + ": ");
