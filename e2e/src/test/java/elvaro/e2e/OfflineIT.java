@@ -55,7 +55,7 @@ class OfflineIT {
                 .at("/card/expectedNowGrams")
                 .asInt();
         try (Visitor maren = Visitor.withPhoneOfTheHouse(house).signedIn()) {
-            isOnTheDevice(maren, pieces.get(2));
+            pieces.forEach(piece -> isOnTheDevice(maren, piece));
             maren.page.context().setOffline(true);
             maren.page.reload();
             maren.sees("Room");
@@ -63,6 +63,7 @@ class OfflineIT {
             maren.reads("What you see is as of");
             for (String view : List.of("/plan", "/compare", "/stock", "/trials", "/pieces/" + pieces.get(0))) {
                 maren.visit(view);
+                maren.page.waitForTimeout(1_500); // a person looks at a page before the next
                 assertThat(maren.page.getByText("Elvaro does not answer").first())
                         .isVisible();
                 maren.doesNotRead("This view broke");
