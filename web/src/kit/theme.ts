@@ -61,7 +61,11 @@ export const theme = createTheme({
       },
     },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
-    MuiDialog: { styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)' } } },
+    MuiDialog: {
+      // What is closed is gone at once: the next key or touch is for the page.
+      defaultProps: { transitionDuration: { enter: 120, exit: 0 } },
+      styleOverrides: { paper: { border: '1px solid var(--mui-palette-divider)' } },
+    },
     MuiButton: {
       defaultProps: { disableElevation: true },
       styleOverrides: { root: { minHeight: 44, ...gloves } },

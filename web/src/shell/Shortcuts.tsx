@@ -22,13 +22,14 @@ const keys: { key: string; does: string; to?: string }[] = [
   { key: LIST, does: 'this list' },
 ];
 
+const OVER_THE_PAGE = '[role=dialog], .MuiModal-root';
+
 /** Whether letters go into a field, look for a choice in an open list, or belong to what is open over the page. */
 const isTaken = (target: EventTarget | null) =>
-  document.querySelector('[role=dialog], [role=presentation].MuiModal-root') !== null ||
-  (target instanceof HTMLElement &&
-    (target.isContentEditable ||
-      /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) ||
-      target.closest('[role=listbox], [role=menu]') !== null));
+  target instanceof HTMLElement &&
+  (target.isContentEditable ||
+    /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) ||
+    target.closest(`[role=listbox], [role=menu], ${OVER_THE_PAGE}`) !== null);
 
 /** Single keys that lead round the house, and the list of them. They can be turned off, and rest while a dialog is open. */
 export function Shortcuts() {
@@ -48,9 +49,9 @@ export function Shortcuts() {
         return;
       }
       event.preventDefault();
-      // A scanner's first letter is no shortcut: what follows it at once tells.
+      // A scanner's first letter is no shortcut: what follows it at once tells. What was just closed is gone by then.
       later = window.setTimeout(() => {
-        if (isScanning()) {
+        if (isScanning() || document.querySelector(OVER_THE_PAGE)) {
           return;
         }
         if (shortcut.to) {

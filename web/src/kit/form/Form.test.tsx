@@ -56,6 +56,27 @@ test('a form left half-filled is there on return, and begins afresh once it was 
   expect(screen.getByRole('textbox', { name: 'Name' })).toHaveValue('');
 });
 
+test('only what is typed counts as a change: beginning afresh leaves what was said of it', async () => {
+  const changed = vi.fn();
+  function Answered() {
+    const form = useKeptForm<Text>(null, () => ({ name: '', weight: '', price: '' }));
+    return (
+      <Form form={form} failure={null} onChange={changed} onSubmit={form.clear}>
+        <F.Text name="name" label="Name" />
+        <Save busy={false} failure={null}>
+          Keep it
+        </Save>
+      </Form>
+    );
+  }
+  show(<Answered />);
+  await userEvent.type(screen.getByRole('textbox', { name: 'Name' }), 'rib');
+  expect(changed).toHaveBeenCalledTimes(3);
+  await send();
+  expect(screen.getByRole('textbox', { name: 'Name' })).toHaveValue('');
+  expect(changed).toHaveBeenCalledTimes(3);
+});
+
 test('what is needed or cannot be read is said at its field, and nothing is sent', async () => {
   const sent = vi.fn();
   show(<Example sent={sent} />);

@@ -49,7 +49,12 @@ export function Form<T extends FieldValues>({
     changed.current = onChange;
   });
   useEffect(
-    () => hook.subscribe({ formState: { values: true }, callback: () => changed.current?.() }),
+    () =>
+      hook.subscribe({
+        formState: { values: true },
+        // Without the name of a field the form begins afresh, after it was carried out: that is to stay said.
+        callback: ({ name }) => name !== undefined && changed.current?.(),
+      }),
     [hook],
   );
   return (

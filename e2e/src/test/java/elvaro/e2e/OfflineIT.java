@@ -3,11 +3,15 @@ package elvaro.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import elvaro.server.support.Client;
 import java.util.List;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 
 /** A cold room that no network reaches: the app opens, is worked with, and sends what was entered. */
 class OfflineIT {
@@ -19,20 +23,101 @@ class OfflineIT {
         client.must(client.signIn(House.OWNER, House.PASSWORD));
     }
 
+    private static final String KNOWN = """
+            async id => {
+                const worker = await navigator.serviceWorker.ready;
+                const there = await indexedDB.databases();
+                if (worker.active.state !== 'activated' || !there.some(({ name }) => name === 'keyval-store')) {
+                    return false;
+                }
+                const open = indexedDB.open('keyval-store');
+                const store = await new Promise(done => { open.onsuccess = () => done(open.result); });
+                const asked = store.transaction('keyval').objectStore('keyval').get('elvaro known');
+                const known = await new Promise(done => { asked.onsuccess = () => done(asked.result); });
+                store.close();
+                return String(known).includes('["looks","' + id + '"]');
+            }""";
+
+    /** The app is on the device, and the piece is known to it: a promise is always true to what waits in the page, so it is asked anew. */
+    private static void isOnTheDevice(Visitor maren, String piece) {
+        for (int asked = 0; asked < 120 && !(Boolean) maren.page.evaluate(KNOWN, piece); asked++) {
+            maren.page.waitForTimeout(500);
+        }
+        assertThat(maren.page.evaluate(KNOWN, piece)).isEqualTo(true);
+    }
+
     @Test
-    void it_opens_and_reloads_without_a_network_and_no_view_breaks() {
+    void it_opens_without_a_network_every_view_loads_and_what_is_entered_is_sent_later() {
+        List<String> pieces =
+                client.hangAgo(9, client.chamber("Cabinet " + UUID.randomUUID(), 90_000), 9, 4000, 4100, 4200);
+        List<String> tags = pieces.stream()
+                .map(piece -> client.get("/api/pieces/" + piece)
+                        .body()
+                        .at("/card/tag")
+                        .asString())
+                .toList();
+        int expected = client.get("/api/pieces/" + pieces.get(0))
+                .body()
+                .at("/card/expectedNowGrams")
+                .asInt();
         try (Visitor maren = Visitor.withPhoneOfTheHouse(house).signedIn()) {
-            maren.page.waitForFunction(
-                    "async () => (await navigator.serviceWorker.ready).active.state === 'activated'");
-            maren.page.waitForTimeout(3_000); // who is in is kept on the device
+            pieces.forEach(piece -> isOnTheDevice(maren, piece));
             maren.page.context().setOffline(true);
             maren.page.reload();
-            for (String view : List.of("/", "/plan", "/compare", "/weigh", "/look")) {
+            maren.sees("Room");
+            maren.reads("Elvaro does not answer.");
+            maren.reads("What you see is as of");
+            for (String view : List.of("/plan", "/compare", "/stock", "/trials", "/pieces/" + pieces.get(0))) {
                 maren.visit(view);
-                maren.reads("Elvaro does not answer");
+                maren.page.waitForTimeout(1_500); // a person looks at a page before the next
+                assertThat(maren.page.getByText("Elvaro does not answer").first())
+                        .isVisible();
                 maren.doesNotRead("This view broke");
             }
+
+            maren.visit("/weigh?piece=" + pieces.get(0));
+            maren.reads("Weight on the scale");
+            maren.fill("Weight on the scale", "%.3f".formatted(expected / 1000.0));
+            maren.press("Save weight");
+            maren.reads(tags.get(0) + ": ");
+            maren.reads("1 entry waits on this device");
+
+            maren.visit("/look?piece=" + pieces.get(1));
+            for (String seen : List.of("dark red", "leathery", "nutty")) {
+                maren.chip(seen);
+            }
+            maren.press("Keep the look");
+            maren.reads("What to do about it is said once Elvaro answers");
+
+            maren.visit("/pieces/" + pieces.get(2));
+            maren.press("Pull");
+            maren.fill("Weight at the pull", "3.7");
+            maren.press("Pull it");
+            maren.reads("3 entries wait on this device");
+            assertThat(maren.overflow()).isZero();
+
+            maren.visit("/settings");
+            maren.page.reload();
+            maren.reads("3 entries wait on this device");
+            maren.page.context().setOffline(false);
+            assertThat(maren.page.getByText("wait on this device")).hasCount(0);
+            maren.doesNotRead("Elvaro does not answer.");
+            assertThat(maren.page.getByRole(
+                            AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Drop"))))
+                    .hasCount(0);
         }
+        assertThat(kinds(pieces.get(0))).contains("WEIGHED");
+        assertThat(kinds(pieces.get(1))).contains("LOOKED");
+        assertThat(kinds(pieces.get(2))).contains("PULLED");
+    }
+
+    private List<String> kinds(String piece) {
+        return client.get("/api/pieces/" + piece)
+                .body()
+                .path("log")
+                .valueStream()
+                .map((JsonNode entry) -> entry.path("kind").asString())
+                .toList();
     }
 
     @Test

@@ -58,9 +58,9 @@ class TrialsIT {
             maren.reads("points less shrink than Plain");
             maren.reads("That is not chance.");
             maren.reads("Seen beside it");
-            assertThat(maren.page.getByText("degrees of freedom").first()).isHidden();
+            assertThat(maren.page.getByText("degree of freedom").first()).isHidden();
             maren.button("How sure is that?").first().click();
-            assertThat(maren.page.getByText("degrees of freedom").first()).isVisible();
+            assertThat(maren.page.getByText("degree of freedom").first()).isVisible();
             maren.doesNotRead("What weakens it");
             maren.field("What you learnt from it").fill("It keeps the water in.");
             maren.press("Keep it");
