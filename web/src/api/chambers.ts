@@ -5,7 +5,7 @@ export const useChambers = () =>
   useQuery({ queryKey: ['chambers'], queryFn: () => answer(api.GET('/api/chambers')) });
 
 /** The air of a chamber in the hours up to now; as many points as a screen shows apart. */
-export const useAir = (id: string, hours: number) =>
+export const useAir = (id: string, hours: number, points: number) =>
   useQuery({
     queryKey: ['air', id, hours],
     queryFn: () => {
@@ -13,7 +13,7 @@ export const useAir = (id: string, hours: number) =>
       const from = new Date(to.getTime() - hours * 3_600_000);
       return answer(
         api.GET('/api/chambers/{id}/air', {
-          params: { path: { id }, query: { from: from.toISOString(), to: to.toISOString(), points: 400 } },
+          params: { path: { id }, query: { from: from.toISOString(), to: to.toISOString(), points } },
         }),
       );
     },
@@ -44,4 +44,11 @@ export const useChamberRecord = (id: string, from: string, to: string) =>
       answer(api.GET('/api/chambers/{id}/record', { params: { path: { id }, query: { from, to } } })),
     placeholderData: (before) => before,
     retry: false,
+  });
+
+/** How full each chamber will be. */
+export const useLoad = (days: number) =>
+  useQuery({
+    queryKey: ['load', days],
+    queryFn: () => answer(api.GET('/api/load', { params: { query: { days } } })),
   });

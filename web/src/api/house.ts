@@ -2,6 +2,7 @@ import { QueryClient, useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { unitsFor } from '../kit/reader';
 import { keepDraftsOf } from '../kit/drafts';
+import { localeOf, writeAs } from '../kit/locale';
 import { answer, api, drawFor, Problem, whenSignedOut, writeQuantitiesWith, type Schema } from './client';
 
 export const queryClient = new QueryClient({
@@ -31,6 +32,7 @@ let asked = false;
 function draw(me: Schema['Me'] | undefined): void {
   drawnFor = me;
   drawFor(me?.id);
+  writeAs(localeOf(me));
   keepDraftsOf(me?.id);
   writeQuantitiesWith(unitsFor(me).sentence);
 }

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api } from './client';
+import { answer, api, type Schema } from './client';
 
 export const useCuts = () =>
   useQuery({ queryKey: ['cuts'], queryFn: () => answer(api.GET('/api/cuts')), staleTime: Infinity });
@@ -23,4 +23,16 @@ export const useSection = (query: { code: string; grams: number; fatCoverMm: num
     enabled: query.code !== '' && query.grams > 0,
     placeholderData: (before) => before,
     staleTime: Infinity,
+  });
+
+/** What a lot would become, as it is being described. */
+export const useLotAhead = (body: Schema['LotAheadForm'] | null) =>
+  useQuery({
+    queryKey: ['plan', 'lot', body],
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/plan/lot', { body: body as Schema['LotAheadForm'], signal })),
+    enabled: body !== null,
+    placeholderData: (before) => before,
+    retry: false,
+    gcTime: 30_000,
   });

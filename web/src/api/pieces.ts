@@ -21,6 +21,13 @@ export const looksQuery = (id: string) => ({
 
 export const useLooks = (id: string) => useQuery(looksQuery(id));
 
+/** What comes next for a piece. */
+export const useNext = (id: string) =>
+  useQuery({
+    queryKey: ['pieces', id, 'next'],
+    queryFn: () => answer(api.GET('/api/pieces/{id}/next', { params: { path: { id } } })),
+  });
+
 export const usePieceRecord = (id: string) =>
   useQuery({
     queryKey: ['record', id],

@@ -9,7 +9,7 @@ import { useBenchLessons } from '../api/bench';
 import { refresh } from '../api/house';
 import { DataTable } from '../kit/DataTable';
 import { ProblemNotice } from '../kit/Notices';
-import { percent, readNumber, useUnits, type Units } from '../kit/units';
+import { figure, percent, readNumber, type Units, useUnits } from '../kit/units';
 import { orderWords, type Order } from './words';
 
 type Lesson = Schema['BenchLesson'];
@@ -99,7 +99,7 @@ function Measured({ bench }: { bench: Schema['BenchView'] }) {
 
 function Lessons({ lessons, units }: { lessons: Schema['LessonsOfBenches']; units: Units }) {
   const mm = (value: number) => `${value <= -0.05 ? '−' : ''}${units.thickness(Math.abs(value))}`;
-  const times = (value: number) => `${value.toFixed(2)} times the law`;
+  const times = (value: number) => `${figure(value, 2)} times the law`;
   const points = (value: number) => percent(value);
   const rows: { name: string; lesson: Lesson; say: (value: number) => string }[] = [
     ...lessons.margin.map((lesson) => ({

@@ -13,7 +13,7 @@ import { newId } from '../kit/drafts';
 import { Figure } from '../kit/Figure';
 import { CautionText, ProblemNotice, Questions } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
-import { moment, useUnits } from '../kit/units';
+import { figure, moment, useUnits } from '../kit/units';
 import { CoolingLog } from './CoolingLog';
 import { CutOff } from './CutOff';
 import { HideOff } from './HideOff';
@@ -127,7 +127,7 @@ function StillHangs({ carcass }: { carcass: Carcass }) {
       </Typography>
       {now && (card.dayNumber ?? 0) > 0 && (
         <Typography>
-          By the air it had, that is {now.equivalentDays.toFixed(1)} days at {units.temperature(0)}.
+          By the air it had, that is {figure(now.equivalentDays, 1)} days at {units.temperature(0)}.
         </Typography>
       )}
       {piece.data && <OnIce key={piece.data.version} piece={piece.data} />}

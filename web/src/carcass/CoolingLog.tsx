@@ -10,7 +10,7 @@ import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { ProblemNotice } from '../kit/Notices';
-import { moment, useUnits } from '../kit/units';
+import { figure, moment, useUnits } from '../kit/units';
 
 interface Text {
   core: string;
@@ -57,7 +57,7 @@ export function CoolingLog({ carcass }: { carcass: Schema['CarcassView'] }) {
         sx={{ fontWeight: cooling.late ? 640 : 400, color: cooling.late ? 'error.main' : undefined }}
       >
         {cooling.coldAt
-          ? `Cold, at or below ${limit}, after ${cooling.hours?.toFixed(1)} h.`
+          ? `Cold, at or below ${limit}, after ${figure(cooling.hours ?? 0, 1)} h.`
           : cooling.expectedColdAt
             ? `At ${limit} by ${moment(cooling.expectedColdAt)}, going on as it did.`
             : `Not known to be cold: ${limit} in the core.`}

@@ -84,14 +84,8 @@ function Coming({
           <Came.Text size="small" name="tag" label="Game tag" most={60} />
           <Came.Text size="small" name="permit" label="Permit" most={60} />
           <Came.Text size="small" name="place" label="Where, in words" most={120} />
-          <Came.Text
-            size="small"
-            name="killedAt"
-            label="Killed"
-            type="datetime-local"
-            required="Say when it was killed."
-          />
-          <Came.Text size="small" name="cooledAt" label="Cold to the core (optional)" type="datetime-local" />
+          <Came.Day size="small" name="killedAt" label="Killed" clock required="Say when it was killed." />
+          <Came.Day size="small" name="cooledAt" label="Cold to the core (optional)" clock />
           <Came.Text size="small" name="wound" label="Wound" most={200} />
           <Came.Text size="small" name="supplier" label="From" most={80} />
           <Came.Weight size="small" name="weight" label="Weight" required="Weigh it." />

@@ -4,7 +4,7 @@ import { ChartsReferenceLine } from '@mui/x-charts/ChartsReferenceLine';
 import { LineChart } from '@mui/x-charts/LineChart';
 import type { ReactNode } from 'react';
 import type { Schema } from '../api/client';
-import { axisTime, withGaps } from './stretch';
+import { axisTime, ticks, withGaps } from './stretch';
 
 type AirPoint = Schema['AirPointView'];
 
@@ -72,7 +72,7 @@ export function AirChart(props: Props) {
             skipAnimation
             disableKeyboardNavigation
             disableAxisListener
-            margin={{ left: 4, right: 18, top: 12, bottom: 0 }}
+            margin={{ left: 4, right: levels.length > 0 ? 58 : 18, top: 12, bottom: 0 }}
             grid={{ horizontal: true }}
             xAxis={[
               {
@@ -81,6 +81,7 @@ export function AirChart(props: Props) {
                 min: new Date(air.from),
                 max: new Date(air.to),
                 height: 26,
+                tickInterval: ticks(air.from, air.to),
                 valueFormatter: (at: Date) => axisTime(at, hours),
               },
             ]}
@@ -107,12 +108,14 @@ export function AirChart(props: Props) {
                 y={level.value}
                 label={level.name}
                 labelAlign="end"
+                spacing={{ x: -6, y: -4 }} // beside the picture, never on its curve
                 lineStyle={{
                   stroke: level.act ? 'var(--mui-palette-warning-main)' : 'var(--mui-palette-text-secondary)',
                   strokeDasharray: level.act ? '7 4' : '2 3',
                 }}
                 labelStyle={{
                   fontSize: 12,
+                  textAnchor: 'start',
                   fill: level.act ? 'var(--mui-palette-warning-main)' : 'var(--mui-palette-text-secondary)',
                 }}
               />

@@ -10,7 +10,7 @@ import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { Caution, ProblemNotice } from '../kit/Notices';
-import { moment, useUnits } from '../kit/units';
+import { figure, moment, useUnits } from '../kit/units';
 import { lasted } from './stretch';
 
 type AirEvent = Schema['AirEventView'];
@@ -57,8 +57,7 @@ function Event({ chamberId, event }: { chamberId: string; event: AirEvent }) {
       </Typography>
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         from {moment(event.from)}
-        {warm &&
-          units.sentence(`, ${(event.degreeHours ?? 0).toFixed(1)} degree-hours above ⟦temperature 5⟧`)}
+        {warm && units.sentence(`, ${figure(event.degreeHours ?? 0, 1)} degree-hours above ⟦temperature 5⟧`)}
       </Typography>
       {event.decisions.map((decision) => (
         <Typography key={decision.at} variant="body2">

@@ -9,9 +9,10 @@ import type { Schema } from '../api/client';
 import { useAges, useAir } from '../api/chambers';
 import { Figure } from '../kit/Figure';
 import { Page, Waiting } from '../kit/Page';
-import { days, moment, useUnits } from '../kit/units';
+import { days, figure, moment, useUnits } from '../kit/units';
 import { AirChart } from './AirChart';
 import { AirEvents } from './AirEvents';
+import { ChamberLoad, Probes } from './ChamberLoad';
 import { LoggerFile } from './LoggerFile';
 import { RoomWater } from './RoomWater';
 import { stretches, week } from './stretch';
@@ -21,7 +22,7 @@ export default function ChamberPage() {
   const { id = '' } = useParams();
   const [search, setSearch] = useSearchParams();
   const stretch = stretches.find(({ name }) => name === search.get('over')) ?? week;
-  const air = useAir(id, stretch.hours);
+  const air = useAir(id, stretch.hours, stretch.points);
   const [importing, setImporting] = useState(false);
   if (!air.data) {
     return <Waiting failure={air.error} />;
@@ -52,8 +53,10 @@ export default function ChamberPage() {
         <Charts air={air.data} />
         <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
           <AirEvents air={air.data} />
+          <ChamberLoad id={id} />
           <RoomWater id={id} />
           <Ages id={id} />
+          <Probes id={id} />
         </Box>
       </Box>
       {importing && <LoggerFile chamberId={id} onClose={() => setImporting(false)} />}
@@ -118,7 +121,7 @@ function Charts({ air }: { air: Schema['AirView'] }) {
           {latest?.humidityPercent == null ? '–' : `${latest.humidityPercent.toFixed(0)} % RH`}
         </Figure>
         {latest?.metresPerSecond != null && (
-          <Figure name="Air moves" big>{`${latest.metresPerSecond.toFixed(1)} m/s`}</Figure>
+          <Figure name="Air moves" big>{`${figure(latest.metresPerSecond, 1)} m/s`}</Figure>
         )}
       </Box>
       <AirChart
@@ -195,7 +198,7 @@ function Ages({ id }: { id: string }) {
           </Typography>
           <Typography sx={{ flex: 1 }}>{each.cutName}</Typography>
           <Typography sx={{ fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' }}>
-            {days(each.dayNumber)} <strong>{each.equivalentDays.toFixed(1)}</strong>
+            {days(each.dayNumber)} <strong>{figure(each.equivalentDays, 1)}</strong>
           </Typography>
         </Box>
       ))}

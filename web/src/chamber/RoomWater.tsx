@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { useRoomWater } from '../api/chambers';
-import { date, percent, useUnits } from '../kit/units';
+import { date, figure, percent, useUnits } from '../kit/units';
 
 type Water = Schema['RoomWaterView'];
 
@@ -38,7 +38,7 @@ const rise = ({ mean, least, most }: NonNullable<Water['perKilogram']>, hundredG
   `(${points(least)} to ${points(most)}).`;
 
 /** Of a tenth of a kilogram. */
-const points = (perKilogram: number) => (perKilogram * 10).toFixed(1);
+const points = (perKilogram: number) => figure(perKilogram * 10, 1);
 
 function Weeks({ days }: { days: Water['days'] }) {
   return (

@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import type { Schema } from '../api/client';
 import { Pick } from '../stock/Pick';
 import { asked, byWords, measureWords, type Ask, type Asked, type By, type Compared } from '../api/ask';
+import { DateField } from '../kit/DateField';
 
 const facetWords: Record<string, string> = {
   species: 'Species',
@@ -91,14 +92,12 @@ export function AskFields({ ask, facets, onChange }: Props) {
             />
           ))}
           {(['from', 'to'] as const).map((key) => (
-            <TextField
+            <DateField
               key={key}
-              type="date"
               size="small"
               label={key === 'from' ? 'Pulled from' : 'Pulled to'}
               value={ask.filter[key] ?? ''}
-              onChange={(event) => set(key, event.target.value)}
-              slotProps={{ inputLabel: { shrink: true } }}
+              onChange={(day) => set(key, day)}
             />
           ))}
         </Box>

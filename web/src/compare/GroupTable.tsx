@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
 import { DataTable } from '../kit/DataTable';
-import { percent, useUnits } from '../kit/units';
+import { figure, percent, useUnits } from '../kit/units';
 import { measureWords, narrowed, writeAsk, type Ask, type Compared } from '../api/ask';
 
 /** Fewer pieces than this show nothing. */
@@ -21,7 +21,7 @@ export function GroupTable({ evidence, ask, colourOf }: Props) {
   const units = useUnits();
   const cost = evidence.measure === 'COST' || evidence.measure === 'COST_EATEN';
   const found = (value: number) => (cost ? units.pricePer(value) : percent(value));
-  const signed = (value: number) => `${value > 0 ? '+' : ''}${(value * 100).toFixed(1)}`.replace('-', '−');
+  const signed = (value: number) => `${value > 0 ? '+' : ''}${figure(value * 100, 1)}`;
   const unit = cost ? '%' : 'points';
   return (
     <DataTable

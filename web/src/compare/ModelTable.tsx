@@ -2,9 +2,10 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { DataTable } from '../kit/DataTable';
+import { figure as written } from '../kit/units';
 
 const figure = (value: number) =>
-  Math.abs(value) >= 0.001 || value === 0 ? value.toFixed(4) : value.toExponential(2);
+  Math.abs(value) >= 0.001 || value === 0 ? written(value, 4) : value.toExponential(2);
 
 /** The linear model as any statistics program prints it. */
 export function ModelTable({ model, cost }: { model: Schema['ModelView']; cost: boolean }) {
@@ -17,7 +18,7 @@ export function ModelTable({ model, cost }: { model: Schema['ModelView']; cost: 
         Least squares on {cost ? 'the natural logarithm of the cost' : 'the fraction of the green weight'},
         with days and the logarithm of the weight about their means. {model.pieces} pieces, {model.freedom}{' '}
         degrees of freedom, residual standard deviation {figure(model.residualSd)}, R²{' '}
-        {model.explained.toFixed(3)}.{model.dropped.length > 0 && ` Left out: ${model.dropped.join(', ')}.`}
+        {written(model.explained, 3)}.{model.dropped.length > 0 && ` Left out: ${model.dropped.join(', ')}.`}
       </Typography>
       <DataTable list label="Linear model">
         <thead>

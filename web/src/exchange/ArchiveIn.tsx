@@ -11,6 +11,7 @@ import { DataTable } from '../kit/DataTable';
 import { ProblemNotice } from '../kit/Notices';
 import { FileButton } from '../kit/FileButton';
 import { counted } from './past';
+import { moment } from '../kit/units';
 
 type Line = Schema['ArchiveLine'];
 type Taken = Schema['ArchiveTaken'];
@@ -78,7 +79,7 @@ export function ArchiveIn() {
 
 function Brought({ taken }: { taken: Taken }) {
   const fresh = taken.tables.reduce((sum, table) => sum + table.fresh, 0);
-  const made = new Date(taken.madeAt).toLocaleString();
+  const made = moment(taken.madeAt);
   return (
     <Box sx={{ display: 'grid', gap: 1.5, width: '100%' }}>
       {taken.tried ? (

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import dayjs from 'dayjs';
 import { useState } from 'react';
+import { DateField } from '../kit/DateField';
 
 /** A report of some days as PDF. */
 export function PeriodReport({ today }: { today: string }) {
@@ -10,13 +10,11 @@ export function PeriodReport({ today }: { today: string }) {
   const [to, setTo] = useState(today);
   const wrong = !from || !to || to < from || dayjs(to).diff(from, 'day') > 400;
   const day = (label: string, value: string, onChange: (value: string) => void) => (
-    <TextField
-      type="date"
+    <DateField
       size="small"
       label={label}
       value={value}
-      onChange={(event) => onChange(event.target.value)}
-      slotProps={{ inputLabel: { shrink: true } }}
+      onChange={onChange}
       sx={{ width: { xs: '100%', sm: 190 } }}
     />
   );

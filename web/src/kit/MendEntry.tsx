@@ -55,7 +55,7 @@ export function MendEntry({ each, onDone }: { each: Waiting; onDone: () => void 
     >
       {weighs && <Mended.Weight name="weight" label="Weight" autoFocus />}
       <Mended.Text name="words" label="Note" most={2000} />
-      <Mended.Text name="at" label="When it was" type="datetime-local" />
+      <Mended.Day name="at" label="When it was" clock />
       <Box>
         <Button type="submit" variant="contained" disabled={weighs && !grams}>
           Send it again

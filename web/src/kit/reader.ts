@@ -1,5 +1,6 @@
 import dayjs from 'dayjs';
 import type { Schema } from '../api/client';
+import { formsOf, localeOf, writtenAs } from './locale';
 import { writeSentence, type Writers } from './sentence';
 import { readWeight, unitOf, weightForField, writeNumber, writeWeight, type WeightUnit } from './weights';
 
@@ -15,17 +16,22 @@ export function readNumber(text: string): number | null {
 const decimalsOf = (currency: string): number =>
   new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
 
-/** @param locale for figures; as the browser has it, where none is said */
+/** @param locale for figures; as whoever is signed in has it, where none is said */
 export function buildUnits(
   unit: WeightUnit,
   fahrenheit: boolean,
   inches: boolean,
   currency: string,
-  locale?: string,
+  locale = writtenAs(),
 ) {
   const pounds = unit === 'LB' || unit === 'LB_OZ';
   const perWeight = pounds ? { label: 'lb', kg: 0.45359237 } : { label: 'kg', kg: 1 };
   const number = (value: number, digits: number) => writeNumber(value, digits, locale);
+  /** Without zeros at its end. */
+  const plain = (value: number, most: number) =>
+    number(value, value === Math.round(value) ? 0 : most)
+      .replace(/([.,]\d*?)0+$/, '$1')
+      .replace(/[.,]$/, '');
   const decimals = decimalsOf(currency);
   const minors = 10 ** decimals;
   const moneyFormat = new Intl.NumberFormat(locale, {
@@ -37,7 +43,7 @@ export function buildUnits(
   const money = (minor: number) =>
     moneyFormat
       .format(minor / minors)
-      .replace(/\u00a0/g, ' ')
+      .replace(/[\u00a0\u202f]/g, ' ')
       .replace('-', '−');
   const pricePer = (minorPerKg: number) => `${money(minorPerKg * perWeight.kg)}/${perWeight.label}`;
   const degrees = (celsius: number) => (fahrenheit ? celsius * 1.8 + 32 : celsius);
@@ -48,7 +54,6 @@ export function buildUnits(
     const read = readNumber(text);
     return read === null || read < 0 ? null : Math.round(read * factor);
   };
-  const longDate = new Intl.DateTimeFormat(locale, { dateStyle: 'medium' });
   const writers: Writers = {
     weight,
     degrees,
@@ -59,7 +64,7 @@ export function buildUnits(
     money,
     pricePer,
     number,
-    date: (iso) => longDate.format(dayjs(iso).toDate()),
+    date: (iso) => dayjs(iso).format(formsOf(locale).day),
   };
   return {
     unit,
@@ -73,14 +78,13 @@ export function buildUnits(
     weightUnit: unitOf(unit),
     temperature,
     temperatureUnit: degree,
-    temperatureForField: (celsius: number) => String(Math.round(degrees(celsius) * 10) / 10),
+    temperatureForField: (celsius: number) => plain(degrees(celsius), 1),
     readTemperature: (text: string) => {
       const read = readNumber(text);
       return read === null ? null : Math.round((fahrenheit ? (read - 32) / 1.8 : read) * 100) / 100;
     },
     lengthUnit: inches ? 'in' : 'mm',
-    lengthForField: (mm: number) =>
-      inches ? String(Math.round((mm / MM_PER_INCH) * 100) / 100) : String(mm),
+    lengthForField: (mm: number) => (inches ? plain(mm / MM_PER_INCH, 2) : plain(mm, 1)),
     /** A thickness or depth. */
     thickness: (mm: number) => (inches ? `${number(mm / MM_PER_INCH, 2)} in` : `${number(mm, 1)} mm`),
     readLength: (text: string) => {
@@ -92,9 +96,9 @@ export function buildUnits(
     perWeightUnit: perWeight.label,
     /** A price per kg in the person's unit. */
     pricePer,
-    priceForField: (minorPerKg: number) => ((minorPerKg * perWeight.kg) / minors).toFixed(decimals),
+    priceForField: (minorPerKg: number) => number((minorPerKg * perWeight.kg) / minors, decimals),
     readPrice: (text: string) => readPositive(text, minors / perWeight.kg),
-    moneyForField: (minor: number) => (minor / minors).toFixed(decimals),
+    moneyForField: (minor: number) => number(minor / minors, decimals),
     readMoney: (text: string) => readPositive(text, minors),
     /** A whole amount of money in minor units. */
     minorOf: (major: number) => major * minors,
@@ -113,5 +117,6 @@ export function unitsFor(me: Schema['Me'] | undefined): Units {
     prefer?.temperatureUnit === 'FAHRENHEIT',
     prefer?.lengthUnit === 'INCH',
     me?.currency ?? 'EUR',
+    localeOf(me),
   );
 }

@@ -86,6 +86,7 @@ const kinds: Record<string, Write> = {
     (fraction, _, { number }) => number(fraction * 100, 1),
     () => ' %',
   ),
+  number: each((value, digits, { number }) => number(value, digits)),
   days: (amounts) => `${amounts.join(' to ')} ${amounts.length === 1 && amounts[0] === '1' ? 'day' : 'days'}`,
   date: (amounts, { date }) => amounts.map(date).join(' to '),
 };

@@ -1,3 +1,5 @@
+import { writtenAs } from './locale';
+
 /** Weights as people write and read them. Inside, a weight is a whole number of grams. */
 export type WeightUnit = 'KG' | 'G' | 'LB' | 'LB_OZ';
 
@@ -18,7 +20,7 @@ const plainUnit: Record<WeightUnit, string> = { KG: 'kg', G: 'g', LB: 'lb', LB_O
 const formats = new Map<string, Intl.NumberFormat>();
 
 /** Making a format costs a hundred times what using it does. */
-function formatOf(digits: number, locale?: string): Intl.NumberFormat {
+function formatOf(digits: number, locale = writtenAs()): Intl.NumberFormat {
   const key = `${locale ?? ''} ${digits}`;
   const known = formats.get(key);
   if (known) {

@@ -10,7 +10,7 @@ import { useForecastsLike } from '../api/compare';
 import { DataTable } from '../kit/DataTable';
 import { Figure } from '../kit/Figure';
 import { ProblemNotice } from '../kit/Notices';
-import { date, percent, readNumber, useUnits } from '../kit/units';
+import { date, figure, percent, readNumber, useUnits } from '../kit/units';
 import { noCost } from '../kit/words';
 
 type Ahead = Schema['AheadView'];
@@ -56,10 +56,10 @@ export function AtTheTarget({ piece, ahead }: { piece: PieceView; ahead: Ahead }
         )}
         <Figure
           name={units.sentence('Days at ⟦temperature 0⟧')}
-          note={`${now.equivalentDays.toFixed(1)} so far`}
+          note={`${figure(now.equivalentDays, 1)} so far`}
           working={working('Equivalent days')}
         >
-          {atTarget.equivalentDays.toFixed(1)}
+          {figure(atTarget.equivalentDays, 1)}
         </Figure>
         {atTarget.costPerKg != null && (
           <Figure

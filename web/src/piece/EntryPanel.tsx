@@ -158,7 +158,7 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
         <Entry.Check name="estimated" label="No scale here: an estimate, kept out of every figure" />
       )}
       {askWhen ? (
-        <Entry.Text name="at" label="When it was" type="datetime-local" />
+        <Entry.Day name="at" label="When it was" clock />
       ) : (
         !corrects && (
           <Link

@@ -24,6 +24,7 @@ import { AtTheTarget, DriftNotice, ExpectedAndFound, Reach } from './Ahead';
 import { ForecastCurve } from './ForecastCurve';
 import { HideOff } from '../carcass/HideOff';
 import { OnIce } from '../carcass/OnIce';
+import { Next } from './Next';
 import { Given } from '../treatment/Given';
 import { GiveDialog } from '../treatment/GiveDialog';
 
@@ -104,6 +105,7 @@ function PieceSheet({ piece }: { piece: PieceView }) {
               {sentence}
             </Typography>
           ))}
+          {card.state === 'HANGING' && <Next pieceId={card.id} />}
           <Facts piece={piece} />
           <OnIce key={piece.version} piece={piece} />
           <ForecastCurve piece={piece} />

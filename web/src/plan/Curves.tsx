@@ -17,28 +17,64 @@ export interface Way {
 
 const colours = ['var(--mui-palette-secondary-main)', 'var(--mui-palette-primary-main)'];
 
-/** Shrink with its band, and the cost of the steak, by day. */
+/** Shrink with its band, the cost of the steak, its crust and how tender it grows, by day. */
 export const Curves = memo(function Curves({ ways }: { ways: Way[] }) {
   const units = useUnits();
   const days = Math.max(...ways.map(({ forward }) => forward.days.at(-1)?.day ?? 0));
   const several = ways.length > 1;
   const targets = named(ways, ({ forward }) => forward.target.day, 'day');
   const best = named(ways, ({ forward }) => forward.bestDay ?? null, 'best day');
-  const cost = ways
-    .map(({ letter, forward, priced }, index): Curve => ({
-      name: letter,
-      colour: colours[index] ?? '',
-      broken: index > 0,
-      points: forward.days.flatMap(({ day, costPerKg }) =>
-        priced && costPerKg != null ? [{ day, value: costPerKg }] : [],
+  const drawn = (of: (way: Way, day: Forward['days'][number]) => number | null | undefined): Curve[] =>
+    ways
+      .map((way, index) => ({
+        name: way.letter,
+        colour: colours[index] ?? '',
+        broken: index > 0,
+        points: way.forward.days.flatMap((each) => {
+          const value = of(way, each);
+          return value == null ? [] : [{ day: each.day, value }];
+        }),
+      }))
+      .filter((curve) => curve.points.length > 0);
+  const told = (of: (way: Way) => string) =>
+    ways.map((way) => `${several ? `Way ${way.letter}: ` : ''}${of(way)}`).join(' ');
+  const pictures = [
+    {
+      title: 'Cost of the steak by day',
+      curves: drawn(({ priced }, { costPerKg }) => (priced ? costPerKg : null)),
+      lines: best,
+      least: undefined,
+      most: undefined,
+      format: (minor: number) => units.pricePer(minor),
+      label: told(
+        ({ forward: { target } }) =>
+          `${target.costPerKg != null ? units.pricePer(target.costPerKg) : 'no steak'} on day ${target.day}.`,
       ),
-    }))
-    .filter((curve) => curve.points.length > 0);
+    },
+    {
+      title: 'Crust and trim by day',
+      curves: drawn((_, { crust }) => crust),
+      lines: targets,
+      least: 0,
+      most: undefined,
+      format: (share: number) => percent(share),
+      label: told(({ forward: { target } }) => `${percent(target.crust)} on day ${target.day}.`),
+    },
+    {
+      title: 'Tenderness by day, of what ageing can give',
+      curves: drawn((_, { tenderness }) => tenderness),
+      lines: targets,
+      least: 0,
+      most: 1,
+      format: (share: number) => percent(share),
+      label: told(({ forward: { target } }) => `${percent(target.tenderness ?? 0)} on day ${target.day}.`),
+    },
+  ].filter(({ curves }) => curves.length > 0);
   return (
     <Box
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: cost.length > 0 ? '1.35fr 1fr' : '1fr' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: '1fr 1fr' },
         gap: 3,
       }}
     >
@@ -71,26 +107,14 @@ export const Curves = memo(function Curves({ ways }: { ways: Way[] }) {
           }))}
         />
       </Box>
-      {cost.length > 0 && (
-        <Box component="figure" sx={{ m: 0, minWidth: 0 }}>
+      {pictures.map(({ title, ...chart }) => (
+        <Box key={title} component="figure" sx={{ m: 0, minWidth: 0 }}>
           <Typography variant="h3" component="figcaption">
-            Cost of the steak by day
+            {title}
           </Typography>
-          <CurveChart
-            label={ways
-              .map(
-                ({ letter, forward: { target } }) =>
-                  `${several ? `Way ${letter}: ` : ''}${target.costPerKg != null ? units.pricePer(target.costPerKg) : 'no steak'} on day ${target.day}.`,
-              )
-              .join(' ')}
-            height={250}
-            days={days}
-            lines={best}
-            format={(minor) => units.pricePer(minor)}
-            curves={cost}
-          />
+          <CurveChart height={250} days={days} {...chart} />
         </Box>
-      )}
+      ))}
     </Box>
   );
 });

@@ -63,7 +63,7 @@ export function FromATable({ scenario, chambers, cuts }: Props) {
         <Box sx={{ width: 160 }}>
           <Table.Weight name="portion" label="Each of" required />
         </Box>
-        <Table.Text name="servedOn" label="On the table on" type="date" required sx={{ width: 190 }} />
+        <Table.Day name="servedOn" label="On the table on" required sx={{ width: 190 }} />
         <Button
           type="submit"
           variant="contained"

@@ -106,7 +106,7 @@ export const KeepPlan = memo(function KeepPlan({
           sx={{ width: 210 }}
         />
         <Kept.Measure size="small" name="pieces" label="Pieces" of="number" required sx={{ width: 96 }} />
-        <Kept.Text size="small" name="hangOn" label="Hang on" type="date" required sx={{ width: 164 }} />
+        <Kept.Day size="small" name="hangOn" label="Hang on" required sx={{ width: 164 }} />
         {chamberId === undefined && (
           <Kept.Choice size="small" name="chamberId" label="In" sx={{ width: 170 }}>
             {chamberChoices(chambers)}

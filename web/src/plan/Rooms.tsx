@@ -5,7 +5,8 @@ import { useToday } from '../api/house';
 import type { Schema } from '../api/client';
 import { useRooms } from '../api/plans';
 import { useDebouncedValue } from '../kit/debounced';
-import { date, useUnits } from '../kit/units';
+import { Fullness } from '../kit/Fullness';
+import { date } from '../kit/units';
 
 type Load = Schema['ChamberLoad'];
 
@@ -55,7 +56,7 @@ export const RoomList = memo(function RoomList({ rooms }: { rooms: Load[] }) {
           }}
         >
           <Typography sx={{ fontWeight: 620 }}>{room.name}</Typography>
-          <Fullness room={room} />
+          <Fullness room={room} height={28} />
           <Typography
             variant="body2"
             sx={{ color: room.fits ? 'text.secondary' : 'warning.main', fontWeight: room.fits ? 400 : 620 }}
@@ -86,51 +87,4 @@ function sentence(room: Load): string {
       ? `, or if ${room.pull.join(' and ')} ${room.pull.length === 1 ? 'is' : 'are'} pulled first`
       : '';
   return `Too full. ${later}${pull}.${full}`;
-}
-
-/** How much hangs there, day by day, as a row of bars under the limit. */
-function Fullness({ room }: { room: Load }) {
-  const units = useUnits();
-  if (room.days.length === 0) {
-    return <span />;
-  }
-  const most = Math.max(room.limitGrams, ...room.days.map((day) => day.grams));
-  const peak = Math.max(...room.days.map((day) => day.grams));
-  const width = 100 / room.days.length;
-  return (
-    <Box
-      component="svg"
-      role="img"
-      aria-label={`At most ${units.load(peak)} of ${units.load(room.limitGrams)} in ${room.days.length} days`}
-      viewBox="0 0 100 24"
-      preserveAspectRatio="none"
-      sx={{ width: '100%', height: 28, display: 'block' }}
-    >
-      {room.days.map((day, index) => (
-        <rect
-          key={day.day}
-          x={index * width}
-          width={width}
-          y={24 - (day.grams / most) * 24}
-          height={(day.grams / most) * 24}
-          fill={
-            day.grams > room.limitGrams || day.places > room.places
-              ? 'var(--mui-palette-warning-main)'
-              : 'var(--mui-palette-rail)'
-          }
-          opacity={0.65}
-        />
-      ))}
-      <line
-        x1={0}
-        x2={100}
-        y1={24 - (room.limitGrams / most) * 24}
-        y2={24 - (room.limitGrams / most) * 24}
-        stroke="var(--mui-palette-text-primary)"
-        strokeWidth={1}
-        strokeDasharray="3 2"
-        vectorEffect="non-scaling-stroke"
-      />
-    </Box>
-  );
 }

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { useUnits } from '../kit/units';
+import { figure, useUnits } from '../kit/units';
 import { CutField } from '../kit/form/CutField';
 import { fieldsOf } from '../kit/form/fields';
 import { useChange } from '../kit/form/group';
@@ -83,7 +83,7 @@ export function ScenarioFields({ scenario, first, methods, chambers, air, miss, 
         name="Air"
         part="speed"
         value={speed}
-        shown={`${speed.toFixed(1)} m/s`}
+        shown={`${figure(speed, 1)} m/s`}
         min={0}
         max={2}
         step={0.1}

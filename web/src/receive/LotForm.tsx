@@ -39,7 +39,7 @@ export function LotForm({ form, save, busy, failure, onChange, onSave }: Props) 
       onSubmit={() => onSave({})}
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 720px) 260px' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 720px) minmax(280px, 400px)' },
         gap: { xs: 2, md: 6 },
       }}
     >
@@ -64,8 +64,8 @@ export function LotForm({ form, save, busy, failure, onChange, onSave }: Props) 
         <Lot.Measure name="fatCover" label="Fat cover" of="length" sx={half} />
         <Lot.Check name="boneIn" label="On the bone" sx={{ ...half, minHeight: 56 }} />
         <Lot.Measure name="temperature" label="Temperature on arrival" of="temperature" sx={third} />
-        <Lot.Text name="receivedOn" label="Came on" type="date" required sx={third} />
-        <Lot.Text name="packedOn" label="Packed on" type="date" sx={third} />
+        <Lot.Day name="receivedOn" label="Came on" required sx={third} />
+        <Lot.Day name="packedOn" label="Packed on" sx={third} />
         <Lot.Text name="sourceTag" label="Seller's lot or game tag" sx={third} />
         <Lot.Text name="note" label="Note" sx={{ gridColumn: { sm: 'span 4' } }} />
         <Box sx={{ gridColumn: { sm: 'span 6' } }}>

@@ -108,7 +108,7 @@ function SplitForm({ lot, methods, chambers }: FormProps) {
     >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 3, flexWrap: 'wrap' }}>
         <Typography variant="h2">Cut it and hang it</Typography>
-        <Lot.Text name="hungOn" label="Hung on" type="date" size="small" required sx={{ width: 180 }} />
+        <Lot.Day name="hungOn" label="Hung on" size="small" required sx={{ width: 180 }} />
       </Box>
       {draft.pieces.map((piece, index) => (
         <Group key={piece.id} name={`pieces.${index}`}>

@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useParams, useSearchParams } from 'react-router';
@@ -8,6 +7,7 @@ import { useToday } from '../api/house';
 import type { Schema } from '../api/client';
 import { useChamberRecord } from '../api/chambers';
 import { usePieceRecord } from '../api/pieces';
+import { DateField } from '../kit/DateField';
 import { Page, Waiting } from '../kit/Page';
 import { date, moment, useUnits } from '../kit/units';
 
@@ -29,15 +29,11 @@ export function ChamberRecord() {
   const from = search.get('from') ?? dayjs(to).subtract(30, 'day').format('YYYY-MM-DD');
   const record = useChamberRecord(id, from, to);
   const day = (key: 'from' | 'to', label: string, value: string) => (
-    <TextField
-      type="date"
+    <DateField
       size="small"
       label={label}
       value={value}
-      onChange={(event) =>
-        event.target.value && setSearch({ from, to, [key]: event.target.value }, { replace: true })
-      }
-      slotProps={{ inputLabel: { shrink: true } }}
+      onChange={(chosen) => chosen && setSearch({ from, to, [key]: chosen }, { replace: true })}
     />
   );
   return (

@@ -45,12 +45,7 @@ export function DecideDialog({ due, onClose }: { due: Schema['WorkView']; onClos
           onSubmit={() => decide.mutate({ due, verdict: 'MOVED', movedTo: day, reason })}
           sx={{ display: 'grid', gap: 2, pt: 1 }}
         >
-          <Other.Text
-            name="day"
-            label={pull ? 'Pull it on another day' : 'Do it on another day'}
-            type="date"
-            required
-          />
+          <Other.Day name="day" label={pull ? 'Pull it on another day' : 'Do it on another day'} required />
           <Button type="submit" variant="contained" disabled={decide.isPending}>
             Move it
           </Button>

@@ -33,6 +33,15 @@ const choices: { [K in keyof Preferences]: { label: string; options: [Preference
       ['INCH', 'inches'],
     ],
   },
+  figures: {
+    label: 'Numbers and dates',
+    options: [
+      ['DEVICE', 'as this device writes them'],
+      ['POINT_DAY_FIRST', '1.5 kg on 28 Nov 2026'],
+      ['POINT_MONTH_FIRST', '1.5 kg on Nov 28, 2026'],
+      ['COMMA_DAY_FIRST', '1,5 kg on 28 Nov 2026'],
+    ],
+  },
   theme: {
     label: 'Screen',
     options: [

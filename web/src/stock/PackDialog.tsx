@@ -84,12 +84,11 @@ export function PackDialog({ title, draft, choices, of, stock, weighed = [], put
             <Packs.Choice size="small" name="wrap" label="In" choices={wraps} />
             <Packs.Choice size="small" name="keeping" label="Kept" choices={keepings} />
             <Packs.Text size="small" name="place" label="Where" most={80} />
-            <Packs.Text size="small" name="packedOn" label="Packed" type="date" required />
-            <Packs.Text
+            <Packs.Day size="small" name="packedOn" label="Packed" required />
+            <Packs.Day
               size="small"
               name="useBy"
               label="Use by"
-              type="date"
               helper={
                 byRule > 0
                   ? `your own rule says ${days(byRule)} from packing, unless you write a day`

@@ -5,6 +5,7 @@ import { armColour } from '../trial/arms';
 import { HowSure } from '../kit/HowSure';
 import { Lines } from './Lines';
 import { Pulls } from './Pulls';
+import { figure } from '../kit/units';
 
 type Tasting = Schema['TastingView'];
 type Result = Schema['ResultView'];
@@ -94,7 +95,7 @@ function Pairs({ names, result }: { names: string[]; result: Result }) {
       {result.pairs.map(({ first, second, likedFirst, likedSecond, adjustedP }) => (
         <Typography key={`${first} ${second}`} sx={{ fontWeight: adjustedP < 0.05 ? 640 : 400 }}>
           {names[first]} before {names[second]}: {likedFirst} of {likedFirst + likedSecond}; p{' '}
-          {adjustedP.toFixed(3)} among {result.pairs.length} pairs (Holm),{' '}
+          {figure(adjustedP, 3)} among {result.pairs.length} pairs (Holm),{' '}
           {marks[adjustedP < 0.05 ? 'SHOWN' : 'NOT_SHOWN']}.
         </Typography>
       ))}

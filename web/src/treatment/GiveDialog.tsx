@@ -127,7 +127,7 @@ function GiveForm({ piece, kinds, recipes, first, onClose }: FormProps) {
             <Amounts scaled={scaled.data} />
           </Box>
         )}
-        <Given.Text size="small" name="beganOn" label="Began on" type="date" />
+        <Given.Day size="small" name="beganOn" label="Began on" />
         <Given.Measure
           size="small"
           name="cost"

@@ -2,11 +2,11 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { DataTable } from '../kit/DataTable';
-import { useUnits } from '../kit/units';
+import { figure, useUnits } from '../kit/units';
 
-const score = (value?: number): string => (value == null ? '' : value.toFixed(1));
+const score = (value?: number): string => (value == null ? '' : figure(value, 1));
 
-const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
+const signed = (value: number): string => `${value < 0 ? '−' : '+'}${figure(Math.abs(value), 1)}`;
 
 /** What each grade gains by ageing, side by side, and whether the cheap one reaches the dear one fresh. */
 export function Ageing({ ageing }: { ageing: Schema['AgeingView'] }) {

@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
 import { SectionGlyph, describeSection } from '../kit/SectionGlyph';
-import { percent, useUnits } from '../kit/units';
+import { figure, percent, useUnits } from '../kit/units';
 import { armColour } from './arms';
 
 type Trial = Schema['TrialView'];
@@ -73,7 +73,10 @@ function Means({ means }: { means: Schema['MeansView'] }) {
     ['Steak yield', percent(means.steakYield)],
     ['Shrink', percent(means.shrink)],
     ['Discard', percent(means.discard)],
-    ['Steaks of a piece', means.steaks == null ? 'not counted' : means.steaks.toFixed(1).replace('.0', '')],
+    [
+      'Steaks of a piece',
+      means.steaks == null ? 'not counted' : figure(means.steaks, 1).replace(/[.,]0$/, ''),
+    ],
     ['Cost of the steak', means.perKgSteak == null ? 'not known' : units.pricePer(means.perKgSteak)],
     ['Cost of all that is eaten', means.perKgEaten == null ? 'not known' : units.pricePer(means.perKgEaten)],
   ];

@@ -2,10 +2,11 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { DataTable } from '../kit/DataTable';
+import { figure } from '../kit/units';
 
 type Lesson = Schema['LessonOf'];
 
-const signed = (value: number): string => `${value < 0 ? '−' : '+'}${(Math.abs(value) * 100).toFixed(1)}`;
+const signed = (value: number): string => `${value < 0 ? '−' : '+'}${figure(Math.abs(value) * 100, 1)}`;
 
 const told = ({ measure, value, band }: Lesson): string => {
   const unit = measure === 'COST' || measure === 'COST_EATEN' ? ' %' : '';

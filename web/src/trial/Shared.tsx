@@ -33,7 +33,7 @@ export function Shared({ text, known, onAll }: Props) {
       aria-label="The same in all arms"
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, '& .MuiTextField-root': { width: 156 } }}
     >
-      <Trial.Text size="small" name="hungOn" label="Hung on" type="date" />
+      <Trial.Day size="small" name="hungOn" label="Hung on" />
       {text.arms.some(({ gives }) => gives.length > 0) && (
         <Trial.Check
           name="waitTogether"

@@ -6,6 +6,7 @@ import type { SxProps, Theme } from '@mui/material/styles';
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
 import type { ReactNode } from 'react';
 import { useController, type FieldPath, type FieldValues } from 'react-hook-form';
+import { DateField } from '../DateField';
 import { readNumber, useUnits, type Units } from '../units';
 import { WeightField } from '../WeightField';
 import { useName, useShared } from './group';
@@ -65,7 +66,7 @@ function useField<N extends string>(
 }
 
 interface TextProps<N extends string> extends Common<N> {
-  type?: 'text' | 'date' | 'datetime-local' | 'email' | 'password';
+  type?: 'text' | 'email' | 'password';
   /** Of how many lines it is at least, where it has more than one. */
   lines?: number;
   /** How many characters it may have. */
@@ -88,8 +89,29 @@ function Text<N extends string>({ type = 'text', lines, most, autoComplete, ...c
       minRows={lines}
       slotProps={{
         htmlInput: { maxLength: most, 'aria-label': ariaLabel },
-        inputLabel: type.startsWith('date') || bound.placeholder ? { shrink: true } : undefined,
+        inputLabel: bound.placeholder ? { shrink: true } : undefined,
       }}
+    />
+  );
+}
+
+interface DateProps<N extends string> extends Common<N> {
+  /** A moment, not only a day. */
+  clock?: boolean;
+}
+
+/** A day, as ISO 8601. */
+function Day<N extends string>({ clock, ...common }: DateProps<N>) {
+  const { text, put, wrong, helper, ariaLabel, bound } = useField(common);
+  const { size, sx, className, inputRef, onBlur, required } = bound;
+  return (
+    <DateField
+      {...{ size, sx, className, inputRef, onBlur, required, ariaLabel, clock }}
+      label={common.label}
+      value={text}
+      onChange={put}
+      error={Boolean(wrong)}
+      helperText={wrong ?? helper}
     />
   );
 }
@@ -255,6 +277,7 @@ function Check<N extends string>({ name, label, ariaLabel, onChecked, sx, classN
 
 interface Fields<N extends string> {
   Text: (props: TextProps<N>) => ReactNode;
+  Day: (props: DateProps<N>) => ReactNode;
   Measure: (props: MeasureProps<N>) => ReactNode;
   Weight: (props: WeightProps<N>) => ReactNode;
   Choice: (props: ChoiceProps<N>) => ReactNode;
@@ -263,4 +286,4 @@ interface Fields<N extends string> {
 
 /** The kinds of field there are, with the names a form of T has. They stand inside a Form. */
 export const fieldsOf = <T extends FieldValues>() =>
-  ({ Text, Measure, Weight, Choice, Check }) as Fields<FieldPath<T>>;
+  ({ Text, Day, Measure, Weight, Choice, Check }) as Fields<FieldPath<T>>;

@@ -9,16 +9,13 @@ import com.microsoft.playwright.options.AriaRole;
 import elvaro.server.support.Client;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
 /** An animal from its tag to packs, at a desk and on a phone. */
 class GameIT {
-    private static final DateTimeFormatter FIELD = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm");
-
-    private static String ago(int hours) {
-        return LocalDateTime.now(ZoneId.systemDefault()).minusHours(hours).format(FIELD);
+    private static LocalDateTime ago(int hours) {
+        return LocalDateTime.now(ZoneId.systemDefault()).minusHours(hours);
     }
 
     private static void link(Visitor idris, String name) {
@@ -77,14 +74,14 @@ class GameIT {
                     .isDisabled();
             idris.field("Game tag").fill("S-140");
             idris.field("Where, in words").fill("north ride");
-            idris.field("Killed").fill(ago(8));
-            idris.field("Cold to the core (optional)").fill(ago(10));
+            idris.fillMoment("Killed", ago(8));
+            idris.fillMoment("Cold to the core (optional)", ago(10));
             idris.field("Weight").fill("4");
             idris.choose("Disease test", "awaited");
             idris.choose("Where it goes", larder);
             idris.press("Hang it");
             idris.reads("It was cold after it was killed");
-            idris.field("Cold to the core (optional)").fill(ago(2));
+            idris.fillMoment("Cold to the core (optional)", ago(2));
             idris.press("Hang it");
             idris.reads("Is it the right animal?");
             idris.field("Weight").fill("40");
@@ -143,7 +140,7 @@ class GameIT {
             idris.visit("/carcass/new");
             idris.choose("Animal", "Wild duck");
             idris.field("Game tag").fill("M-20");
-            idris.field("Killed").fill(ago(20));
+            idris.fillMoment("Killed", ago(20));
             idris.field("Weight").fill("1.1");
             idris.choose("Where it goes", rack);
             assertThat(idris.overflow()).isZero();

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import elvaro.server.support.Bodies;
 import java.nio.file.Files;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
@@ -88,14 +89,14 @@ class PlanningIT {
         maren.field("Weight of a piece").fill("heavy");
         maren.reads("Not a weight.");
         maren.press("Back from a table");
-        maren.fill("On the table on", Bodies.today().plusDays(3).toString());
+        maren.fillDay("On the table on", Bodies.today().plusDays(3));
         assertThat(maren.button("What to buy")).isDisabled(); // the weight above is still unreadable
         maren.press("From a piece");
         maren.field("Weight of a piece").fill("5");
         maren.press("Back from a table");
         maren.press("What to buy");
         maren.reads("it would have had to hang on");
-        maren.fill("On the table on", "2020-01-01");
+        maren.fillDay("On the table on", LocalDate.of(2020, 1, 1));
         maren.press("What to buy");
         maren.reads("That day is over.");
     }

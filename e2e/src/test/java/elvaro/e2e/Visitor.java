@@ -15,6 +15,9 @@ import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -189,6 +192,27 @@ final class Visitor implements AutoCloseable {
         page.getByLabel(label, new Page.GetByLabelOptions().setExact(false))
                 .first()
                 .fill(text);
+    }
+
+    /** Types a day into a field that shows it as this browser's people write it. */
+    void fillDay(String label, LocalDate day) {
+        section(label, "Month", String.valueOf(day.getMonthValue()));
+        section(label, "Day", String.valueOf(day.getDayOfMonth()));
+        section(label, "Year", String.valueOf(day.getYear()));
+    }
+
+    void fillMoment(String label, LocalDateTime at) {
+        fillDay(label, at.toLocalDate());
+        section(label, "Hours", at.format(DateTimeFormatter.ofPattern("hh")));
+        section(label, "Minutes", at.format(DateTimeFormatter.ofPattern("mm")));
+        section(label, "Meridiem", at.getHour() < 12 ? "A" : "P");
+    }
+
+    private void section(String label, String part, String typed) {
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(label))
+                .getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName(part))
+                .click();
+        page.keyboard().type(typed);
     }
 
     void press(String button) {

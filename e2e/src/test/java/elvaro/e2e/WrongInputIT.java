@@ -5,6 +5,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -58,7 +60,7 @@ class WrongInputIT {
         maren.reads("above the 5 °C of cold holding");
         assertThat(maren.button("Keep it")).isDisabled();
         maren.field("Weight").fill("8.1");
-        maren.field("Came on *").fill("2126-01-01");
+        maren.fillDay("Came on", LocalDate.of(2126, 1, 1));
         maren.press("Take it in");
         maren.reads("The day it came cannot lie in the future.");
     }
@@ -98,7 +100,7 @@ class WrongInputIT {
         maren.press("Save weight");
         maren.reads("more than a piece loses in that time");
         maren.press("It was earlier: enter when");
-        maren.field("When it was").fill("2020-01-01T10:00");
+        maren.fillMoment("When it was", LocalDateTime.of(2020, 1, 1, 10, 0));
         maren.press("Save weight");
         maren.reads("That is before the piece was hung.");
         maren.press("Close");

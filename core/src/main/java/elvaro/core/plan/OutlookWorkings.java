@@ -3,6 +3,7 @@ package elvaro.core.plan;
 import static elvaro.core.working.Quantity.length;
 import static elvaro.core.working.Quantity.mass;
 import static elvaro.core.working.Quantity.money;
+import static elvaro.core.working.Quantity.number;
 import static elvaro.core.working.Quantity.price;
 import static elvaro.core.working.Quantity.share;
 import static elvaro.core.working.Quantity.temperature;
@@ -50,13 +51,15 @@ final class OutlookWorkings {
         workings.add(new Working(
                 "Equivalent days",
                 "∫(1 + 0.1 T)² dt",
-                "%d days × %.2f at %s = %.1f days at %s"
+                "%d days × %s at %s = %s days at %s"
                         .formatted(
                                 day.day(),
-                                EquivalentDays.relativeRate(
-                                        outlook.climate().last().celsius()),
+                                number(
+                                        EquivalentDays.relativeRate(
+                                                outlook.climate().last().celsius()),
+                                        2),
                                 degrees(outlook.climate().last()),
-                                day.equivalentDays(),
+                                number(day.equivalentDays(), 1),
                                 temperature(0)),
                 "Olley & Ratkowsky 1973; reference, section 6"));
         return workings;
@@ -72,15 +75,25 @@ final class OutlookWorkings {
         return new Working(
                 "Weight ahead",
                 "dw/dt = (A/m₀)·(a_s − φ)·p_s(T) / (R_film + R_surface + R_membrane + R_coat + r·M)·(1 − (w/w_eq)⁴)",
-                "%s green, %.3f m² drying, %s, %s RH, %.1f m/s, resistance × %.2f, crust × %.2f: %s gone on day %d"
+                "%s green, %s m² drying, %s, %s RH, %s m/s, resistance × %s, crust × %s: %s gone on day %d"
                         .formatted(
                                 mass(hanging.greenGrams()),
-                                hanging.surface().drying(),
+                                number(hanging.surface().drying(), 3),
                                 degrees(air),
                                 share(air.relativeHumidity()),
-                                air.metresPerSecond(),
-                                Math.exp(outlook.forecast().belief().mean().resistance()),
-                                Math.exp(outlook.forecast().belief().mean().crust()),
+                                number(air.metresPerSecond(), 1),
+                                number(
+                                        Math.exp(outlook.forecast()
+                                                .belief()
+                                                .mean()
+                                                .resistance()),
+                                        2),
+                                number(
+                                        Math.exp(outlook.forecast()
+                                                .belief()
+                                                .mean()
+                                                .crust()),
+                                        2),
                                 share(day.weight().lost()),
                                 day.day()),
                 "Incropera & DeWitt (film of air), Penman (cooling); reference, section 3");
@@ -107,12 +120,12 @@ final class OutlookWorkings {
                 "Crust",
                 "what lies outside a body of its weight and surface, smaller all round by 2.0 mm + 1.0 mm × kg lost per m² +"
                         + " knife margin; faces under fat and bone are not cut",
-                "%s deep, cut %s deeper, on %.3f m² of %.3f: %s of green"
+                "%s deep, cut %s deeper, on %s m² of %s: %s of green"
                         .formatted(
                                 length(outlook.trimModel().crustMm(day.weight().lost())),
                                 length(outlook.trimModel().order().marginMm()),
-                                outlook.trimModel().hanging().surface().lean(),
-                                outlook.trimModel().hanging().surface().squareMetres(),
+                                number(outlook.trimModel().hanging().surface().lean(), 3),
+                                number(outlook.trimModel().hanging().surface().squareMetres(), 3),
                                 share(day.section().crust())),
                 "EST; reference, section 5");
     }

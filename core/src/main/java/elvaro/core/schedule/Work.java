@@ -19,28 +19,38 @@ import org.jspecify.annotations.Nullable;
 /** What a person is asked to do, the most urgent first, with the one set of words for it on screen, paper and calendar. */
 public enum Work {
     /** A look that said stop: what is bad is still there. */
-    STOP("See to it", "", WorkPlace.LOOK, CUT_AWAY),
-    PULL_OVERDUE("Pull", "", WorkPlace.SCALE),
-    PULL("Pull", "", WorkPlace.SCALE),
+    STOP("See to it", "", "What is bad spreads, and it does not get better by itself.", WorkPlace.LOOK, CUT_AWAY),
+    PULL_OVERDUE("Pull", "", "Past its day it costs steak and gives little more.", WorkPlace.SCALE),
+    PULL("Pull", "", "It has had the days it was hung for.", WorkPlace.SCALE),
     /** Air that was too warm, or a probe that fell silent. */
-    DECIDE("Decide", "", WorkPlace.CHAMBER),
+    DECIDE("Decide", "", "Whether the meat of that time may go on is a person's word.", WorkPlace.CHAMBER),
     /** A membrane that leaks: reseal or rewrap. */
-    RESEAL("Reseal", "Resealed", WorkPlace.HERE, RESEALED),
+    RESEAL(
+            "Reseal",
+            "Resealed",
+            "Air under a film dries and feeds mould where nobody sees it.",
+            WorkPlace.HERE,
+            RESEALED),
     /** What smelled faintly acid: unwrap, a day in the cold. */
-    REST("Unwrap", "Unwrapped", WorkPlace.HERE, RESTED),
+    REST(
+            "Unwrap",
+            "Unwrapped",
+            "Shut in, the smell stays and grows; in dry cold it goes or shows itself.",
+            WorkPlace.HERE,
+            RESTED),
     /** Folds and cuts: trim them even. */
-    TRIM("Trim", "Trimmed", WorkPlace.HERE, TRIMMED, CUT_AWAY, WITHDRAWN),
+    TRIM("Trim", "Trimmed", "Wet folds are where it spoils first.", WorkPlace.HERE, TRIMMED, CUT_AWAY, WITHDRAWN),
     /** A step of a treatment. */
-    TREAT("Treat", "", WorkPlace.TREATMENTS),
-    CUT("Cut", "", WorkPlace.BENCH),
+    TREAT("Treat", "", "A step left out changes what it becomes.", WorkPlace.TREATMENTS),
+    CUT("Cut", "", "Once pulled, its surface goes on drying.", WorkPlace.BENCH),
     /** A purchase that was planned. */
-    BUY("Buy", "", WorkPlace.PLAN),
+    BUY("Buy", "", "So that it is there on the day it is to hang.", WorkPlace.PLAN),
     /** A lot that came in and hangs nowhere yet. */
-    HANG("Hang", "", WorkPlace.LOT),
-    CHANGE_ICE("Change ice", "Iced", WorkPlace.HERE),
-    WEIGH("Weigh", "", WorkPlace.SCALE, WEIGHED),
-    TURN("Turn", "Turned", WorkPlace.HERE, TURNED, RETIED, MOVED),
-    LOOK("Look", "", WorkPlace.LOOK);
+    HANG("Hang", "", "In its pack it keeps its water and does not age dry.", WorkPlace.LOT),
+    CHANGE_ICE("Change ice", "Iced", "Meltwater that stands washes out colour and carries germs.", WorkPlace.HERE),
+    WEIGH("Weigh", "", "A weight shows how fast it dries and puts the forecast right.", WorkPlace.SCALE, WEIGHED),
+    TURN("Turn", "Turned", "The side it lies on gets no air and stays wet.", WorkPlace.HERE, TURNED, RETIED, MOVED),
+    LOOK("Look", "", "What is seen early is cut away small.", WorkPlace.LOOK);
 
     /** A purchase is put before people so many days before it is to hang. */
     private static final int DAYS_TO_BUY = 3;
@@ -66,12 +76,14 @@ public enum Work {
 
     private final String label;
     private final String done;
+    private final String reason;
     private final WorkPlace place;
     private final List<LogFactKind> shownBy;
 
-    Work(String label, String done, WorkPlace place, LogFactKind... shownBy) {
+    Work(String label, String done, String reason, WorkPlace place, LogFactKind... shownBy) {
         this.label = label;
         this.done = done;
+        this.reason = reason;
         this.place = place;
         this.shownBy = List.of(shownBy);
     }
@@ -84,6 +96,11 @@ public enum Work {
     /** What is said by touching it, where the touch is all there is to say. */
     public Optional<String> done() {
         return done.isEmpty() ? Optional.empty() : Optional.of(done);
+    }
+
+    /** Why it is to be done, for whoever does it the first time. */
+    public String reason() {
+        return reason;
     }
 
     public WorkPlace place() {

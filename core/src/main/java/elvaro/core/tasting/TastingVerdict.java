@@ -1,6 +1,7 @@
 package elvaro.core.tasting;
 
 import elvaro.core.trial.Strength;
+import elvaro.core.working.Quantity;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -69,12 +70,11 @@ public record TastingVerdict(Strength strength, String found, String statistics)
         return new TastingVerdict(
                 friedman.strength(),
                 "Best liked first: %s.".formatted(String.join(", ", bestFirst)),
-                String.format(
-                        Locale.ROOT,
-                        "Friedman's test: χ² %.2f, p %s%s.",
-                        friedman.statistic(),
-                        p(friedman.p()),
-                        friedman.exact() ? "" : " (by χ²)"));
+                "Friedman's test: χ² %s, p %s%s."
+                        .formatted(
+                                Quantity.number(friedman.statistic(), 2),
+                                p(friedman.p()),
+                                friedman.exact() ? "" : " (by χ²)"));
     }
 
     static TastingVerdict of(
@@ -112,15 +112,15 @@ public record TastingVerdict(Strength strength, String found, String statistics)
     }
 
     private static String p(double value) {
-        return value < 0.001 ? "below 0.001" : String.format(Locale.ROOT, "%.3f", value);
+        return value < 0.001 ? "below " + Quantity.number(0.001, 3) : Quantity.number(value, 3);
     }
 
     private static String one(double value) {
-        return String.format(Locale.ROOT, "%.1f", value);
+        return Quantity.number(value, 1);
     }
 
     private static String signed(double value) {
-        return String.format(Locale.ROOT, "%+.1f", value).replace('-', '−');
+        return Quantity.signed(value, 1);
     }
 
     private static String percent(double share) {

@@ -1,10 +1,11 @@
 package elvaro.core.trial;
 
+import static elvaro.core.working.Quantity.number;
 import static elvaro.core.working.Quantity.price;
 import static elvaro.core.working.Quantity.share;
+import static elvaro.core.working.Quantity.signed;
 
 import elvaro.core.trial.Effect.Repeat;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -139,8 +140,7 @@ public record TrialVerdict(
     }
 
     private static String degrees(double freedom) {
-        String counted = count(freedom);
-        return counted + (counted.equals("1") ? " degree" : " degrees");
+        return count(freedom) + (Math.abs(freedom - 1) < 0.05 ? " degree" : " degrees");
     }
 
     private static String chance(Judgement judgement) {
@@ -164,19 +164,15 @@ public record TrialVerdict(
     }
 
     private static String one(double value) {
-        return String.format(Locale.ROOT, "%.1f", value);
+        return number(value, 1);
     }
 
     /** To a tenth, whole numbers without it. */
     private static String count(double value) {
-        return one(value).replaceFirst("\\.0$", "");
+        return number(value, Math.abs(value - Math.rint(value)) < 0.05 ? 0 : 1);
     }
 
     private static String p(double value) {
-        return value < 0.001 ? "below 0.001" : String.format(Locale.ROOT, "%.3f", value);
-    }
-
-    private static String signed(double value, int decimals) {
-        return String.format(Locale.ROOT, "%+." + decimals + "f", value).replace('-', '−');
+        return value < 0.001 ? "below " + number(0.001, 3) : number(value, 3);
     }
 }

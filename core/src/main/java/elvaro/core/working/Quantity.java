@@ -45,9 +45,21 @@ public record Quantity(QuantityKind kind, List<String> amounts) {
         PRICE,
         /** A fraction, written in percent with one decimal. */
         SHARE,
+        /** A figure without a unit, with the decimals it has. */
+        NUMBER,
         DAYS,
         /** A day of the calendar, ISO 8601. */
         DATE
+    }
+
+    /** @param count of decimals */
+    public static String number(double value, int count) {
+        return mark(QuantityKind.NUMBER, decimals(value, count));
+    }
+
+    /** A difference: with its sign, also where it is more. */
+    public static String signed(double value, int count) {
+        return (value > 0 ? "+" : "") + number(value, count);
     }
 
     public static String mass(long grams) {

@@ -6,13 +6,17 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.text.NumberFormat;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.chrono.IsoChronology;
 import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.FormatStyle;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Figures as one reader wants them on paper; the screen writes them alike. One pound is 0.45359237 kg and one inch 25.4 mm,
@@ -107,7 +111,11 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency curr
         format.setMaximumFractionDigits(digits());
         format.setRoundingMode(RoundingMode.HALF_UP);
         // A currency without a sign of its own stands apart from its amount; the JDK alone writes KWD3.820.
-        return format.format(amount).replace('\u00a0', ' ').replace("-", MINUS).replaceAll("(?<=\\p{L})(?=\\d)", " ");
+        return format.format(amount)
+                .replace('\u00a0', ' ')
+                .replace('\u202f', ' ')
+                .replace("-", MINUS)
+                .replaceAll("(?<=\\p{L})(?=\\d)", " ");
     }
 
     private int digits() {
@@ -176,6 +184,7 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency curr
                         pounds() ? " fl oz" : " mL");
             case MONEY -> each(quantity, amount -> money(amount.doubleValue()), "");
             case PRICE -> each(quantity, amount -> money(price(amount.doubleValue())), "/" + priced());
+            case NUMBER -> each(quantity, amount -> decimals(amount.scale(), amount.doubleValue()), "");
             case SHARE -> each(quantity, amount -> decimals(1, amount.doubleValue() * 100), " %");
             case DAYS ->
                 each(
@@ -206,13 +215,30 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency curr
         return quantity.amounts().stream().map(BigDecimal::new).map(written).collect(Collectors.joining(" to ")) + unit;
     }
 
-    /** A day of the calendar. */
+    /** A day of the calendar: with the month in English, as all words are, and before the day where the reader has it there. */
     public String date(LocalDate day) {
         return locale.equals(Locale.ROOT)
                 ? day.toString()
-                : DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM)
-                        .localizedBy(locale)
+                : DateTimeFormatter.ofPattern(monthFirst() ? "MMM d, uuuu" : "d MMM uuuu", Locale.ENGLISH)
                         .format(day);
+    }
+
+    /** A day and the clock; before and after noon where the reader tells them apart. */
+    public String moment(LocalDateTime at) {
+        boolean noon = pattern(null, FormatStyle.SHORT).contains("a");
+        return date(at.toLocalDate())
+                + (locale.equals(Locale.ROOT) ? " " : ", ")
+                + DateTimeFormatter.ofPattern(noon ? "h:mm a" : "HH:mm", Locale.ENGLISH)
+                        .format(at);
+    }
+
+    private String pattern(@Nullable FormatStyle day, @Nullable FormatStyle clock) {
+        return DateTimeFormatterBuilder.getLocalizedDateTimePattern(day, clock, IsoChronology.INSTANCE, locale);
+    }
+
+    private boolean monthFirst() {
+        String pattern = pattern(FormatStyle.MEDIUM, null);
+        return pattern.indexOf('M') < pattern.indexOf('d') && pattern.indexOf('d') < pattern.indexOf('y');
     }
 
     private String decimals(int count, double number) {

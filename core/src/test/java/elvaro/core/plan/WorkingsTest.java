@@ -74,7 +74,8 @@ class WorkingsTest {
         assertThat(workings.get("Crust").filled())
                 .contains(Quantity.share(day.section().crust()), Quantity.length(2.0) + " deeper");
         assertThat(workings.get("Equivalent days").filled())
-                .contains("28 days × 1.44 at " + Quantity.temperature(2.0) + " = 40.3 days");
+                .contains("28 days × %s at %s = %s days"
+                        .formatted(Quantity.number(1.44, 2), Quantity.temperature(2.0), Quantity.number(40.3, 1)));
     }
 
     @Test

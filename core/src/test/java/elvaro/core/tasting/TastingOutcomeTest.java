@@ -9,6 +9,7 @@ import elvaro.core.tasting.TastingOutcome.Pair;
 import elvaro.core.tasting.TastingOutcome.Shift;
 import elvaro.core.tasting.Weakness.Cooked;
 import elvaro.core.trial.Strength;
+import elvaro.core.working.Units;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -63,7 +64,8 @@ class TastingOutcomeTest {
             assertThat(verdict.sentence())
                     .isEqualTo("5 of 7 liked Honey better than Plain."
                             + " No difference is shown, which is not to say there is none.");
-            assertThat(verdict.statistics()).startsWith("Exact two-sided binomial test, one voice a taster: p 0.453.");
+            assertThat(Units.PLAIN.sentence(verdict.statistics()))
+                    .startsWith("Exact two-sided binomial test, one voice a taster: p 0.453.");
         }
 
         @Test
@@ -122,7 +124,7 @@ class TastingOutcomeTest {
             TastingOutcome outcome = new TastingOutcome(TastingKind.RANKING, three, List.of(), sheets);
             TastingVerdict order = outcome.verdicts().get(0);
             assertThat(order.sentence()).isEqualTo("Best liked first: Porcini, Honey, Plain. That is not chance.");
-            assertThat(order.statistics()).startsWith("Friedman's test: χ² 16.22");
+            assertThat(Units.PLAIN.sentence(order.statistics())).startsWith("Friedman's test: χ² 16.22");
             List<Pair> pairs = outcome.pairs();
             assertThat(pairs.get(0).preference()).isEqualTo(new Preference(9, 0, 0));
             // 2·(1/2)⁹ three times over; 8 of 9 is 20/512, the last in Holm's line.
@@ -167,7 +169,7 @@ class TastingOutcomeTest {
                 .get(0);
         assertThat(verdict.sentence())
                 .isEqualTo("5 of 6 found the odd one, where guessing finds a third. That is not chance.");
-        assertThat(verdict.statistics()).contains("p 0.018.");
+        assertThat(Units.PLAIN.sentence(verdict.statistics())).contains("p 0.018.");
         assertThat(verdict.strength()).isEqualTo(Strength.SHOWN);
     }
 

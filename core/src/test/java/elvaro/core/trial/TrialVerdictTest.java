@@ -72,7 +72,8 @@ class TrialVerdictTest {
     void pairs_of_one_lot_give_an_interval_and_no_verdict_calls_arms_equal() {
         TrialVerdict shown = verdict(ASKED, blocks(0.160, 0.171, 0.155, 0.166), blocks(0.150, 0.160, 0.146, 0.155));
         assertThat(shown.surety()).isEqualTo("That is not chance.");
-        assertThat(shown.statistics()).startsWith("Student's t on 4 pairs: −1.0 points, 80 % from −1.2 points to");
+        assertThat(PLAIN.sentence(shown.statistics()))
+                .startsWith("Student's t on 4 pairs: −1.0 points, 80 % from −1.2 points to");
         TrialVerdict nothing = verdict(ASKED, blocks(0.160, 0.171, 0.155), blocks(0.170, 0.161, 0.156));
         assertThat(nothing.surety()).isEqualTo("No difference is shown, which is not to say there is none.");
         TrialVerdict leaning = verdict(ASKED, blocks(0.160, 0.171, 0.155), blocks(0.150, 0.166, 0.151));
@@ -127,7 +128,7 @@ class TrialVerdictTest {
         assertThat(told.sentence())
                 .isEqualTo(
                         "The steak of Honey is ⟦price 190⟧ dearer than of Plain, ⟦price 3290⟧ against ⟦price 3100⟧.");
-        assertThat(verdict.statistics()).contains("+9 %");
+        assertThat(PLAIN.sentence(verdict.statistics())).contains("+9 %");
         assertThat(verdict.surety()).as("not asked, and not much").isEmpty();
     }
 

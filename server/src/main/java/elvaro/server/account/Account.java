@@ -40,6 +40,9 @@ public class Account extends EditedRow {
     @Enumerated(EnumType.STRING)
     private Preferences.Theme theme;
 
+    @Enumerated(EnumType.STRING)
+    private Preferences.Figures figures;
+
     protected Account() {}
 
     Account(UUID id, String signInName, String name, Role role, String passwordHash) {
@@ -57,6 +60,7 @@ public class Account extends EditedRow {
         temperatureUnit = preferences.temperatureUnit();
         lengthUnit = preferences.lengthUnit();
         theme = preferences.theme();
+        figures = preferences.figures();
     }
 
     void change(String newName, Role newRole, boolean newActive) {
@@ -70,7 +74,7 @@ public class Account extends EditedRow {
     }
 
     Preferences preferences() {
-        return new Preferences(weightUnit, temperatureUnit, lengthUnit, theme);
+        return new Preferences(weightUnit, temperatureUnit, lengthUnit, theme, figures);
     }
 
     PersonView view() {

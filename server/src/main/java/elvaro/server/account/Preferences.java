@@ -10,12 +10,17 @@ public record Preferences(
         @NotNull WeightUnit weightUnit,
         @NotNull TemperatureUnit temperatureUnit,
         @NotNull LengthUnit lengthUnit,
-        @NotNull Theme theme) {
+        @NotNull Theme theme,
+        @NotNull Figures figures) {
     static final Preferences STARTING =
-            new Preferences(WeightUnit.KG, TemperatureUnit.CELSIUS, LengthUnit.MM, Theme.SYSTEM);
+            new Preferences(WeightUnit.KG, TemperatureUnit.CELSIUS, LengthUnit.MM, Theme.SYSTEM, Figures.DEVICE);
 
-    /** How paper is written for this person. */
-    Units units(Currency currency, Locale locale) {
+    /**
+     * How paper is written for this person.
+     *
+     * @param device what the device asked for, where the person left it to it
+     */
+    Units units(Currency currency, Locale device) {
         return new Units(
                 switch (weightUnit) {
                     case KG -> Units.Mass.KILOGRAM;
@@ -26,7 +31,7 @@ public record Preferences(
                 temperatureUnit == TemperatureUnit.FAHRENHEIT,
                 lengthUnit == LengthUnit.INCH,
                 currency,
-                locale);
+                figures == Figures.DEVICE ? device : figures.locale());
     }
 
     /** Kilograms, grams, decimal pounds, or pounds and ounces. */
@@ -47,6 +52,28 @@ public record Preferences(
     public enum LengthUnit {
         MM,
         INCH
+    }
+
+    /** How numbers, money and days are written; words are English. */
+    public enum Figures {
+        /** As the device writes them. */
+        DEVICE(Locale.ROOT),
+        /** 1.5 and 28 Nov 2026. */
+        POINT_DAY_FIRST(Locale.UK),
+        /** 1.5 and Nov 28, 2026. */
+        POINT_MONTH_FIRST(Locale.US),
+        /** 1,5 and 28 Nov 2026. */
+        COMMA_DAY_FIRST(Locale.GERMANY);
+
+        private final Locale locale;
+
+        Figures(Locale locale) {
+            this.locale = locale;
+        }
+
+        Locale locale() {
+            return locale;
+        }
     }
 
     /** Light for the shop, dark for the cold room, or as the device says. */

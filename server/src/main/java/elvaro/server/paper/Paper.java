@@ -50,7 +50,7 @@ public final class Paper {
         document = new Document(page, MARGIN, MARGIN, MARGIN, MARGIN);
         writer = PdfWriter.getInstance(document, bytes);
         writer.setStrictImageSequence(true);
-        document.addTitle(title);
+        document.addTitle(units.sentence(title));
         document.open();
         document.add(paragraph(PaperFont.HEADING, title, 22, 0));
         sentence(under);
@@ -96,8 +96,13 @@ public final class Paper {
         return this;
     }
 
+    /** A sentence with its quantities as its reader has them. */
+    public String written(String words) {
+        return units.sentence(words);
+    }
+
     private Paragraph paragraph(PaperFont font, String words, float size, float before) {
-        Paragraph paragraph = new Paragraph(font.phrase(units.sentence(words), size, PaperColour.INK));
+        Paragraph paragraph = new Paragraph(font.phrase(written(words), size, PaperColour.INK));
         paragraph.setLeading(size * 1.35f);
         paragraph.setSpacingBefore(before);
         return paragraph;
@@ -220,7 +225,7 @@ public final class Paper {
     }
 
     private PdfPCell cell(String words, PaperFont font) {
-        PdfPCell cell = new PdfPCell(font.phrase(units.sentence(words), 10, PaperColour.INK));
+        PdfPCell cell = new PdfPCell(font.phrase(written(words), 10, PaperColour.INK));
         cell.setBorder(Rectangle.TOP);
         cell.setBorderColor(PaperColour.HAIR);
         cell.setPaddingTop(4);

@@ -8,10 +8,15 @@ import elvaro.server.tasting.TasterLines;
 import java.awt.Color;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 
-/** A thin line for every taster across the samples and a thick one for the mean, side by side for all that was asked. */
-public record TasterLinesDrawing(List<TasterLines> asked) implements Drawing {
+/**
+ * A thin line for every taster across the samples and a thick one for the mean, side by side for all that was asked.
+ *
+ * @param words writes the quantities in what is said, as {@link Paper#written}
+ */
+public record TasterLinesDrawing(List<TasterLines> asked, UnaryOperator<String> words) implements Drawing {
     private static final float HEIGHT = 150;
     private static final float ABOVE = 28;
     private static final float BELOW = 40;
@@ -55,7 +60,7 @@ public record TasterLinesDrawing(List<TasterLines> asked) implements Drawing {
         return all;
     }
 
-    private static void draw(PdfContentByte canvas, TasterLines lines, float column) {
+    private void draw(PdfContentByte canvas, TasterLines lines, float column) {
         words(canvas, PaperFont.BOLD, lines.title(), HEIGHT - LETTERS - 1, PaperColour.INK);
         words(canvas, PaperFont.PLAIN, lines.high(), HEIGHT - ABOVE + 7, PaperColour.QUIET);
         words(canvas, PaperFont.PLAIN, lines.low(), BELOW - 10, PaperColour.QUIET);
@@ -85,7 +90,7 @@ public record TasterLinesDrawing(List<TasterLines> asked) implements Drawing {
                             "%s %s"
                                     .formatted(
                                             lines.samples().get(sample),
-                                            lines.written().get(sample)),
+                                            words.apply(lines.written().get(sample))),
                             LETTERS,
                             PaperColour.INK),
                     sample * column + 2,

@@ -44,6 +44,8 @@ public record ForwardView(
      * A day of the curves; small, since a slider asks for all of them at every move.
      *
      * @param lost share of the green weight gone as water, with the ends of its band
+     * @param crust share that would be crust and other lean trim
+     * @param tenderness share of what ageing can give; absent where no rate is known
      * @param costPerKg of steak, minor units; absent where none is left
      */
     public record CurveDay(
@@ -51,6 +53,8 @@ public record ForwardView(
             double lost,
             double lostLeast,
             double lostMost,
+            double crust,
+            @Nullable Double tenderness,
             @Nullable Double costPerKg) {
         private static final double TEN_THOUSANDTH = 1e4;
 
@@ -60,6 +64,8 @@ public record ForwardView(
                     rounded(day.weight().lost()),
                     rounded(day.weight().least()),
                     rounded(day.weight().most()),
+                    rounded(day.section().crust()),
+                    day.tenderness().map(CurveDay::rounded).orElse(null),
                     day.stop()
                             .costPerKg()
                             .map(cost -> (double) Math.round(cost))

@@ -28,18 +28,21 @@ class PlanController {
     private final LoadService loads;
     private final WorthService worth;
     private final RoomWaterService water;
+    private final LotAheadService lotsAhead;
 
     PlanController(
             ScenarioService scenarios,
             PlanService plans,
             LoadService loads,
             WorthService worth,
-            RoomWaterService water) {
+            RoomWaterService water,
+            LotAheadService lotsAhead) {
         this.scenarios = scenarios;
         this.plans = plans;
         this.loads = loads;
         this.worth = worth;
         this.water = water;
+        this.lotsAhead = lotsAhead;
     }
 
     record HangForm(
@@ -62,6 +65,12 @@ class PlanController {
     @PostMapping("/api/plan/table")
     TableView table(@RequestBody @Valid TableForm form) {
         return scenarios.table(form);
+    }
+
+    /** What a lot would become while it is described. */
+    @PostMapping("/api/plan/lot")
+    LotAheadView lot(@RequestBody @Valid LotAheadForm form) {
+        return lotsAhead.ahead(form);
     }
 
     /** How full the chambers are from today on. */

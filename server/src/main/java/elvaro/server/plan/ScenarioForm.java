@@ -82,6 +82,28 @@ public record ScenarioForm(
         Integer steakMm) {
     private static final String AIR = "A chamber is between ⟦temperature -5⟧ and ⟦temperature 15⟧.";
 
+    /** A lot that comes in, as it is described. */
+    ScenarioForm of(LotAheadForm lot) {
+        return new ScenarioForm(
+                lot.cutCode(),
+                lot.boneIn(),
+                null,
+                lot.fatCoverMm(),
+                lot.greenGrams(),
+                method,
+                coating,
+                contactPercent,
+                chamberId,
+                kind,
+                celsius,
+                humidityPercent,
+                metresPerSecond,
+                targetDays,
+                lot.priceMinorPerKg() == null ? 0 : lot.priceMinorPerKg(),
+                consumablesMinor,
+                steakMm);
+    }
+
     /** The same of another cut. */
     ScenarioForm of(String code, int price) {
         return new ScenarioForm(

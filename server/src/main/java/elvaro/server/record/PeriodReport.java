@@ -1,11 +1,13 @@
 package elvaro.server.record;
 
+import static elvaro.core.working.Quantity.date;
 import static elvaro.core.working.Quantity.mass;
 import static elvaro.core.working.Quantity.price;
 import static elvaro.core.working.Quantity.share;
 import static elvaro.core.working.Quantity.temperature;
 
 import elvaro.core.ledger.Ledger;
+import elvaro.core.working.Quantity;
 import elvaro.core.working.Units;
 import elvaro.server.account.AccountService;
 import elvaro.server.chamber.Chamber;
@@ -28,7 +30,6 @@ import elvaro.server.shared.Refusal;
 import elvaro.server.stock.StockFlows;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -46,7 +47,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 public class PeriodReport {
     private static final int LONGEST_DAYS = 400;
-    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
 
     private final WorkshopService workshops;
     private final LotService lots;
@@ -80,7 +80,7 @@ public class PeriodReport {
     }
 
     /** The days reported on, by the clock of the workshop. */
-    private record Period(LocalDate first, LocalDate last, HouseClock house) {
+    private record Period(LocalDate first, LocalDate last, HouseClock house, Units units) {
         Instant from() {
             return house.start(first);
         }
@@ -90,7 +90,7 @@ public class PeriodReport {
         }
 
         String moment(Instant at) {
-            return MOMENT.format(house.shown(at));
+            return units.moment(house.shown(at).toLocalDateTime());
         }
     }
 
@@ -99,11 +99,11 @@ public class PeriodReport {
         if (last.isBefore(first) || ChronoUnit.DAYS.between(first, last) > LONGEST_DAYS) {
             throw Refusal.wrong("wrong-stretch", "to", "Choose a last day after the first, at most 400 days on.");
         }
-        Period period = new Period(first, last, workshops.mine().clock());
         Units units = people.units();
+        Period period = new Period(first, last, workshops.mine().clock(), units);
         Paper paper = Paper.a4(
-                "%s to %s".formatted(first, last),
-                "%s. Printed %s.".formatted(workshops.mine().name(), workshops.today()),
+                "%s to %s".formatted(date(first), date(last)),
+                "%s. Printed %s.".formatted(workshops.mine().name(), date(workshops.today())),
                 units);
         received(paper, lots.received(first, last), units);
         hung(paper, pieces.hung(first, last), units);
@@ -150,7 +150,7 @@ public class PeriodReport {
                     received.stream()
                             .map(lot -> List.of(
                                     "%d %s".formatted(lot.number(), lot.cut().name()),
-                                    lot.receivedOn().toString(),
+                                    date(lot.receivedOn()),
                                     lot.supplier(),
                                     mass(lot.receivedGrams()),
                                     lot.priceMinorPerKg() == null ? "" : price(lot.priceMinorPerKg()),
@@ -172,7 +172,7 @@ public class PeriodReport {
                     hung.stream()
                             .map(piece -> List.of(
                                     "%s %s".formatted(piece.tag(), piece.cut().name()),
-                                    piece.hungOn().map(LocalDate::toString).orElse(""),
+                                    piece.hungOn().map(Quantity::date).orElse(""),
                                     piece.chamber().map(Chamber::name).orElse(""),
                                     mass(piece.greenGrams()),
                                     piece.targetDays().map(String::valueOf).orElse("")))
@@ -225,7 +225,7 @@ public class PeriodReport {
                                 piece.line().tag(),
                                 piece.cut().name(),
                                 piece.line().method().label().toLowerCase(java.util.Locale.ROOT)),
-                piece.pulledOn().toString(),
+                date(piece.pulledOn()),
                 String.valueOf(piece.days()),
                 mass(ledger.green()),
                 share(ledger.shrinkFraction()),

@@ -8,9 +8,6 @@ import elvaro.server.hanging.PieceQueries;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.stock.LabelSheet.Label;
 import elvaro.server.stock.StockView.PackView;
-import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
-import java.time.format.FormatStyle;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -21,9 +18,6 @@ import org.springframework.stereotype.Component;
 /** What stands on the labels of packs and on the tags of pieces. */
 @Component
 class Labels {
-    private static final DateTimeFormatter DAY =
-            DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM).withLocale(Locale.UK);
-
     private final StockReading stock;
     private final PieceQueries pieces;
     private final WorkshopService workshops;
@@ -53,9 +47,9 @@ class Labels {
         if (pack.agedDays() != null) {
             lines.add("aged %d days, piece %s".formatted(pack.agedDays(), pack.tag()));
         }
-        lines.add("%s, %s, packed %s".formatted(pack.wrapLabel(), pack.keepingLabel(), day(pack.packedOn())));
+        lines.add("%s, %s, packed %s".formatted(pack.wrapLabel(), pack.keepingLabel(), units.date(pack.packedOn())));
         if (pack.useBy() != null) {
-            lines.add("use by " + day(pack.useBy()));
+            lines.add("use by " + units.date(pack.useBy()));
         }
         if (pack.content().isGround()) {
             lines.add("ground meat: cook through");
@@ -80,19 +74,16 @@ class Labels {
                 pieces.card(pieces.figures(List.of(pieces.find(pieceId).id())).get(0));
         List<String> lines = new ArrayList<>();
         lines.add(card.cutName());
-        lines.add(people.units().weight(card.greenGrams()) + " green");
+        Units units = people.units();
+        lines.add(units.weight(card.greenGrams()) + " green");
         if (card.hungOn() != null && card.targetDays() != null) {
-            lines.add("hung %s, %d days".formatted(day(card.hungOn()), card.targetDays()));
-            lines.add("pull " + day(card.hungOn().plusDays(card.targetDays())));
+            lines.add("hung %s, %d days".formatted(units.date(card.hungOn()), card.targetDays()));
+            lines.add("pull " + units.date(card.hungOn().plusDays(card.targetDays())));
         }
         if (card.chamberName() != null) {
             lines.add(card.chamberName());
         }
         lines.add(workshops.mine().name());
         return LabelSheet.pdf(List.of(new Label(card.tag(), lines, address + "/pieces/" + card.id())), size);
-    }
-
-    private static String day(LocalDate day) {
-        return DAY.format(day);
     }
 }

@@ -57,6 +57,13 @@ class TaskController {
                 .toList();
     }
 
+    /** What comes next for a piece. */
+    @GetMapping("/api/pieces/{id}/next")
+    List<WorkView> next(@PathVariable UUID id) {
+        LocalDate today = workshops.today();
+        return work.next(id).stream().map(item -> WorkView.of(item, today)).toList();
+    }
+
     /** Keeps what somebody decided about a task; sent again, it is kept once. */
     @PutMapping("/api/tasks/{id}")
     @ResponseStatus(org.springframework.http.HttpStatus.NO_CONTENT)

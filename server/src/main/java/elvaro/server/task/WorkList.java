@@ -44,6 +44,11 @@ public class WorkList {
     private static final Comparator<WorkItem> ORDER = Comparator.comparing(WorkItem::due, Due.BY_URGENCY)
             .thenComparing(item -> item.subject().tag());
 
+    /** So much comes next. */
+    private static final int NEXT = 3;
+
+    private static final int FAR_AHEAD_DAYS = 400;
+
     private final Agendas agendas;
     private final PieceQueries pieces;
     private final LookService looks;
@@ -76,6 +81,16 @@ public class WorkList {
     public List<WorkItem> ahead(int days) {
         HouseClock house = workshops.mine().clock();
         return until(workshops.today().plusDays(days), pieces.inTheRoom(house));
+    }
+
+    /** What comes next for one piece, the first day first. */
+    public List<WorkItem> next(UUID pieceId) {
+        Piece piece = pieces.find(pieceId);
+        return ahead(FAR_AHEAD_DAYS).stream()
+                .filter(item -> item.subject().id().equals(piece.id()))
+                .sorted(Comparator.comparing(WorkItem::on)) // stable: by urgency within a day
+                .limit(NEXT)
+                .toList();
     }
 
     /** What is put before people today. */

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param on the day it is to be done
  * @param plannedOn the day the plan put it, by which a task is named
  * @param words how long it has been due, or what exactly
+ * @param reason why it is to be done
  * @param at where it is done, as an address within the application
  */
 public record WorkView(
@@ -29,6 +30,7 @@ public record WorkView(
         @Nullable LocalDate plannedOn,
         Subject subject,
         String words,
+        String reason,
         String at) {
 
     public static WorkView of(WorkItem item, LocalDate today) {
@@ -44,6 +46,7 @@ public record WorkView(
                 item.due().plannedOn().orElse(null),
                 item.subject(),
                 item.words(today),
+                work.reason(),
                 item.at());
     }
 }

@@ -3,6 +3,7 @@ package elvaro.server.tasting;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.TastingKind;
 import elvaro.core.tasting.TastingOutcome;
+import elvaro.core.working.Quantity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -50,7 +51,8 @@ public record TasterLines(
         List<TasterLines> all = new ArrayList<>();
         if (laid.tasting().kind() == TastingKind.RANKING) {
             Map<Integer, List<OptionalDouble>> fromBelow = outcome.fromBelow();
-            all.add(of(laid, "Order", "last", "best", most, fromBelow, mean -> "%.1f.".formatted(most + 1 - mean)));
+            all.add(of(
+                    laid, "Order", "last", "best", most, fromBelow, mean -> Quantity.number(most + 1 - mean, 1) + "."));
         }
         for (Attribute attribute : laid.tasting().attributes()) {
             all.add(of(
@@ -60,7 +62,7 @@ public record TasterLines(
                     attribute.high(),
                     Attribute.MOST,
                     outcome.scores(attribute.key()),
-                    "%.1f"::formatted));
+                    mean -> Quantity.number(mean, 1)));
         }
         return all.stream().filter(lines -> !lines.tasters().isEmpty()).toList();
     }

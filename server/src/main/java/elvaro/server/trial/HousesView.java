@@ -1,14 +1,16 @@
 package elvaro.server.trial;
 
+import static elvaro.core.working.Quantity.number;
+
 import elvaro.core.tasting.Preference;
 import elvaro.core.tasting.TastingVerdict;
 import elvaro.core.trial.Band;
 import elvaro.core.trial.Evidence;
 import elvaro.core.trial.TrialMeasure;
+import elvaro.core.working.Quantity;
 import elvaro.server.trial.ProtocolFile.ArmResult;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -132,20 +134,18 @@ record HousesView(List<HouseLine> houses, List<String> together) {
     private static String words(TrialMeasure measure, double value) {
         String more = value < 0 ? "less" : "more";
         return switch (measure.scale()) {
-            case SHARE -> String.format(Locale.ROOT, "%.1f points %s %s", Math.abs(value) * 100, more, measure.label());
-            case LOGARITHM ->
-                String.format(Locale.ROOT, "%.0f %% %s %s", Math.abs(Math.expm1(value)) * 100, more, measure.label());
-            case COUNT, VOICES -> String.format(Locale.ROOT, "%.1f %s %s", Math.abs(value), more, measure.label());
+            case SHARE -> number(Math.abs(value) * 100, 1) + " points %s %s".formatted(more, measure.label());
+            case LOGARITHM -> "%.0f %% %s %s".formatted(Math.abs(Math.expm1(value)) * 100, more, measure.label());
+            case COUNT, VOICES -> number(Math.abs(value), 1) + " %s %s".formatted(more, measure.label());
         };
     }
 
     private static String signed(TrialMeasure measure, double value) {
         double shown = shown(measure, value);
-        String written = switch (measure.scale()) {
-            case SHARE -> String.format(Locale.ROOT, "%+.1f", shown * 100);
-            case LOGARITHM -> String.format(Locale.ROOT, "%+.0f %%", shown * 100);
-            case COUNT, VOICES -> String.format(Locale.ROOT, "%+.1f", shown);
+        return switch (measure.scale()) {
+            case SHARE -> Quantity.signed(shown * 100, 1);
+            case LOGARITHM -> Quantity.signed(shown * 100, 0) + " %";
+            case COUNT, VOICES -> Quantity.signed(shown, 1);
         };
-        return written.replace('-', '−');
     }
 }

@@ -150,7 +150,7 @@ class SharedTrials implements Shown {
             paper.drawing("Water gone, arm by arm", new CurveDrawing(curves));
         }
         if (!trial.lines().isEmpty()) {
-            paper.drawing("Tasted, taster by taster", new TasterLinesDrawing(trial.lines()));
+            paper.drawing("Tasted, taster by taster", new TasterLinesDrawing(trial.lines(), paper::written));
         }
     }
 

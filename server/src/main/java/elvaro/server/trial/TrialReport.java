@@ -5,6 +5,7 @@ import static elvaro.core.working.Quantity.share;
 
 import elvaro.core.ledger.Piles;
 import elvaro.core.trial.Conclusion;
+import elvaro.core.working.Quantity;
 import elvaro.core.working.Units;
 import elvaro.server.account.AccountService;
 import elvaro.server.paper.Paper;
@@ -43,8 +44,8 @@ class TrialReport {
                         .formatted(
                                 workshops.mine().name(),
                                 trial.factorLabel(),
-                                trial.startedOn(),
-                                workshops.today(),
+                                Quantity.date(trial.startedOn()),
+                                Quantity.date(workshops.today()),
                                 trial.ended() ? "" : "It still runs."),
                 units);
         conclusions(paper, trial);

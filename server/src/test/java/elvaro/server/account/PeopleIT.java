@@ -105,7 +105,17 @@ class PeopleIT {
         Client hand = RunningApp.signIn(String.valueOf(person.get("signInName")));
         hand.must(hand.put(
                 "/api/me/preferences",
-                Map.of("weightUnit", "LB_OZ", "temperatureUnit", "FAHRENHEIT", "lengthUnit", "INCH", "theme", "DARK")));
+                Map.of(
+                        "weightUnit",
+                        "LB_OZ",
+                        "temperatureUnit",
+                        "FAHRENHEIT",
+                        "lengthUnit",
+                        "INCH",
+                        "theme",
+                        "DARK",
+                        "figures",
+                        "COMMA_DAY_FIRST")));
         assertThat(hand.get("/api/session")
                         .body()
                         .at("/me/preferences/weightUnit")

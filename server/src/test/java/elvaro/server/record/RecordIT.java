@@ -160,7 +160,17 @@ class RecordIT {
                 .isBetween(300L, 600L);
         client.must(client.put(
                 "/api/me/preferences",
-                Map.of("weightUnit", "LB_OZ", "temperatureUnit", "FAHRENHEIT", "lengthUnit", "INCH", "theme", "DARK")));
+                Map.of(
+                        "weightUnit",
+                        "LB_OZ",
+                        "temperatureUnit",
+                        "FAHRENHEIT",
+                        "lengthUnit",
+                        "INCH",
+                        "theme",
+                        "DARK",
+                        "figures",
+                        "DEVICE")));
         assertThat(PaperRead.words(
                                 client,
                                 "/api/record/report.pdf?from=%s&to=%s".formatted(today.minusDays(30), today),

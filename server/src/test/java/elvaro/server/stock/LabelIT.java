@@ -114,7 +114,17 @@ class LabelIT {
                 .contains("Test shop");
         client.must(client.put(
                 "/api/me/preferences",
-                Map.of("weightUnit", "LB", "temperatureUnit", "CELSIUS", "lengthUnit", "MM", "theme", "LIGHT")));
+                Map.of(
+                        "weightUnit",
+                        "LB",
+                        "temperatureUnit",
+                        "CELSIUS",
+                        "lengthUnit",
+                        "MM",
+                        "theme",
+                        "LIGHT",
+                        "figures",
+                        "DEVICE")));
         assertThat(PaperRead.run(
                         "pdftotext",
                         "-layout",

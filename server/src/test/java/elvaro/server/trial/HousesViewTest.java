@@ -1,5 +1,6 @@
 package elvaro.server.trial;
 
+import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.trial.TrialMeasure;
@@ -22,19 +23,21 @@ class HousesViewTest {
     @Test
     void a_count_of_steaks_is_told_in_steaks_and_not_in_hundredths() {
         HousesView told = told(TrialMeasure.STEAKS, List.of(1.0, 2.0, 1.0), List.of(2.0, 1.0));
-        assertThat(told.houses().get(0).sentence()).startsWith("1.3 more ").endsWith("against Plain, 3 pairs");
+        assertThat(PLAIN.sentence(told.houses().get(0).sentence()))
+                .startsWith("1.3 more ")
+                .endsWith("against Plain, 3 pairs");
         assertThat(told.together())
-                .allSatisfy(sentence -> assertThat(sentence)
+                .allSatisfy(sentence -> assertThat(PLAIN.sentence(sentence))
                         .contains("2 houses together, 5 pairs")
                         .doesNotContainPattern("\\d\\d\\d"));
     }
 
     @Test
     void shares_are_told_in_points_and_costs_in_per_cent() {
-        assertThat(told(TrialMeasure.SHRINK, List.of(-0.02), List.of(-0.02))
+        assertThat(PLAIN.sentence(told(TrialMeasure.SHRINK, List.of(-0.02), List.of(-0.02))
                         .houses()
                         .get(1)
-                        .sentence())
+                        .sentence()))
                 .isEqualTo("2.0 points less shrink against Plain, one pair");
         assertThat(told(TrialMeasure.COST, List.of(Math.log(1.1)), List.of()).houses())
                 .extracting(HousesView.HouseLine::sentence)

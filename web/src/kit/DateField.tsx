@@ -1,0 +1,29 @@
+import TextField, { type TextFieldProps } from '@mui/material/TextField';
+import { lazy, Suspense, type ReactNode, type Ref } from 'react';
+
+export interface DateFieldProps extends Pick<TextFieldProps, 'size' | 'sx' | 'className' | 'required'> {
+  label?: string;
+  /** ISO 8601: a day, or a day and its clock; empty for none. */
+  value: string;
+  /** Empty as long as no day can be read from what is typed. */
+  onChange: (value: string) => void;
+  /** A moment, not only a day. */
+  clock?: boolean;
+  error?: boolean;
+  helperText?: ReactNode;
+  ariaLabel?: string;
+  inputRef?: Ref<HTMLInputElement>;
+  onBlur?: () => void;
+}
+
+const Picker = lazy(() => import('./DatePicker'));
+
+/** A day or a moment, typed or chosen, written as everywhere else. The calendar is fetched only where a day is asked for. */
+export function DateField(props: DateFieldProps) {
+  const { label, size, sx, className, required } = props;
+  return (
+    <Suspense fallback={<TextField {...{ label, size, sx, className, required }} disabled value=" " />}>
+      <Picker {...props} />
+    </Suspense>
+  );
+}

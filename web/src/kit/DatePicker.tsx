@@ -1,0 +1,51 @@
+import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs';
+import { DatePicker } from '@mui/x-date-pickers/DatePicker';
+import { DateTimePicker } from '@mui/x-date-pickers/DateTimePicker';
+import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
+import dayjs, { type Dayjs } from 'dayjs';
+import 'dayjs/locale/en-gb';
+import { useState } from 'react';
+import type { DateFieldProps } from './DateField';
+import { formsOf, writtenAs } from './locale';
+
+const DAY = 'YYYY-MM-DD';
+const MOMENT = 'YYYY-MM-DDTHH:mm';
+
+/** The calendar behind DateField. */
+export default function CalendarField({
+  value,
+  onChange,
+  clock = false,
+  label,
+  ariaLabel,
+  inputRef,
+  ...look
+}: DateFieldProps) {
+  const iso = (at: Dayjs | null) => (at?.isValid() ? at.format(clock ? MOMENT : DAY) : '');
+  // What is half typed is no day yet, but must stand.
+  const [typed, setTyped] = useState<Dayjs | null>(() => (value === '' ? null : dayjs(value)));
+  if (iso(typed) !== value) {
+    setTyped(value === '' ? null : dayjs(value));
+  }
+  const forms = formsOf(writtenAs());
+  const monthFirst = forms.dayOfYear.startsWith('M');
+  const shared = {
+    label,
+    value: typed,
+    onChange: (next: Dayjs | null) => {
+      setTyped(next);
+      onChange(iso(next));
+    },
+    inputRef,
+    slotProps: { textField: { ...look, inputProps: { 'aria-label': ariaLabel } } },
+  };
+  return (
+    <LocalizationProvider dateAdapter={AdapterDayjs} adapterLocale={monthFirst ? 'en' : 'en-gb'}>
+      {clock ? (
+        <DateTimePicker {...shared} format={forms.moment} ampm={forms.clock.endsWith('A')} />
+      ) : (
+        <DatePicker {...shared} format={forms.day} />
+      )}
+    </LocalizationProvider>
+  );
+}
