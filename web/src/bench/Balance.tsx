@@ -3,12 +3,14 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { answer, api, type Answers, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
 import { ProblemNotice, Questions } from '../kit/Notices';
 import { percent, useUnits } from '../kit/units';
+
+const hasText = (focused: Element | null) => focused instanceof HTMLInputElement && focused.value !== '';
 
 /** Whether it adds up, and closing or opening again. */
 export function Balance({ bench }: { bench: Schema['BenchView'] }) {
@@ -30,6 +32,15 @@ export function Balance({ bench }: { bench: Schema['BenchView'] }) {
     },
   });
   const left = ledger.residualGrams;
+  const button = useRef<HTMLButtonElement>(null);
+  const put = useRef(left);
+  useEffect(() => {
+    // The last gram was put onto a pile just now: closing it is next.
+    if (left === 0 && put.current !== 0 && !hasText(document.activeElement)) {
+      button.current?.focus({ preventScroll: true });
+    }
+    put.current = left;
+  }, [left]);
   const words =
     left === 0 ? 'Every gram is on a pile' : left > 0 ? 'is on no pile' : 'more on the piles than there was';
   return (
@@ -70,6 +81,7 @@ export function Balance({ bench }: { bench: Schema['BenchView'] }) {
         <Reopen pieceId={card.id} />
       ) : (
         <Button
+          ref={button}
           variant="contained"
           size="large"
           disabled={close.isPending}

@@ -87,7 +87,7 @@ function Open({ bench }: { bench: Bench }) {
   const whole = useCarcasses().data?.some(({ id }) => id === card.id);
   return (
     <Box sx={twoColumns}>
-      <Box sx={{ display: 'grid', gap: 2.5, alignContent: 'start' }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2.5, alignContent: 'start' }}>
         {whole && (
           <Box sx={{ borderLeft: '6px solid', borderColor: 'primary.main', pl: 2 }}>
             <Typography sx={{ mb: 1 }}>
@@ -113,7 +113,7 @@ function Open({ bench }: { bench: Bench }) {
         )}
         <Piles bench={bench} using={using} shown={shown} />
       </Box>
-      <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, alignContent: 'start' }}>
         {!whole && <Balance bench={bench} />}
         <Caution of="KNIFE_AND_SAW" />
       </Box>
@@ -130,7 +130,7 @@ function Closed({ bench }: { bench: Bench }) {
         <KnifeWork bench={bench} />
         <Packs bench={bench} />
       </Box>
-      <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, alignContent: 'start' }}>
         <Balance bench={bench} />
         <Workings workings={bench.piece.workings} />
       </Box>

@@ -22,11 +22,15 @@ export function PileButtons({ bench, ready, count, onCount, onPut }: Props) {
   const units = useUnits();
   const lie = onPiles(bench.piece.log);
   return (
-    <Box sx={{ display: 'grid', gap: 1 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1 }}>
       <Box
         role="group"
         aria-label="Piles"
-        sx={{ display: 'grid', gridTemplateColumns: { xs: 'repeat(2, 1fr)', sm: 'repeat(3, 1fr)' }, gap: 1 }}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'repeat(2, minmax(0, 1fr))', sm: 'repeat(3, minmax(0, 1fr))' },
+          gap: 1,
+        }}
       >
         {(Object.keys(piles) as Pile[]).map((pile) => {
           const { label, stream } = piles[pile];
@@ -63,7 +67,11 @@ export function PileButtons({ bench, ready, count, onCount, onPut }: Props) {
           );
         })}
       </Box>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }} role="group" aria-label="Steaks in it">
+      <Box
+        sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}
+        role="group"
+        aria-label="Steaks in it"
+      >
         <Typography sx={{ minWidth: 190 }}>
           {count === 0 ? 'Steaks in it: not counted' : `Steaks in it: ${count}`}
         </Typography>

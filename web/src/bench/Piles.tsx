@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState, type FormEvent } from 'react';
+import { type FormEvent, useRef, useState } from 'react';
 import type { Schema } from '../api/client';
 import { useWriteEntry } from '../kit/entries';
 import { ProblemNotice } from '../kit/Notices';
@@ -29,6 +29,7 @@ export function Piles({ bench, using, shown }: Props) {
   const units = useUnits();
   const { card } = bench.piece;
   const [text, setText] = useState('');
+  const field = useRef<HTMLInputElement>(null);
   const [typing, setTyping] = useState(false);
   const [keptLaying, setKeptLaying] = useState(0);
   const [last, setLast] = useState<Pile>('STEAKS');
@@ -51,6 +52,7 @@ export function Piles({ bench, using, shown }: Props) {
       {
         onSuccess: () => {
           setText('');
+          field.current?.focus({ preventScroll: true });
           setKeptLaying(live?.laying ?? keptLaying);
         },
       },
@@ -62,7 +64,12 @@ export function Piles({ bench, using, shown }: Props) {
     put(last);
   };
   return (
-    <Box component="form" onSubmit={submit} noValidate sx={{ display: 'grid', gap: 2 }}>
+    <Box
+      component="form"
+      onSubmit={submit}
+      noValidate
+      sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}
+    >
       <Box>
         <ScaleBar using={using} shown={shown} />
         {live ? (
@@ -84,6 +91,7 @@ export function Piles({ bench, using, shown }: Props) {
               }}
               big
               autoFocus
+              inputRef={field}
               helper={`then touch its pile; Enter: onto ${piles[last].label.toLowerCase()}`}
             />
             {shown && (

@@ -23,9 +23,11 @@ export function AirEvents({ air }: { air: Schema['AirView'] }) {
       <Typography id="events" variant="h2">
         {air.points.length === 0
           ? 'Not measured'
-          : air.events.length === 0
-            ? 'Nothing was wrong'
-            : 'What was wrong'}
+          : air.events.length > 0
+            ? 'What was wrong'
+            : air.health === 'WELL'
+              ? 'Nothing was wrong'
+              : 'Right as far as it was measured'}
       </Typography>
       {air.events.length === 0 && (
         <Typography sx={{ color: 'text.secondary' }}>

@@ -49,9 +49,15 @@ export default function ChamberPage() {
           Record for an inspector
         </Button>
       </Box>
-      <Box sx={{ display: 'grid', gap: 4, gridTemplateColumns: { md: 'minmax(0, 2fr) minmax(280px, 1fr)' } }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 4,
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 2fr) minmax(0, 1fr)' },
+        }}
+      >
         <Charts air={air.data} />
-        <Box sx={{ display: 'grid', gap: 4, alignContent: 'start' }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 4, alignContent: 'start' }}>
           <AirEvents air={air.data} />
           <ChamberLoad id={id} />
           <RoomWater id={id} />

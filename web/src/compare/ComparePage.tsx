@@ -117,7 +117,11 @@ function Suggestions({ known, onChoose }: { known: PieceCard[]; onChoose: (piece
         Pieces of one lot, the fairest to compare
       </Typography>
       <Box
-        sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(330px, 1fr))', columnGap: 3 }}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(min(330px, 100%), 1fr))',
+          columnGap: 3,
+        }}
       >
         {twins.map((pieces) => (
           <Box

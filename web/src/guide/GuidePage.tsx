@@ -85,7 +85,7 @@ export default function GuidePage() {
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
           columnGap: 8,
           rowGap: 5,
         }}
@@ -156,7 +156,7 @@ function Terms({ terms }: { terms: [string, string][] }) {
       sx={{
         m: 0,
         display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '11rem 1fr' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '11rem minmax(0, 1fr)' },
         rowGap: 1,
       }}
     >
@@ -165,7 +165,7 @@ function Terms({ terms }: { terms: [string, string][] }) {
           <Typography component="dt" sx={{ fontWeight: 620 }}>
             {name}
           </Typography>
-          <Typography component="dd" sx={{ m: 0 }}>
+          <Typography component="dd" sx={{ m: 0, overflowWrap: 'anywhere' }}>
             {meaning}
           </Typography>
         </Box>
@@ -185,6 +185,7 @@ function Example() {
           '& th, & td': {
             textAlign: 'left',
             verticalAlign: 'top',
+            overflowWrap: 'anywhere',
             py: 0.75,
             pr: { xs: 1.5, sm: 3 },
             borderTop: '1px solid',

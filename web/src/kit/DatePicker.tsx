@@ -11,6 +11,16 @@ import { formsOf, writtenAs } from './locale';
 const DAY = 'YYYY-MM-DD';
 const MOMENT = 'YYYY-MM-DDTHH:mm';
 
+/** What is to be typed is read by whoever types, not only guessed. */
+const readable = { '& .MuiPickersInputBase-sectionsContainer': { opacity: '1 !important' } };
+const quiet = { '& .MuiPickersInputBase-sectionsContainer': { color: 'text.secondary' } };
+
+const placeholders = {
+  fieldDayPlaceholder: () => 'day',
+  fieldMonthPlaceholder: () => 'month',
+  fieldYearPlaceholder: () => 'year',
+};
+
 /** The calendar behind DateField. */
 export default function CalendarField({
   value,
@@ -19,6 +29,7 @@ export default function CalendarField({
   label,
   ariaLabel,
   inputRef,
+  sx,
   ...look
 }: DateFieldProps) {
   const iso = (at: Dayjs | null) => (at?.isValid() ? at.format(clock ? MOMENT : DAY) : '');
@@ -37,10 +48,20 @@ export default function CalendarField({
       onChange(iso(next));
     },
     inputRef,
-    slotProps: { textField: { ...look, inputProps: { 'aria-label': ariaLabel } } },
+    slotProps: {
+      textField: {
+        ...look,
+        sx: [readable, typed === null ? quiet : {}, ...(Array.isArray(sx) ? sx : [sx])],
+        slotProps: { inputLabel: { shrink: true }, htmlInput: { 'aria-label': ariaLabel } },
+      },
+    },
   };
   return (
-    <LocalizationProvider dateAdapter={AdapterDayjs} adapterLocale={monthFirst ? 'en' : 'en-gb'}>
+    <LocalizationProvider
+      dateAdapter={AdapterDayjs}
+      adapterLocale={monthFirst ? 'en' : 'en-gb'}
+      localeText={placeholders}
+    >
       {clock ? (
         <DateTimePicker {...shared} format={forms.moment} ampm={forms.clock.endsWith('A')} />
       ) : (

@@ -7,11 +7,13 @@ interface Props {
   name: string;
   accept: string;
   busy?: boolean;
+  /** On a phone it opens the camera. */
+  camera?: boolean;
   onFile: (file: File) => void;
 }
 
 /** Asks for a file; the same one may be chosen again. */
-export function FileButton({ label, name, accept, busy = false, onFile }: Props) {
+export function FileButton({ label, name, accept, busy = false, camera = false, onFile }: Props) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -22,6 +24,7 @@ export function FileButton({ label, name, accept, busy = false, onFile }: Props)
         ref={input}
         type="file"
         accept={accept}
+        capture={camera ? 'environment' : undefined}
         aria-label={name}
         disabled={busy}
         tabIndex={-1}

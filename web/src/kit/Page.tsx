@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { isField } from './focus';
 import { Problem } from '../api/client';
 import { useTitle } from './drafts';
 
@@ -11,12 +12,24 @@ interface Props {
   children: ReactNode;
 }
 
-/** A view: its title and its content, as wide as the screen lets it. */
+/** The first view is read from the top of the page. */
+let isFirst = true;
+
+/** A view: its title and its content, as wide as the screen lets it. Whoever goes to it by keys is in it at once. */
 export function Page({ title, aside, children }: Props) {
   useTitle(title);
+  const main = useRef<HTMLElement>(null);
+  useEffect(() => {
+    const here = document.activeElement;
+    if (!isFirst && !isField(here) && !main.current?.contains(here)) {
+      main.current?.focus({ preventScroll: true });
+    }
+    isFirst = false;
+  }, []);
   return (
     <Box
       component="main"
+      ref={main}
       id="main"
       tabIndex={-1}
       sx={{ px: { xs: 2, md: 4 }, pt: 2.5, pb: 10, maxWidth: 1480, mx: 'auto', outline: 'none' }}

@@ -53,6 +53,9 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         body: { fontVariantNumeric: 'tabular-nums lining-nums' },
+        // A long word in large letters breaks before it pushes a phone's page sideways.
+        [PHONE]: { body: { overflowWrap: 'anywhere' }, 'th, td': { overflowWrap: 'normal' } },
+        'a:not([class])': { color: 'var(--mui-palette-secondary-main)' },
         ':focus-visible': { outline: '3px solid var(--mui-palette-warning-main)', outlineOffset: 2 },
         '@media (prefers-reduced-motion: reduce)': {
           '*, *::before, *::after': { animation: 'none !important', transition: 'none !important' },
@@ -76,6 +79,12 @@ export const theme = createTheme({
     },
     MuiMenuItem: { styleOverrides: { root: gloves } },
     MuiOutlinedInput: { styleOverrides: { root: gloves } },
+    // Small fields are higher on a phone, and what stands in them lies in their middle.
+    MuiInputLabel: {
+      styleOverrides: {
+        sizeSmall: { [PHONE]: { '&:not(.MuiInputLabel-shrink)': { transform: 'translate(14px, 13px)' } } },
+      },
+    },
     MuiToggleButton: {
       styleOverrides: {
         root: { color: 'var(--mui-palette-text-primary)', textTransform: 'none', minHeight: 48 },

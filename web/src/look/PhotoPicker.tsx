@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useMemo } from 'react';
+import { FileButton } from '../kit/FileButton';
 
 /** Pictures that go with a look; on a phone it opens the camera. */
 export function PhotoPicker({ photos, onChange }: { photos: File[]; onChange: (photos: File[]) => void }) {
@@ -8,20 +9,13 @@ export function PhotoPicker({ photos, onChange }: { photos: File[]; onChange: (p
   useEffect(() => () => shown.forEach((each) => URL.revokeObjectURL(each)), [shown]);
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
-      <Button component="label" color="inherit" variant="outlined" sx={{ minHeight: 48 }}>
-        Take a picture
-        <input
-          type="file"
-          accept="image/jpeg,image/png"
-          capture="environment"
-          aria-label="Picture of the piece"
-          style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-          onChange={(event) => {
-            onChange([...photos, ...(event.target.files ?? [])]);
-            event.target.value = '';
-          }}
-        />
-      </Button>
+      <FileButton
+        label="Take a picture"
+        name="Picture of the piece"
+        accept="image/jpeg,image/png"
+        camera
+        onFile={(photo) => onChange([...photos, photo])}
+      />
       {shown.map((address, index) => (
         <Button
           key={address}

@@ -48,15 +48,17 @@ export function AtTheTarget({ piece, ahead }: { piece: PieceView; ahead: Ahead }
         {atTarget.tenderness != null && (
           <Figure
             name="Tenderness"
-            note={now.tenderness != null ? `${percent(now.tenderness)} now` : undefined}
+            note={
+              'of what ageing can give' + (now.tenderness != null ? `; ${percent(now.tenderness)} now` : '')
+            }
             working={working('Tenderness')}
           >
             {percent(atTarget.tenderness)}
           </Figure>
         )}
         <Figure
-          name={units.sentence('Days at ⟦temperature 0⟧')}
-          note={`${figure(now.equivalentDays, 1)} so far`}
+          name={units.sentence('Age, in days at ⟦temperature 0⟧')}
+          note={`${figure(now.equivalentDays, 1)} so far; a warmer day counts for more`}
           working={working('Equivalent days')}
         >
           {figure(atTarget.equivalentDays, 1)}

@@ -2,6 +2,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useLayoutEffect, useRef, useState } from 'react';
+import { isField } from '../kit/focus';
 import type { Answers, PieceView, Schema } from '../api/client';
 import { useWriteEntry } from '../kit/entries';
 import { fieldsOf } from '../kit/form/fields';
@@ -51,9 +52,6 @@ interface Props {
 }
 
 const Entry = fieldsOf<Text>();
-
-const isField = (focused: Element | null) =>
-  focused?.matches('input, textarea, select, [contenteditable], [role=combobox]') ?? false;
 
 /** One entry for one piece: the figure large, the last weight beside it, questions before it is kept. */
 export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {

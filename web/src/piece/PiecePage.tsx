@@ -1,8 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { focusFirst } from '../kit/focus';
 import type { PieceView } from '../api/client';
 import { usePiece } from '../api/pieces';
 import { Figure } from '../kit/Figure';
@@ -44,6 +45,15 @@ function PieceSheet({ piece }: { piece: PieceView }) {
   const [asked] = useSearchParams();
   const [treating, setTreating] = useState(asked.has('treat'));
   const [hanging, setHanging] = useState(false);
+  const actions = useRef<HTMLDivElement>(null);
+  const was = useRef(card.state);
+  useEffect(() => {
+    // What was pressed to pull it is gone: what comes next has the keys.
+    if (was.current !== card.state) {
+      was.current = card.state;
+      focusFirst(actions.current);
+    }
+  }, [card.state]);
   const place =
     card.state === 'HANGING'
       ? `${card.chamberName}, rail ${card.rail}, place ${card.slot}`
@@ -72,7 +82,7 @@ function PieceSheet({ piece }: { piece: PieceView }) {
         }}
       >
         {/* What can be done comes first: on a phone it lies above the picture. */}
-        <Box sx={{ display: 'grid', gap: 3, minWidth: 0, gridArea: 'do' }}>
+        <Box ref={actions} sx={{ display: 'grid', gap: 3, minWidth: 0, gridArea: 'do' }}>
           <Overdue piece={piece} />
           <Actions
             piece={piece}

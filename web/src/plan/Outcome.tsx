@@ -88,7 +88,7 @@ export const Outcome = memo(function Outcome({ forward, greenGrams, cutCode, pri
           </Figure>
         )}
         {target.tenderness != null && (
-          <Figure name="Tenderness" working={working('Tenderness')}>
+          <Figure name="Tenderness" note="of what ageing can give" working={working('Tenderness')}>
             {percent(target.tenderness)}
           </Figure>
         )}

@@ -2,6 +2,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { useController } from 'react-hook-form';
+import { useAtDesk } from '../kit/focus';
 import type { Answers } from '../api/client';
 import { useSuppliers } from '../api/lots';
 import { CutField } from '../kit/form/CutField';
@@ -30,6 +31,7 @@ const third = { gridColumn: { sm: 'span 2' } };
 /** What came in: what it is, how heavy, how cold, and from whom. */
 export function LotForm({ form, save, busy, failure, onChange, onSave }: Props) {
   const units = useUnits();
+  const atDesk = useAtDesk();
   return (
     <Form
       form={form}
@@ -53,6 +55,7 @@ export function LotForm({ form, save, busy, failure, onChange, onSave }: Props) 
       >
         <CutField
           name="cutCode"
+          autoFocus={atDesk}
           required="Choose the cut."
           sx={{ gridColumn: { sm: 'span 6' } }}
           onPicked={(cut) => form.change({ boneIn: cut?.usuallyOnTheBone ?? false })}

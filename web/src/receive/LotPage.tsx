@@ -2,8 +2,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { focusFirst } from '../kit/focus';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { useLot } from '../api/lots';
@@ -25,6 +26,7 @@ export default function LotPage() {
   const { id = '' } = useParams();
   const lot = useLot(id);
   const [editing, setEditing] = useState(false);
+  const [hung, setHung] = useState(false);
   if (!lot.data) {
     return <Waiting failure={lot.error} />;
   }
@@ -36,7 +38,11 @@ export default function LotPage() {
       ) : (
         <>
           <LotFacts lot={lot.data} onEdit={() => setEditing(true)} />
-          {pieces.length === 0 ? <Split lot={lot.data} /> : <Pieces lot={lot.data} />}
+          {pieces.length === 0 ? (
+            <Split lot={lot.data} onHung={() => setHung(true)} />
+          ) : (
+            <Pieces lot={lot.data} hung={hung} />
+          )}
           {lot.data.decisions.length > 0 && <Decisions decisions={lot.data.decisions} />}
         </>
       )}
@@ -100,15 +106,22 @@ function LotEditor({ lot, onDone }: { lot: Lot; onDone: () => void }) {
   );
 }
 
-function Pieces({ lot }: { lot: Lot }) {
+/** What became of it; where it was hung just now, the keys are on the first piece. */
+function Pieces({ lot, hung }: { lot: Lot; hung: boolean }) {
   const units = useUnits();
+  const pieces = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (hung) {
+      focusFirst(pieces.current);
+    }
+  }, [hung]);
   return (
     <Box component="section" aria-labelledby="pieces">
       <Typography id="pieces" variant="h2" sx={{ mb: 1 }}>
         Cut into {lot.pieces.length === 1 ? 'one piece' : `${lot.pieces.length} pieces`}
         {lot.cuttingLossGrams !== 0 && `, ${units.weight(lot.cuttingLossGrams)} cutting loss`}
       </Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3 }}>
+      <Box ref={pieces} sx={{ display: 'flex', flexWrap: 'wrap', gap: 3 }}>
         {lot.pieces.map((piece) => (
           <LinkedRow key={piece.id} to={`/pieces/${piece.id}`} sx={{ display: 'flex', gap: 2, p: 1 }}>
             <SectionGlyph shape={piece.shape} section={piece.section} size={92} />

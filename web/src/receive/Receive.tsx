@@ -95,7 +95,7 @@ function Lots() {
           to={`/lots/${lot.id}`}
           sx={{
             ...ruled,
-            gridTemplateColumns: { xs: '2.5rem 1fr 6rem', sm: '3rem 1fr 9rem 7rem 8rem' },
+            gridTemplateColumns: { xs: 'auto minmax(0, 1fr) auto', sm: '3rem 1fr 9rem 7rem 8rem' },
           }}
         >
           <strong>{lot.number}</strong>

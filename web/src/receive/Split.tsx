@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import { useAtDesk } from '../kit/focus';
 import { answer, api, type Answers, type Schema } from '../api/client';
 import { useChambers } from '../api/chambers';
 import { refresh, useToday } from '../api/house';
@@ -21,7 +22,7 @@ import { pieceBody, SplitPiece, type PieceText } from './SplitPiece';
 type Method = Schema['MethodView'];
 
 /** Cut a lot into pieces and hang them. A lot that hangs whole is one piece. */
-export function Split({ lot }: { lot: Schema['LotView'] }) {
+export function Split({ lot, onHung }: { lot: Schema['LotView']; onHung: () => void }) {
   const methods = useMethods();
   const chambers = useChambers();
   if (!methods.data || !chambers.data) {
@@ -35,10 +36,11 @@ export function Split({ lot }: { lot: Schema['LotView'] }) {
       </Typography>
     );
   }
-  return <SplitForm lot={lot} methods={methods.data} chambers={chambers.data} />;
+  return <SplitForm onHung={onHung} lot={lot} methods={methods.data} chambers={chambers.data} />;
 }
 
 interface FormProps {
+  onHung: () => void;
   lot: Schema['LotView'];
   methods: Method[];
   chambers: Schema['ChamberForm'][];
@@ -61,7 +63,8 @@ const names = {
   'pieces.*.hungOn': 'hungOn',
 };
 
-function SplitForm({ lot, methods, chambers }: FormProps) {
+function SplitForm({ lot, methods, chambers, onHung }: FormProps) {
+  const atDesk = useAtDesk();
   const units = useUnits();
   const { id, receivedGrams } = lot.form;
   const firstChamber = chambers[0]?.id ?? '';
@@ -94,6 +97,7 @@ function SplitForm({ lot, methods, chambers }: FormProps) {
       ),
     onSuccess: async () => {
       form.clear();
+      onHung();
       await refresh();
     },
   });
@@ -116,6 +120,7 @@ function SplitForm({ lot, methods, chambers }: FormProps) {
             tag={`${lot.number}${String.fromCharCode(65 + index)}`}
             methods={methods}
             chambers={chambers}
+            begins={atDesk && (index === 0 || index === draft.pieces.length - 1)}
             onRemove={
               draft.pieces.length > 1
                 ? () => form.change({ pieces: draft.pieces.filter((each) => each.id !== piece.id) })

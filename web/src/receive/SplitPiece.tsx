@@ -69,11 +69,13 @@ interface RowProps {
   tag: string;
   methods: Method[];
   chambers: Schema['ChamberForm'][];
+  /** Has the keys as it appears. */
+  begins: boolean;
   onRemove?: () => void;
 }
 
 /** One piece of the lot: how it is aged, where, for how long. */
-export function SplitPiece({ tag, methods, chambers, onRemove }: RowProps) {
+export function SplitPiece({ tag, methods, chambers, begins, onRemove }: RowProps) {
   const units = useUnits();
   const { values: piece, change } = useGroup<PieceText>();
   const method = methods.find((each) => each.method === piece.method);
@@ -100,7 +102,12 @@ export function SplitPiece({ tag, methods, chambers, onRemove }: RowProps) {
           {tag}
         </Typography>
         <Box sx={{ width: 132 }}>
-          <Piece.Weight name="weight" label="Weight" required="Each piece needs its weight." />
+          <Piece.Weight
+            name="weight"
+            label="Weight"
+            required="Each piece needs its weight."
+            autoFocus={begins}
+          />
         </Box>
         <Piece.Choice name="role" label="What it is for" choices={roles} sx={{ width: 158 }} />
         {piece.role !== 'FRESH' && (

@@ -96,6 +96,8 @@ const table = {
   },
 } as const;
 
+const sideways = { overflowX: 'auto', mb: 4 };
+
 const narrow = { whiteSpace: 'nowrap' } as const;
 
 const standingWords = { STANDS: '', REPLACED: 'replaced', CORRECTS: 'corrects' } as const;
@@ -103,7 +105,7 @@ const standingWords = { STANDS: '', REPLACED: 'replaced', CORRECTS: 'corrects' }
 function Entries({ rows }: { rows: Record_['rows'] }) {
   const units = useUnits();
   return (
-    <Box sx={{ overflowX: 'auto', mb: 4 }}>
+    <Box sx={sideways} tabIndex={0} role="region" aria-label="What was entered">
       <Typography variant="h2" sx={{ mb: 1 }}>
         {rows.length === 0 ? 'Nothing was entered' : 'What was entered'}
       </Typography>
@@ -150,7 +152,7 @@ function AirByDay({ air }: { air: Record_['airs'][number] }) {
     low == null || high == null ? '' : `${write(low)} to ${write(high)}`;
   const percentOf = (value: number) => `${value.toFixed(0)} %`;
   return (
-    <Box sx={{ overflowX: 'auto', mb: 4 }}>
+    <Box sx={sideways} tabIndex={0} role="region" aria-label={`Air of ${air.chamber}`}>
       <Typography variant="h2" sx={{ mb: 1 }}>
         Air of {air.chamber}
       </Typography>

@@ -42,6 +42,7 @@ function OfChamber({ sheet, expected }: { sheet: Sheet; expected: Map<string, nu
       <Box
         sx={{
           display: 'flex',
+          flexWrap: 'wrap',
           alignItems: 'baseline',
           gap: 2,
           borderBottom: '3px solid',
@@ -61,7 +62,10 @@ function OfChamber({ sheet, expected }: { sheet: Sheet; expected: Map<string, nu
             key={`${due.work} ${due.subject.id} ${due.subject.name} ${due.words}`}
             sx={{
               display: 'grid',
-              gridTemplateColumns: '22px 5.5rem 4.5rem minmax(0, 1fr) auto',
+              gridTemplateColumns: {
+                xs: '22px auto minmax(0, 1fr)',
+                sm: '22px 5.5rem 4.5rem minmax(0, 1fr) auto',
+              },
               alignItems: 'center',
               gap: 1.5,
               py: 0.75,
@@ -75,7 +79,7 @@ function OfChamber({ sheet, expected }: { sheet: Sheet; expected: Map<string, nu
             />
             <Typography sx={{ fontWeight: 620 }}>{due.label}</Typography>
             <Typography sx={{ typography: 'h3' }}>{due.subject.tag}</Typography>
-            <Typography variant="body2">
+            <Typography variant="body2" sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
               {due.work === 'DECIDE' ? due.words : `${due.subject.name}, ${due.words}`}
               {weighs && weight != null && `, expected ${units.weight(weight)}`}
             </Typography>

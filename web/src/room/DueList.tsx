@@ -195,12 +195,12 @@ function DueRow({ due, onDo, onDecide }: RowProps) {
         </Typography>
       )}
       <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Typography noWrap sx={{ fontWeight: 560, lineHeight: 1.25 }}>
+        <Typography sx={{ fontWeight: 560, lineHeight: 1.25 }}>
           {untagged ? due.subject.tag : due.subject.name}
         </Typography>
         <Typography
           variant="body2"
-          noWrap
+
           sx={{ color: loud > 0 ? 'warning.main' : 'text.secondary', fontWeight: loud > 0 ? 640 : 400 }}
         >
           {due.words}

@@ -63,7 +63,7 @@ function Steps({ settings }: { settings: Settings }) {
         sx={{ display: 'grid', gap: 1.5, justifyItems: 'start' }}
       >
         {steps.map((step, index) => (
-          <Box key={index} sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start' }}>
+          <Box key={index} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start' }}>
             <Age.Measure
               name={`steps.${index}.day`}
               size="small"

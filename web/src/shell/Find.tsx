@@ -48,6 +48,7 @@ export function Find() {
   const open = (each: Found | undefined) => {
     if (each) {
       setTyped('');
+      document.getElementById('find')?.blur(); // the keys go on to what was found
       void navigate(each.at);
     }
   };

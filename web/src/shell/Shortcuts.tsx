@@ -24,12 +24,12 @@ const keys: { key: string; does: string; to?: string }[] = [
 
 const OVER_THE_PAGE = '[role=dialog], .MuiModal-root';
 
-/** Whether letters go into a field, look for a choice in an open list, or belong to what is open over the page. */
+/** Whether letters go into a field or look for a choice in an open list. */
 const isTaken = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.isContentEditable ||
     /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) ||
-    target.closest(`[role=listbox], [role=menu], ${OVER_THE_PAGE}`) !== null);
+    target.closest('[role=listbox], [role=menu]') !== null);
 
 /** Single keys that lead round the house, and the list of them. They can be turned off, and rest while a dialog is open. */
 export function Shortcuts() {

@@ -70,7 +70,9 @@ function Sums({ stock }: { stock: Schema['StockView'] }) {
           }}
         >
           <span>{sum.label}</span>
-          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+          <Box
+            sx={{ display: 'flex', flexWrap: { xs: 'wrap', sm: 'nowrap' }, alignItems: 'center', gap: 1.5 }}
+          >
             <Box
               aria-hidden
               sx={{
@@ -80,7 +82,7 @@ function Sums({ stock }: { stock: Schema['StockView'] }) {
                 width: `${Math.max(1, (sum.grams / most) * 50)}%`,
               }}
             />
-            <Typography sx={{ fontWeight: 640, whiteSpace: 'nowrap' }}>
+            <Typography sx={{ fontWeight: 640, whiteSpace: { sm: 'nowrap' } }}>
               {units.weight(sum.grams)} in {sum.packs} {sum.packs === 1 ? 'pack' : 'packs'}
             </Typography>
           </Box>

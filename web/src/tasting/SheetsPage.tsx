@@ -13,7 +13,6 @@ const questions = {
   PAIRED: 'I like more (write the number):',
   TRIANGLE: 'Different from the other two (write the number, guess if you must):',
   RANKING: 'In order, the best first:',
-  SCORES: '',
 };
 
 /** For the kitchen which code goes where, and for tasters without a phone a sheet each. */
@@ -98,25 +97,50 @@ function Paper({ tasting, plate }: { tasting: Tasting; plate: Schema['PlateView'
           {tasting.attributes.map((attribute) => (
             <Box
               key={attribute.key}
-              sx={{ display: 'grid', gridTemplateColumns: '170px 110px 1fr 110px', gap: 1, maxWidth: 720 }}
+              sx={{
+                display: 'grid',
+                gridTemplateColumns: { xs: '1fr', sm: '170px 110px 1fr 110px' },
+                '@media print': { gridTemplateColumns: '170px 110px 1fr 110px' },
+                gap: 1,
+                maxWidth: 720,
+              }}
             >
               <span>{attribute.label}</span>
-              <Box component="span" sx={{ textAlign: 'right' }}>
+              <Box
+                component="span"
+                sx={{ textAlign: { sm: 'right' }, '@media print': { textAlign: 'right' } }}
+              >
                 {attribute.low}
               </Box>
-              <Box component="span" sx={{ letterSpacing: '0.9em', textAlign: 'center' }}>
+              <Box component="span" sx={{ letterSpacing: '0.9em', textAlign: { sm: 'center' } }}>
                 1234567
               </Box>
               <span>{attribute.high}</span>
             </Box>
           ))}
-          <Typography sx={{ mt: 0.5 }}>Words: ______________________________________________</Typography>
+          <Line>Words:</Line>
         </Box>
       ))}
-      <Typography sx={{ fontWeight: 620 }}>
-        {questions[tasting.kind]} {tasting.kind !== 'SCORES' && '____________________'}
-      </Typography>
+      {tasting.kind !== 'SCORES' && <Line>{questions[tasting.kind]}</Line>}
       <Typography sx={{ mt: 1 }}>I knew, or guessed, which was which: yes / no</Typography>
     </Box>
+  );
+}
+
+/** A question with a line to write on. */
+function Line({ children }: { children: string }) {
+  return (
+    <Typography
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        gap: 1,
+        mt: 0.5,
+        maxWidth: 720,
+        '&::after': { content: '""', flex: '1 1 8rem', borderBottom: '1px solid' },
+      }}
+    >
+      {children}
+    </Typography>
   );
 }

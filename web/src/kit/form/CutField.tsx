@@ -19,10 +19,20 @@ interface Props {
   sx?: SxProps<Theme>;
   className?: string;
   onPicked?: (cut: Cut | null) => void;
+  autoFocus?: boolean;
 }
 
 /** The cut, found by any name it goes by. */
-export function CutField({ name: own, label = 'Cut', required, size, sx, className, onPicked }: Props) {
+export function CutField({
+  name: own,
+  label = 'Cut',
+  required,
+  size,
+  sx,
+  className,
+  onPicked,
+  autoFocus,
+}: Props) {
   const cuts = useCuts().data ?? [];
   const { control } = useShared();
   const name = useName(own);
@@ -35,6 +45,7 @@ export function CutField({ name: own, label = 'Cut', required, size, sx, classNa
   return (
     <Autocomplete
       options={cuts}
+      autoHighlight
       size={size}
       sx={sx}
       className={className}
@@ -67,6 +78,7 @@ export function CutField({ name: own, label = 'Cut', required, size, sx, classNa
           label={label}
           required={Boolean(required)}
           inputRef={field.ref}
+          autoFocus={autoFocus}
           error={Boolean(wrong)}
           helperText={wrong}
         />

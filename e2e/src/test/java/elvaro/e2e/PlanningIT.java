@@ -110,7 +110,7 @@ class PlanningIT {
         maren.reads("Buy 1 × strip loin of");
         maren.reads("Enough four times in five");
         maren.fill("What for", "Eight at the long board");
-        maren.fill("Hang on", Bodies.today().toString());
+        maren.fillDay("Hang on", Bodies.today());
         maren.press("Keep this plan");
         maren.press("Hang Eight at the long board");
         maren.fill("Green weight", "4.9");

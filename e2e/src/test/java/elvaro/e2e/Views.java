@@ -51,6 +51,7 @@ final class Views {
                         "/stock/blend",
                         "/stock/render",
                         "/packs/" + first(stock.path("packs")),
+                        "/makings/" + first(client.get("/api/makings").body()),
                         "/guide",
                         "/no-such-page")
                 .toList();

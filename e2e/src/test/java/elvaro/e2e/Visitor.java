@@ -12,6 +12,7 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Cookie;
+import com.microsoft.playwright.options.LoadState;
 import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
@@ -141,6 +142,15 @@ final class Visitor implements AutoCloseable {
         page.navigate(address + path);
     }
 
+    /** Opens a view and waits until it stands there. */
+    void opens(String path) {
+        visit(path);
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))
+                .first()
+                .waitFor();
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+    }
+
     /** By the rail; on a phone some views are behind one more touch. */
     void go(String view) {
         Locator link = page.getByRole(AriaRole.NAVIGATION)
@@ -203,9 +213,8 @@ final class Visitor implements AutoCloseable {
 
     void fillMoment(String label, LocalDateTime at) {
         fillDay(label, at.toLocalDate());
-        section(label, "Hours", at.format(DateTimeFormatter.ofPattern("hh")));
+        section(label, "Hours", at.format(DateTimeFormatter.ofPattern("HH")));
         section(label, "Minutes", at.format(DateTimeFormatter.ofPattern("mm")));
-        section(label, "Meridiem", at.getHour() < 12 ? "A" : "P");
     }
 
     private void section(String label, String part, String typed) {
