@@ -61,6 +61,7 @@ class KeysIT {
             cut(maren, first);
             String second = first.replace('A', 'B');
             press(maren, "/");
+            hasTheKeys(maren, "Find");
             type(maren, second);
             press(maren, "Enter");
             maren.sees(second);
