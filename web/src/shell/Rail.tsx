@@ -6,6 +6,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import { NavLink, useLocation } from 'react-router';
 import type { Schema } from '../api/client';
+import { CameraButton } from './CameraButton';
 import { Find } from './Find';
 import { views, type View } from './views';
 
@@ -50,6 +51,7 @@ export function Rail({ me }: { me: Schema['Me'] }) {
           {me.workshopName}, {me.name}
         </Typography>
         <Find />
+        <CameraButton />
       </Box>
       {wide ? <Tags /> : <Thumb />}
     </Box>

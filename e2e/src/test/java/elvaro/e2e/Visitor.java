@@ -45,7 +45,10 @@ final class Visitor implements AutoCloseable {
                             "--no-first-run",
                             "--disable-background-networking",
                             "--disable-component-update",
-                            "--disable-sync")));
+                            "--disable-sync",
+                            "--use-fake-ui-for-media-stream",
+                            "--use-fake-device-for-media-stream",
+                            "--use-file-for-fake-video-capture=" + CameraAtHand.SEES)));
 
     private static final Map<String, List<Cookie>> SESSIONS = new HashMap<>();
 
