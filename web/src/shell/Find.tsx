@@ -53,7 +53,7 @@ export function Find() {
     }
   };
   return (
-    <Box role="search" sx={{ width: { xs: '100%', sm: 240 }, flex: { xs: '1 1 9rem', sm: 'none' } }}>
+    <Box role="search" sx={{ width: { sm: 240 }, minWidth: 0, flex: { xs: '1 1 5rem', sm: 'none' } }}>
       <Autocomplete<Found, false, false, false>
         id="find"
         size="small"

@@ -47,7 +47,16 @@ export function Rail({ me }: { me: Schema['Me'] }) {
         >
           Elvaro
         </Typography>
-        <Typography component="span" noWrap sx={{ color: 'text.secondary', flex: '1 1 6rem', minWidth: 0 }}>
+        <Typography
+          component="span"
+          noWrap
+          sx={{
+            color: 'text.secondary',
+            flex: '1 1 6rem',
+            minWidth: 0,
+            display: { xs: 'none', sm: 'inline' },
+          }}
+        >
           {me.workshopName}, {me.name}
         </Typography>
         <Find />

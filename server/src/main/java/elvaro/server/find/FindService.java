@@ -2,8 +2,10 @@ package elvaro.server.find;
 
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
+import elvaro.core.working.Quantity;
 import elvaro.server.find.Found.Kind;
 import elvaro.server.shared.CurrentWorkshop;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -83,8 +85,12 @@ class FindService {
         return new Found(
                 Kind.PIECE,
                 row.text("tag"),
-                CutCatalogue.get(row.text("cut")).name() + (hung.isEmpty() ? "" : ", hung " + hung),
+                CutCatalogue.get(row.text("cut")).name() + (hung.isEmpty() ? "" : ", hung " + day(hung)),
                 "/pieces/" + row.text("id"));
+    }
+
+    private static String day(String iso) {
+        return Quantity.date(LocalDate.parse(iso));
     }
 
     private List<Found> lots(String where, Map<String, Object> asked) {
@@ -100,7 +106,7 @@ class FindService {
                                 .formatted(
                                         CutCatalogue.get(row.text("cut_code")).name(),
                                         row.text("supplier"),
-                                        row.text("received_on")),
+                                        day(row.text("received_on"))),
                         "/lots/" + row.text("id")));
     }
 
@@ -111,7 +117,7 @@ class FindService {
                 row -> new Found(
                         Kind.PACK,
                         "Pack " + row.text("number"),
-                        "packed " + row.text("packed_on"),
+                        "packed " + day(row.text("packed_on")),
                         "/packs/" + row.text("id")));
     }
 
