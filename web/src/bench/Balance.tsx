@@ -122,7 +122,16 @@ function Reopen({ pieceId }: { pieceId: string }) {
     );
   }
   return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim()) {
+          open.mutate(reason);
+        }
+      }}
+      sx={{ display: 'grid', gap: 1.5 }}
+    >
       <TextField
         label="Why it is opened again"
         value={reason}
@@ -131,11 +140,7 @@ function Reopen({ pieceId }: { pieceId: string }) {
         slotProps={{ htmlInput: { maxLength: 1000 } }}
       />
       <ProblemNotice failure={open.error} />
-      <Button
-        variant="outlined"
-        disabled={!reason.trim() || open.isPending}
-        onClick={() => open.mutate(reason)}
-      >
+      <Button variant="outlined" type="submit" disabled={!reason.trim() || open.isPending}>
         Open the bench
       </Button>
     </Box>

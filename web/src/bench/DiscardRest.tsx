@@ -41,7 +41,16 @@ export function DiscardRest({ bench }: { bench: Schema['BenchView'] }) {
           It goes through: throw all of it away
         </Button>
       ) : (
-        <>
+        <Box
+          component="form"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (reason.trim()) {
+              discard.mutate(reason);
+            }
+          }}
+          sx={{ display: 'grid', gap: 1.5 }}
+        >
           <TextField
             label="What was wrong with it"
             value={reason}
@@ -52,13 +61,13 @@ export function DiscardRest({ bench }: { bench: Schema['BenchView'] }) {
           <Button
             variant="contained"
             color="error"
+            type="submit"
             disabled={!reason.trim() || discard.isPending}
-            onClick={() => discard.mutate(reason)}
             sx={{ minHeight: 56 }}
           >
             Throw {units.weight(Math.max(0, ledger.residualGrams))} away and close
           </Button>
-        </>
+        </Box>
       )}
       <ProblemNotice failure={discard.error} />
     </Box>

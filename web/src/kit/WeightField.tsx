@@ -40,7 +40,7 @@ export function WeightField({
   const unreadable = text.trim() !== '' && grams === null;
   const below = unreadable
     ? 'Not a weight. Write 8.4, 8.4 kg, 840 g or 10 lb 6 oz.'
-    : (error ?? helper ?? (grams !== null && units.unit !== 'G' ? `${grams} g` : ' '));
+    : (error ?? helper ?? (grams !== null ? units.weight(grams) : ' '));
   return (
     <TextField
       label={label}

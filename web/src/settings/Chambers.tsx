@@ -57,7 +57,7 @@ export function Chambers({ mayChange }: { mayChange: boolean }) {
           <Box sx={{ flex: 1, display: { sm: 'flex' }, gap: 2, alignItems: 'baseline' }}>
             <Typography sx={{ typography: 'h3', width: { sm: 180 } }}>{chamber.name}</Typography>
             <Typography>
-              {chamberWords[chamber.kind].toLowerCase()}, {units.weight(chamber.limitGrams)},{' '}
+              {chamberWords[chamber.kind].toLowerCase()}, {units.load(chamber.limitGrams)},{' '}
               {units.temperature(chamber.setCelsius)}
               {chamber.setHumidityPercent != null && `, ${chamber.setHumidityPercent} % RH`}
             </Typography>

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
+import { AskFirst } from '../kit/AskFirst';
 import { answer, api } from '../api/client';
 import { queryClient } from '../api/house';
 import { useCalendarFeed } from '../api/room';
@@ -28,9 +29,12 @@ export function MyCalendar() {
           {feed.data?.made ? 'Make a new address' : 'Make a private address'}
         </Button>
         {feed.data?.made && (
-          <Button color="inherit" onClick={() => revoke.mutate()} disabled={revoke.isPending}>
-            Revoke the address
-          </Button>
+          <AskFirst
+            label="Remove the address"
+            warning="Every calendar that reads it stops doing so."
+            busy={revoke.isPending}
+            onYes={() => revoke.mutate()}
+          />
         )}
       </Box>
       {path !== '' && (

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
+import { AskFirst } from '../kit/AskFirst';
 import { answer, api, type Schema } from '../api/client';
 import { useChambers, useDevices } from '../api/chambers';
 import { refresh } from '../api/house';
@@ -73,12 +73,20 @@ function Row({ probe, onToken }: { probe: Probe; onToken: (probe: Probe) => Prom
         <Typography sx={{ typography: 'h3' }}>{probe.name}</Typography>
         <Typography>{probe.chamberName ?? 'scale'}</Typography>
       </Box>
-      <Button color="inherit" onClick={() => renew.mutate()} aria-label={`New token for ${probe.name}`}>
-        New token
-      </Button>
-      <Button color="inherit" onClick={() => revoke.mutate()} aria-label={`Remove access of ${probe.name}`}>
-        Remove access
-      </Button>
+      <AskFirst
+        label="New token"
+        name={`New token for ${probe.name}`}
+        warning={`${probe.name} is not heard any more until it is given the new one.`}
+        busy={renew.isPending}
+        onYes={() => renew.mutate()}
+      />
+      <AskFirst
+        label="Remove access"
+        name={`Remove access of ${probe.name}`}
+        warning={`${probe.name} is not heard any more; what it measured stays.`}
+        busy={revoke.isPending}
+        onYes={() => revoke.mutate()}
+      />
       <ProblemNotice failure={renew.error ?? revoke.error} />
     </Box>
   );

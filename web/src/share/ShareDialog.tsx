@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { QRCodeSVG } from 'qrcode.react';
 import { useState } from 'react';
+import { AskFirst } from '../kit/AskFirst';
 import { answer, api } from '../api/client';
 import { useSession } from '../api/house';
 import { ProblemNotice } from '../kit/Notices';
@@ -69,11 +70,14 @@ function ShareDialog({ what, id, onClose }: { what: SharedKind; id: string; onCl
         )}
         <ProblemNotice failure={known.error ?? share.error ?? back.error} />
       </DialogContent>
-      <DialogActions>
+      <DialogActions sx={{ flexWrap: 'wrap' }}>
         {path ? (
-          <Button color="error" disabled={back.isPending} onClick={() => back.mutate()}>
-            Take the link back
-          </Button>
+          <AskFirst
+            label="Take the link back"
+            warning="Whoever has it sees nothing any more."
+            busy={back.isPending}
+            onYes={() => back.mutate()}
+          />
         ) : (
           <Button variant="contained" disabled={share.isPending} onClick={() => share.mutate()}>
             Make a link

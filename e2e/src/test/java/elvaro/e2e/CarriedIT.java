@@ -144,6 +144,7 @@ class CarriedIT {
             Download picture = stranger.page.waitForDownload(() -> stranger.press("Save as picture"));
             assertThat(picture.suggestedFilename()).isEqualTo("trial.png");
             maren.press("Take the link back");
+            maren.press("Yes, take the link back");
             assertThat(maren.button("Make a link")).isVisible();
             stranger.page.reload();
             stranger.sees("This page is no longer shown");

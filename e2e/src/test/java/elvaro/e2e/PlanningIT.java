@@ -231,7 +231,8 @@ class PlanningIT {
                 .last()
                 .innerText();
         assertThat(maren.page.request().get(address).text()).startsWith("BEGIN:VCALENDAR");
-        maren.press("Revoke the address");
+        maren.press("Remove the address");
+        maren.press("Yes, remove the address");
         assertThat(maren.button("Make a private address")).isVisible();
         assertThat(maren.page.request().get(address).status()).isEqualTo(404);
     }

@@ -105,6 +105,7 @@ class WatchingIT {
         maren.reads("0.4 °C");
         maren.go("Settings");
         maren.press("Remove access of Ice probe");
+        maren.press("Yes, remove access");
         assertThat(maren.button("Remove access of Ice probe")).hasCount(0);
         assertThat(device.pack(token, "[{\"n\":\"t\",\"u\":\"Cel\",\"v\":0.5}]").status())
                 .isEqualTo(401);
