@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import elvaro.server.support.Client;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -18,9 +21,25 @@ class OfflineIT {
     private final House house = House.shop();
     private final Client client = house.client();
 
+    private final List<String> hung = new ArrayList<>();
+
     @BeforeEach
     void sign_in() {
         client.must(client.signIn(House.OWNER, House.PASSWORD));
+    }
+
+    /** So that none is due in the tests after this one; what was pulled is due nowhere. */
+    @AfterEach
+    void take_down() {
+        hung.forEach(piece -> client.put(
+                "/api/pieces/%s/discard/%s".formatted(piece, UUID.randomUUID()),
+                Map.of(
+                        "grams",
+                        3000,
+                        "words",
+                        "End of the test.",
+                        "answers",
+                        Map.of("surprising", "", "fell-fast", ""))));
     }
 
     private static final String KNOWN = """
@@ -50,6 +69,7 @@ class OfflineIT {
     void it_opens_without_a_network_every_view_loads_and_what_is_entered_is_sent_later() {
         List<String> pieces =
                 client.hangAgo(9, client.chamber("Cabinet " + UUID.randomUUID(), 90_000), 9, 4000, 4100, 4200);
+        hung.addAll(pieces);
         List<String> tags = pieces.stream()
                 .map(piece -> client.get("/api/pieces/" + piece)
                         .body()
@@ -140,6 +160,7 @@ class OfflineIT {
     void a_session_that_ended_is_gone_on_with_on_the_spot() {
         String piece = client.hangAgo(2, client.chamber("Cabinet " + UUID.randomUUID(), 90_000), 9, 4000)
                 .get(0);
+        hung.add(piece);
         try (Visitor maren = Visitor.at(house).signedIn()) {
             maren.visit("/pieces/" + piece);
             maren.press("Note");

@@ -16,7 +16,7 @@ class ScanIT {
     void a_hang_tag_opens_its_piece_and_on_the_scale_picks_it() throws Exception {
         Client client = house.client();
         client.must(client.signIn(House.OWNER, House.PASSWORD));
-        String piece = client.hangAgo(2, client.chamber("Cabinet " + UUID.randomUUID(), 90_000), 9, 4000)
+        String piece = client.hangToday(client.chamber("Cabinet " + UUID.randomUUID(), 90_000), 28, 4000)
                 .get(0);
         String tag = client.get("/api/pieces/" + piece).body().at("/card/tag").asString();
         CameraAtHand.show("http://192.168.1.20:8306/pieces/" + piece);

@@ -2,6 +2,7 @@ package elvaro.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.InstanceOfAssertFactories.LIST;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -52,6 +53,10 @@ class TastingsIT {
     /** Tastes both, scores them, and comes to the choice. */
     private static void taste(Visitor guest, String liked) {
         guest.press("Begin");
+        guest.page
+                .getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("^Taste ")))
+                .waitFor();
+        assertThat(guest.page.evaluate(LayoutIT.TOO_SMALL)).asInstanceOf(LIST).isEmpty();
         for (int plate = 0; plate < 2; plate++) {
             String code = guest.page
                     .getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("^Taste ")))

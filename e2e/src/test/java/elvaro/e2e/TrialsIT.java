@@ -103,7 +103,7 @@ class TrialsIT {
     }
 
     private static void askAndHang(Visitor maren) {
-        maren.page.keyboard().press("q");
+        maren.go("Trials");
         maren.page
                 .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("New trial"))
                 .click();
