@@ -163,7 +163,7 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
             component="button"
             type="button"
             onClick={() => setAskWhen(true)}
-            sx={{ justifySelf: 'start', minHeight: 32 }}
+            sx={{ justifySelf: 'start', minHeight: 48 }}
           >
             It was earlier: enter when
           </Link>

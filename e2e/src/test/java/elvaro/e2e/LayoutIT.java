@@ -42,7 +42,7 @@ class LayoutIT {
 
     /** Whatever is touched, by the box a finger meets; a link within a sentence is read, not touched. */
     static final String TOO_SMALL = """
-            [...document.querySelectorAll('main, [role=dialog]')]
+            [document.querySelector('[role=dialog]') ?? document.querySelector('main')]
                 .flatMap(place => [...place.querySelectorAll('button, a[href], [role=radio], [role=checkbox], input, summary')])
                 .filter(each => !each.closest('p, [aria-hidden=true]') || each.tagName === 'BUTTON')
                 .filter(each => each.checkVisibility({ opacityProperty: true }))
