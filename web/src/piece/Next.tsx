@@ -3,9 +3,15 @@ import Typography from '@mui/material/Typography';
 import { useNext } from '../api/pieces';
 import { shortDate } from '../kit/units';
 
+/** What three lines take, px. */
+const ROOM = 172;
+
 /** What comes next for a piece, and why. */
 export function Next({ pieceId }: { pieceId: string }) {
-  const next = useNext(pieceId).data;
+  const { data: next, isPending } = useNext(pieceId);
+  if (isPending) {
+    return <Box sx={{ minHeight: { xs: 0, sm: ROOM } }} />; // so that nothing jumps once it is there
+  }
   if (!next || next.length === 0) {
     return null;
   }

@@ -181,6 +181,7 @@ function Planner({ cuts, methods, chambers, first }: Props) {
         {draft.direction === 'piece' ? (
           <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
             <ProblemNotice failure={a.error ?? b.error} />
+            {a.isLoading && <Box sx={{ minHeight: 1100 }} /> /* so that nothing jumps once it is there */}
             {ways.length > 0 && (
               <>
                 <Curves ways={ways} />
