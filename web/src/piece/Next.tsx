@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useNext } from '../api/pieces';
-import { shortDate } from '../kit/units';
+import { days, shortDate } from '../kit/units';
 
 /** What three lines take, px. */
 const ROOM = 172;
@@ -35,7 +35,8 @@ export function Next({ pieceId }: { pieceId: string }) {
             }}
           >
             <Typography sx={{ fontWeight: 620 }}>
-              {each.label}, {each.days > 0 ? each.words : each.days === 0 ? 'today' : shortDate(each.on)}
+              {each.label},{' '}
+              {each.days > 0 ? `${days(each.days)} late` : each.days === 0 ? 'today' : shortDate(each.on)}
             </Typography>
             <Typography sx={{ color: 'text.secondary' }}>{each.reason}</Typography>
           </Box>
