@@ -7,6 +7,8 @@ export interface DateFieldProps extends Pick<TextFieldProps, 'size' | 'sx' | 'cl
   value: string;
   /** Empty as long as no day can be read from what is typed. */
   onChange: (value: string) => void;
+  /** Said instead, where what is typed is no whole day yet. */
+  onHalf?: () => void;
   /** A moment, not only a day. */
   clock?: boolean;
   error?: boolean;

@@ -4,7 +4,8 @@ import { DateTimePicker } from '@mui/x-date-pickers/DateTimePicker';
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
 import dayjs, { type Dayjs } from 'dayjs';
 import 'dayjs/locale/en-gb';
-import { useState } from 'react';
+import type { FieldRef } from '@mui/x-date-pickers/models';
+import { useRef, useState } from 'react';
 import type { DateFieldProps } from './DateField';
 import { formsOf, writtenAs } from './locale';
 
@@ -25,6 +26,7 @@ const placeholders = {
 export default function CalendarField({
   value,
   onChange,
+  onHalf = () => onChange(''),
   clock = false,
   label,
   ariaLabel,
@@ -38,6 +40,7 @@ export default function CalendarField({
   if (iso(typed) !== value) {
     setTyped(value === '' ? null : dayjs(value));
   }
+  const field = useRef<FieldRef<Dayjs | null>>(null);
   const forms = formsOf(writtenAs());
   const monthFirst = forms.dayOfYear.startsWith('M');
   const shared = {
@@ -45,11 +48,23 @@ export default function CalendarField({
     value: typed,
     onChange: (next: Dayjs | null) => {
       setTyped(next);
-      onChange(iso(next));
+      if (next && !next.isValid()) {
+        onHalf();
+      } else {
+        onChange(iso(next));
+      }
     },
     inputRef,
     slotProps: {
+      field: { fieldRef: field },
       textField: {
+        // Until a day was whole once, the picker itself tells of nothing that is typed.
+        onKeyUp: () => {
+          if (typed === null) {
+            const begun = field.current?.getSections().some((each) => each.value !== '');
+            (begun ? onHalf : () => onChange(''))();
+          }
+        },
         ...look,
         sx: [readable, typed === null ? quiet : {}, ...(Array.isArray(sx) ? sx : [sx])],
         slotProps: { inputLabel: { shrink: true }, htmlInput: { 'aria-label': ariaLabel } },

@@ -120,3 +120,25 @@ test('a question is no refusal', () => {
   });
   expect(refusedField(asked, {})).toBeNull();
 });
+
+test('half a day is said to be none, and nothing is sent without it', async () => {
+  const sent = vi.fn();
+  function Dated() {
+    const form = useKeptForm<{ on: string }>(null, () => ({ on: '' }));
+    const D = fieldsOf<{ on: string }>();
+    return (
+      <Form form={form} failure={null} onSubmit={sent}>
+        <D.Day name="on" label="Packed on" />
+        <Save busy={false} failure={null}>
+          Keep it
+        </Save>
+      </Form>
+    );
+  }
+  show(<Dated />);
+  await userEvent.click(await screen.findByRole('spinbutton', { name: 'Day' }, { timeout: 5000 }));
+  await userEvent.keyboard('28');
+  await send();
+  expect(screen.getByText('Not a whole day.')).toBeVisible();
+  expect(sent).not.toHaveBeenCalled();
+});

@@ -100,16 +100,22 @@ interface DateProps<N extends string> extends Common<N> {
   clock?: boolean;
 }
 
+/** Stands for a day that is typed by half, so that it is not taken for none. */
+const HALF = 'half a day';
+
+const readDay = (text: string) => (text === HALF ? null : text);
+
 /** A day, as ISO 8601. */
 function Day<N extends string>({ clock, ...common }: DateProps<N>) {
-  const { text, put, wrong, helper, ariaLabel, bound } = useField(common);
+  const { text, put, wrong, helper, ariaLabel, bound } = useField(common, readDay, 'Not a whole day.');
   const { size, sx, className, inputRef, onBlur, required } = bound;
   return (
     <DateField
       {...{ size, sx, className, inputRef, onBlur, required, ariaLabel, clock }}
       label={common.label}
-      value={text}
-      onChange={put}
+      value={text === HALF ? '' : text}
+      onChange={(day) => day !== text && put(day)}
+      onHalf={() => text !== HALF && put(HALF)}
       error={Boolean(wrong)}
       helperText={wrong ?? helper}
     />

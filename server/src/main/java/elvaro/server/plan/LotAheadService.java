@@ -5,14 +5,17 @@ import static elvaro.core.working.Quantity.days;
 import static elvaro.core.working.Quantity.mass;
 import static elvaro.core.working.Quantity.price;
 
+import elvaro.core.cut.CutCatalogue;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.forecast.DayAhead;
 import elvaro.server.plan.LoadService.ChamberLoad;
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Refusal;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -33,7 +36,14 @@ class LotAheadService {
         this.workshops = workshops;
     }
 
+    /** @throws Refusal for fish and fowl, which hang by another rule than the days that are usual here for meat */
     LotAheadView ahead(LotAheadForm form) {
+        boolean hangsForWeeks = CutCatalogue.find(form.cutCode())
+                .filter(cut -> cut.species().tenderising().isPresent())
+                .isPresent();
+        if (!hangsForWeeks) {
+            throw Refusal.wrong("no-usual-days", "cutCode", "How long this hangs is chosen when it is hung.");
+        }
         ScenarioForm scenario = scenarios.first().scenario().of(form);
         ForwardView forward = scenarios.forward(scenario);
         LocalDate today = workshops.today();
@@ -52,7 +62,7 @@ class LotAheadService {
     private static String given(ScenarioForm scenario, DayAhead target) {
         return "Hung whole (%s), after %s it weighs about %s and gives %s of steak."
                 .formatted(
-                        scenario.method().label().toLowerCase(java.util.Locale.ROOT),
+                        scenario.method().label().toLowerCase(Locale.ROOT),
                         days(target.day()),
                         mass(target.grams()),
                         mass(

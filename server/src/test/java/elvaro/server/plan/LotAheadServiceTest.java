@@ -2,10 +2,14 @@ package elvaro.server.plan;
 
 import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import elvaro.core.cut.Cut;
+import elvaro.core.cut.CutCatalogue;
+import elvaro.core.cut.Species;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.yield.Section;
@@ -14,6 +18,7 @@ import elvaro.server.chamber.ChamberService;
 import elvaro.server.forecast.DayAhead;
 import elvaro.server.plan.LoadService.ChamberLoad;
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Refusal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -100,6 +105,19 @@ class LotAheadServiceTest {
         assertThat(said(null, null, chamber("Cabinet", false, null)))
                 .last()
                 .isEqualTo("No chamber here has room for it as one piece.");
+    }
+
+    @Test
+    void fish_and_fowl_are_not_told_the_weeks_of_beef() {
+        List<String> codes = CutCatalogue.all().stream()
+                .filter(cut -> cut.species() == Species.SEA_FISH || cut.species() == Species.WATERFOWL)
+                .map(Cut::code)
+                .toList();
+        assertThat(codes)
+                .isNotEmpty()
+                .allSatisfy(
+                        code -> assertThatThrownBy(() -> lots.ahead(new LotAheadForm(code, false, 0, 2000, null, null)))
+                                .isInstanceOf(Refusal.class));
     }
 
     @Test
