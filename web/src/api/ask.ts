@@ -50,8 +50,8 @@ export const measureWords: Record<Compared, string> = {
   STEAK_YIELD: 'steak yield',
   USABLE_YIELD: 'usable yield',
   DISCARD: 'discard',
-  COST: 'cost of a kilogram of steak',
-  COST_EATEN: 'cost of a kilogram of all that is eaten',
+  COST: 'cost of the steak',
+  COST_EATEN: 'cost of all that is eaten',
 };
 
 /** Which field of the question asks for a group of such a kind; none where a group is not one value of it. */

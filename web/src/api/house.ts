@@ -37,6 +37,13 @@ function draw(me: Schema['Me'] | undefined): void {
   writeQuantitiesWith(unitsFor(me).sentence);
 }
 
+/** Asks for what the page will need, as soon as it is known that somebody is in. */
+let onceIn = (): void => undefined;
+
+export function whenSignedIn(ask: () => void): void {
+  onceIn = ask;
+}
+
 /** Who is signed in; from then on, what the server says is written in their units. */
 const session = {
   queryKey: ['session'],
@@ -57,6 +64,9 @@ const session = {
     const ended = !me && confirmed;
     confirmed ||= me !== undefined;
     draw(me ?? (ended ? drawnFor : undefined));
+    if (me) {
+      onceIn();
+    }
     return { setupNeeded, me: drawnFor, ended };
   },
 };

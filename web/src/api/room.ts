@@ -1,8 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api } from './client';
+import { queryClient } from './house';
 
-export const useRoom = () =>
-  useQuery({ queryKey: ['room'], queryFn: () => answer(api.GET('/api/room')), refetchInterval: 60_000 });
+const room = { queryKey: ['room'], queryFn: () => answer(api.GET('/api/room')) };
+
+export const useRoom = () => useQuery({ ...room, refetchInterval: 60_000 });
+
+/** On its way while the page around it is still being drawn. */
+export const askForRoom = () => void queryClient.prefetchQuery(room);
 
 /** Lots that hang nowhere yet; never from memory, as what is chosen first is kept in a form. */
 export const useUncutLots = () =>

@@ -5,6 +5,7 @@ import { LineChart } from '@mui/x-charts/LineChart';
 import type { ReactNode } from 'react';
 import type { Schema } from '../api/client';
 import { axisTime, ticks, withGaps } from './stretch';
+import { Later } from '../kit/Later';
 
 type AirPoint = Schema['AirPointView'];
 
@@ -66,61 +67,65 @@ export function AirChart(props: Props) {
       </Box>
       <Box role="img" aria-label={label}>
         <Box aria-hidden>
-          <LineChart
-            height={height}
-            hideLegend
-            skipAnimation
-            disableKeyboardNavigation
-            disableAxisListener
-            margin={{ left: 4, right: levels.length > 0 ? 58 : 18, top: 12, bottom: 0 }}
-            grid={{ horizontal: true }}
-            xAxis={[
-              {
-                data: rows.map((row) => new Date(row.at)),
-                scaleType: 'time',
-                min: new Date(air.from),
-                max: new Date(air.to),
-                height: 26,
-                tickInterval: ticks(air.from, air.to),
-                valueFormatter: (at: Date) => axisTime(at, hours),
-              },
-            ]}
-            yAxis={[{ width: 64, min: least, max: most, valueFormatter: format }]}
-            series={[
-              ...band,
-              {
-                id: 'mean',
-                data: rows.map((row) => mean(row) ?? null),
-                color: colour,
-                showMark: false,
-                curve: 'linear' as const,
-              },
-            ]}
-            sx={{
-              '& .MuiLineChart-area': { opacity: 0.28 },
-              '& [data-series="low"], & [data-series="band"].MuiLineChart-line': { stroke: 'none' },
-              '& [data-series="mean"].MuiLineChart-line': { strokeWidth: 1.75 },
-            }}
-          >
-            {levels.map((level) => (
-              <ChartsReferenceLine
-                key={level.name}
-                y={level.value}
-                label={level.name}
-                labelAlign="end"
-                spacing={{ x: -6, y: -4 }} // beside the picture, never on its curve
-                lineStyle={{
-                  stroke: level.act ? 'var(--mui-palette-warning-main)' : 'var(--mui-palette-text-secondary)',
-                  strokeDasharray: level.act ? '7 4' : '2 3',
-                }}
-                labelStyle={{
-                  fontSize: 12,
-                  textAnchor: 'start',
-                  fill: level.act ? 'var(--mui-palette-warning-main)' : 'var(--mui-palette-text-secondary)',
-                }}
-              />
-            ))}
-          </LineChart>
+          <Later height={height}>
+            <LineChart
+              height={height}
+              hideLegend
+              skipAnimation
+              disableKeyboardNavigation
+              disableAxisListener
+              margin={{ left: 4, right: levels.length > 0 ? 58 : 18, top: 12, bottom: 0 }}
+              grid={{ horizontal: true }}
+              xAxis={[
+                {
+                  data: rows.map((row) => new Date(row.at)),
+                  scaleType: 'time',
+                  min: new Date(air.from),
+                  max: new Date(air.to),
+                  height: 26,
+                  tickInterval: ticks(air.from, air.to),
+                  valueFormatter: (at: Date) => axisTime(at, hours),
+                },
+              ]}
+              yAxis={[{ width: 64, min: least, max: most, valueFormatter: format }]}
+              series={[
+                ...band,
+                {
+                  id: 'mean',
+                  data: rows.map((row) => mean(row) ?? null),
+                  color: colour,
+                  showMark: false,
+                  curve: 'linear' as const,
+                },
+              ]}
+              sx={{
+                '& .MuiLineChart-area': { opacity: 0.28 },
+                '& [data-series="low"], & [data-series="band"].MuiLineChart-line': { stroke: 'none' },
+                '& [data-series="mean"].MuiLineChart-line': { strokeWidth: 1.75 },
+              }}
+            >
+              {levels.map((level) => (
+                <ChartsReferenceLine
+                  key={level.name}
+                  y={level.value}
+                  label={level.name}
+                  labelAlign="end"
+                  spacing={{ x: -6, y: -4 }} // beside the picture, never on its curve
+                  lineStyle={{
+                    stroke: level.act
+                      ? 'var(--mui-palette-warning-main)'
+                      : 'var(--mui-palette-text-secondary)',
+                    strokeDasharray: level.act ? '7 4' : '2 3',
+                  }}
+                  labelStyle={{
+                    fontSize: 12,
+                    textAnchor: 'start',
+                    fill: level.act ? 'var(--mui-palette-warning-main)' : 'var(--mui-palette-text-secondary)',
+                  }}
+                />
+              ))}
+            </LineChart>
+          </Later>
         </Box>
       </Box>
     </Box>

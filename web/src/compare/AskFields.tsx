@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { useState } from 'react';
 import type { Schema } from '../api/client';
 import { Pick } from '../stock/Pick';
 import { asked, byWords, measureWords, type Ask, type Asked, type By, type Compared } from '../api/ask';
 import { DateField } from '../kit/DateField';
+import { useUnits } from '../kit/units';
 
 const facetWords: Record<string, string> = {
   species: 'Species',
@@ -21,8 +23,11 @@ const facetWords: Record<string, string> = {
 const ranges: [Asked, string][] = [
   ['daysFrom', 'Days from'],
   ['daysTo', 'Days to'],
-  ['fatFrom', 'Fat cover from, mm'],
-  ['fatTo', 'Fat cover to, mm'],
+];
+
+const fats: [Asked, string][] = [
+  ['fatFrom', 'Fat cover from'],
+  ['fatTo', 'Fat cover to'],
 ];
 
 /** What is asked for most; the rest is folded away. */
@@ -32,6 +37,33 @@ interface Props {
   ask: Ask;
   facets: Schema['FacetView'][];
   onChange: (ask: Ask) => void;
+}
+
+interface ThicknessProps {
+  label: string;
+  /** Whole millimetres, or '' for none. */
+  mm: string;
+  onChange: (mm: string) => void;
+}
+
+/** A thickness in the person's unit; what is typed stands as it is typed, as long as it means the same. */
+function Thickness({ label, mm, onChange }: ThicknessProps) {
+  const units = useUnits();
+  const [typed, setTyped] = useState('');
+  const inMm = (text: string) => String(units.readLength(text) ?? '').slice(0, 3);
+  return (
+    <TextField
+      size="small"
+      label={`${label}, ${units.lengthUnit}`}
+      value={inMm(typed) === mm ? typed : mm && units.lengthForField(Number(mm))}
+      error={typed.trim() !== '' && inMm(typed) === ''}
+      onChange={({ target }) => {
+        setTyped(target.value);
+        onChange(inMm(target.value));
+      }}
+      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+    />
+  );
 }
 
 /** The question: what is compared by what, and of which pieces. */
@@ -90,6 +122,9 @@ export function AskFields({ ask, facets, onChange }: Props) {
               onChange={(event) => set(key, event.target.value.replace(/\D/g, '').slice(0, 3))}
               slotProps={{ htmlInput: { inputMode: 'numeric' } }}
             />
+          ))}
+          {fats.map(([key, label]) => (
+            <Thickness key={key} label={label} mm={ask.filter[key] ?? ''} onChange={(mm) => set(key, mm)} />
           ))}
           {(['from', 'to'] as const).map((key) => (
             <DateField

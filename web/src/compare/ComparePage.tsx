@@ -6,8 +6,10 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Link, useSearchParams } from 'react-router';
 import type { PieceCard } from '../api/client';
-import { useComparison } from '../api/compare';
+import { readAsk } from '../api/ask';
+import { useComparison, useEvidence, useTrackRecord } from '../api/compare';
 import { useCutPieces } from '../api/pieces';
+import { Later } from '../kit/Later';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { SectionGlyph } from '../kit/SectionGlyph';
@@ -75,13 +77,7 @@ export default function ComparePage() {
         sx={{ maxWidth: 900, mb: 4 }}
       />
       <ProblemNotice failure={comparison.error} />
-      {chosen.length < 2 && (
-        <Box sx={{ display: 'grid', gap: 5, gridTemplateColumns: 'minmax(0, 1fr)' }}>
-          <Evidence />
-          <TrackRecord />
-          <Suggestions known={known} onChoose={choose} />
-        </Box>
-      )}
+      {chosen.length < 2 && <AllOfThem known={known} onChoose={choose} />}
       {chosen.length >= 2 && comparison.data && (
         <Box sx={{ display: 'grid', gap: 4 }}>
           <WhereItWent columns={comparison.data.columns} />
@@ -103,8 +99,32 @@ export default function ComparePage() {
   );
 }
 
+interface AllProps {
+  known: PieceCard[];
+  onChoose: (pieces: PieceCard[]) => void;
+}
+
+/** What all finished pieces say together. It comes at once: nothing pushes down what is already being read. */
+function AllOfThem({ known, onChoose }: AllProps) {
+  const [search] = useSearchParams();
+  const evidence = useEvidence(readAsk(search));
+  const record = useTrackRecord();
+  if (evidence.isLoading || record.isLoading) {
+    return <Waiting />;
+  }
+  return (
+    <Box sx={{ display: 'grid', gap: 5, gridTemplateColumns: 'minmax(0, 1fr)' }}>
+      <Evidence />
+      <Later>
+        <TrackRecord />
+        <Suggestions known={known} onChoose={onChoose} />
+      </Later>
+    </Box>
+  );
+}
+
 /** Pieces cut from one lot are twins: the fairest comparison there is. */
-function Suggestions({ known, onChoose }: { known: PieceCard[]; onChoose: (pieces: PieceCard[]) => void }) {
+function Suggestions({ known, onChoose }: AllProps) {
   const byLot = new Map<string, PieceCard[]>();
   known.forEach((piece) => byLot.set(piece.lotId, [...(byLot.get(piece.lotId) ?? []), piece]));
   const twins = [...byLot.values()].filter((pieces) => pieces.length > 1).slice(0, 12);

@@ -6,6 +6,7 @@ import { ChartsXAxis } from '@mui/x-charts/ChartsXAxis';
 import { ChartsYAxis } from '@mui/x-charts/ChartsYAxis';
 import { LinePlot } from '@mui/x-charts/LineChart';
 import { ScatterPlot } from '@mui/x-charts/ScatterChart';
+import { Later } from '../kit/Later';
 
 /** A piece somewhere between two figures. */
 export interface Dot {
@@ -87,74 +88,76 @@ export function DotChart({
   return (
     <Box role="img" aria-label={label}>
       <Box aria-hidden>
-        <ChartsContainer
-          height={300}
-          skipAnimation
-          disableKeyboardNavigation
-          margin={{ left: 4, right: 14, top: 12, bottom: 0 }}
-          xAxis={[
-            {
-              // A line needs its days on the axis; without one the axis is of the dots alone.
-              data: xs.length > 0 ? xs : undefined,
-              scaleType: 'linear',
-              min: least,
-              max: most,
-              label: xLabel,
-              height: 44,
-              valueFormatter: xFormat,
-            },
-          ]}
-          yAxis={[
-            ratios
-              ? {
-                  scaleType: 'log' as const,
-                  min: lowest * 0.9,
-                  max: high,
-                  width: 72,
-                  label: yLabel,
-                  valueFormatter: yFormat,
-                  tickInterval: steps(lowest * 0.9, high),
+        <Later height={300}>
+          <ChartsContainer
+            height={300}
+            skipAnimation
+            disableKeyboardNavigation
+            margin={{ left: 4, right: 14, top: 12, bottom: 0 }}
+            xAxis={[
+              {
+                // A line needs its days on the axis; without one the axis is of the dots alone.
+                data: xs.length > 0 ? xs : undefined,
+                scaleType: 'linear',
+                min: least,
+                max: most,
+                label: xLabel,
+                height: 44,
+                valueFormatter: xFormat,
+              },
+            ]}
+            yAxis={[
+              ratios
+                ? {
+                    scaleType: 'log' as const,
+                    min: lowest * 0.9,
+                    max: high,
+                    width: 72,
+                    label: yLabel,
+                    valueFormatter: yFormat,
+                    tickInterval: steps(lowest * 0.9, high),
+                  }
+                : { min: low, max: high, width: 72, label: yLabel, valueFormatter: yFormat },
+            ]}
+            series={[
+              ...curves.map((cloud, index) => ({
+                type: 'line' as const,
+                id: `curve-${index}`,
+                color: cloud.colour,
+                curve: 'linear' as const,
+                showMark: false,
+                data: xs.map((x) => cloud.curve?.find((point) => point.x === x)?.y ?? null),
+                connectNulls: true,
+              })),
+              ...clouds.map((cloud, index) => ({
+                type: 'scatter' as const,
+                id: `dots-${index}`,
+                label: cloud.name,
+                color: cloud.colour,
+                markerSize: 5,
+                data: cloud.dots.map(({ id, x, y }) => ({ id, x, y })),
+                valueFormatter: (value: { id?: string | number; x: number; y: number } | null) =>
+                  value
+                    ? `${cloud.dots.find(({ id }) => id === value.id)?.name}: ${xFormat(value.x)}, ${yFormat(value.y)}`
+                    : '',
+              })),
+            ]}
+          >
+            <ChartsGrid horizontal />
+            <LinePlot slotProps={{ line: { strokeWidth: 2.5 } }} />
+            <ScatterPlot
+              onItemClick={(_, { seriesId, dataIndex }) => {
+                const dot = clouds[Number(String(seriesId).replace('dots-', ''))]?.dots[dataIndex];
+                if (dot) {
+                  onPick(dot.id);
                 }
-              : { min: low, max: high, width: 72, label: yLabel, valueFormatter: yFormat },
-          ]}
-          series={[
-            ...curves.map((cloud, index) => ({
-              type: 'line' as const,
-              id: `curve-${index}`,
-              color: cloud.colour,
-              curve: 'linear' as const,
-              showMark: false,
-              data: xs.map((x) => cloud.curve?.find((point) => point.x === x)?.y ?? null),
-              connectNulls: true,
-            })),
-            ...clouds.map((cloud, index) => ({
-              type: 'scatter' as const,
-              id: `dots-${index}`,
-              label: cloud.name,
-              color: cloud.colour,
-              markerSize: 5,
-              data: cloud.dots.map(({ id, x, y }) => ({ id, x, y })),
-              valueFormatter: (value: { id?: string | number; x: number; y: number } | null) =>
-                value
-                  ? `${cloud.dots.find(({ id }) => id === value.id)?.name}: ${xFormat(value.x)}, ${yFormat(value.y)}`
-                  : '',
-            })),
-          ]}
-        >
-          <ChartsGrid horizontal />
-          <LinePlot slotProps={{ line: { strokeWidth: 2.5 } }} />
-          <ScatterPlot
-            onItemClick={(_, { seriesId, dataIndex }) => {
-              const dot = clouds[Number(String(seriesId).replace('dots-', ''))]?.dots[dataIndex];
-              if (dot) {
-                onPick(dot.id);
-              }
-            }}
-          />
-          <ChartsXAxis />
-          <ChartsYAxis />
-          <ChartsTooltip trigger="item" />
-        </ChartsContainer>
+              }}
+            />
+            <ChartsXAxis />
+            <ChartsYAxis />
+            <ChartsTooltip trigger="item" />
+          </ChartsContainer>
+        </Later>
       </Box>
     </Box>
   );

@@ -15,6 +15,7 @@ import { DotChart, type Cloud } from './DotChart';
 import { GroupBars } from './GroupBars';
 import { GroupTable } from './GroupTable';
 import { KeptAsks } from './KeptAsks';
+import { Later } from '../kit/Later';
 import { ModelTable } from './ModelTable';
 
 type View = Schema['EvidenceView'];
@@ -88,9 +89,11 @@ function Answer({ data, ask, colourOf }: AnswerProps) {
           <ModelTable model={data.model} cost={data.measure === 'COST' || data.measure === 'COST_EATEN'} />
         )}
       </Box>
-      <Pictures data={data} colourOf={colourOf} />
-      <GroupBars groups={data.groups} />
-      <Behind data={data} />
+      <Later>
+        <Pictures data={data} colourOf={colourOf} />
+        <GroupBars groups={data.groups} />
+        <Behind data={data} />
+      </Later>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button variant="outlined" href={`/api/evidence/pieces.csv?${query}`}>
           The pieces as a table (CSV)
@@ -149,9 +152,9 @@ function Pictures({ data, colourOf }: { data: View; colourOf: (group: string) =>
         />
       </Picture>
       {priced.length > 0 && (
-        <Picture title="What a kilogram of steak cost, by the days it hung">
+        <Picture title="What the steak cost, by the days it hung">
           <DotChart
-            label={`Cost of a kilogram of steak against days hung, ${priced.length} pieces.`}
+            label={`Cost of the steak against days hung, ${priced.length} pieces.`}
             clouds={clouds(costOf, false)}
             xLabel="days hung"
             yLabel=""
@@ -178,7 +181,7 @@ function Pictures({ data, colourOf }: { data: View; colourOf: (group: string) =>
                 dots: tasted.filter((dot) => dot.beatenBy).map(costDot),
               },
             ]}
-            xLabel="cost of a kilogram of steak"
+            xLabel="cost of the steak"
             yLabel=""
             xFormat={(value) => units.money(value)}
             yFormat={(value) => share(value)}

@@ -1,5 +1,6 @@
 import TextField, { type TextFieldProps } from '@mui/material/TextField';
-import { lazy, Suspense, type ReactNode, type Ref } from 'react';
+import { lazy, type ReactNode, type Ref } from 'react';
+import { Later } from './Later';
 
 export interface DateFieldProps extends Pick<TextFieldProps, 'size' | 'sx' | 'className' | 'required'> {
   label?: string;
@@ -23,9 +24,10 @@ const Picker = lazy(() => import('./DatePicker'));
 /** A day or a moment, typed or chosen, written as everywhere else. The calendar is fetched only where a day is asked for. */
 export function DateField(props: DateFieldProps) {
   const { label, size, sx, className, required } = props;
+  const meanwhile = <TextField {...{ label, size, sx, className, required }} disabled value=" " />;
   return (
-    <Suspense fallback={<TextField {...{ label, size, sx, className, required }} disabled value=" " />}>
+    <Later meanwhile={meanwhile}>
       <Picker {...props} />
-    </Suspense>
+    </Later>
   );
 }

@@ -64,7 +64,7 @@ test('what is refused can be put right on the spot', async () => {
   show(<OutboxStrip accountId="maren" />);
   online();
   await userEvent.click(await screen.findByRole('button', { name: 'Correct 23A: 4.215 kg' }));
-  const weight = screen.getByLabelText('Weight');
+  const weight = await screen.findByLabelText('Weight');
   await userEvent.clear(weight);
   await userEvent.type(weight, '4.1{Enter}');
   await waitFor(() => expect(sent).toHaveLength(2));

@@ -6,7 +6,6 @@ import { Problem } from '../api/client';
 import { refresh } from '../api/house';
 import { sendLook } from './looks';
 import { putEntry } from './putEntry';
-import { MendEntry } from './MendEntry';
 import { Questions } from './Notices';
 import {
   answerInOutbox,
@@ -17,6 +16,9 @@ import {
   waitsForOthers,
   type Waiting,
 } from './outbox';
+import { whenOpened } from './whenOpened';
+
+const MendEntry = whenOpened(async () => (await import('./MendEntry')).MendEntry);
 
 const TRY_EVERY_MS = 4_000;
 

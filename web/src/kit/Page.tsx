@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { isField } from './focus';
+import { Later } from './Later';
 import { Problem } from '../api/client';
 import { useTitle } from './drafts';
 
@@ -38,7 +39,7 @@ export function Page({ title, aside, children }: Props) {
         <Typography variant="h1">{title}</Typography>
         {aside}
       </Box>
-      {children}
+      <Later>{children}</Later>
     </Box>
   );
 }

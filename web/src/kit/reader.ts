@@ -2,9 +2,18 @@ import dayjs from 'dayjs';
 import type { Schema } from '../api/client';
 import { formsOf, localeOf, writtenAs } from './locale';
 import { writeSentence, type Writers } from './sentence';
-import { readWeight, unitOf, weightForField, writeNumber, writeWeight, type WeightUnit } from './weights';
+import {
+  readWeight,
+  unitOf,
+  weightForField,
+  writeFigures,
+  writeNumber,
+  writeWeight,
+  type WeightUnit,
+} from './weights';
 
 const MM_PER_INCH = 25.4;
+const GRAMS_PER_OUNCE = 28.349523125;
 
 /** A number as people type it, with comma or point; null where it cannot be read. */
 export function readNumber(text: string): number | null {
@@ -25,7 +34,9 @@ export function buildUnits(
   locale = writtenAs(),
 ) {
   const pounds = unit === 'LB' || unit === 'LB_OZ';
-  const perWeight = pounds ? { label: 'lb', kg: 0.45359237 } : { label: 'kg', kg: 1 };
+  const perWeight = pounds
+    ? { label: 'lb', word: 'pound', kg: 0.45359237 }
+    : { label: 'kg', word: 'kilogram', kg: 1 };
   const number = (value: number, digits: number) => writeNumber(value, digits, locale);
   /** Without zeros at its end. */
   const plain = (value: number, most: number) =>
@@ -70,7 +81,10 @@ export function buildUnits(
     unit,
     weight,
     /** A few grams, in grams or ounces. */
-    small: (grams: number) => (pounds ? `${number(grams / 28.349523125, 1)} oz` : `${number(grams, 0)} g`),
+    small: (grams: number) => (pounds ? `${number(grams / GRAMS_PER_OUNCE, 1)} oz` : `${number(grams, 0)} g`),
+    /** What is weighed out on a small scale. */
+    dose: (grams: number) =>
+      pounds ? `${writeFigures(grams / GRAMS_PER_OUNCE, locale)} oz` : `${writeFigures(grams, locale)} g`,
     /** A load, for which a tenth of a kilogram or a pound is enough. */
     load: (grams: number) => `${number(grams / 1000 / perWeight.kg, 1)} ${perWeight.label}`,
     weightForField: (grams: number) => weightForField(grams, unit),
@@ -94,6 +108,12 @@ export function buildUnits(
     money,
     currency,
     perWeightUnit: perWeight.label,
+    /** What weights are bought and sold by, and how much it is. */
+    perWeightWord: perWeight.word,
+    perWeightGrams: Math.round(perWeight.kg * 1000),
+    /** What goes by the kilogram, by the person's unit. */
+    rateForField: (perKg: number) => plain(perKg * perWeight.kg, 1),
+    readRate: (text: string) => readPositive(text, 1 / perWeight.kg),
     /** A price per kg in the person's unit. */
     pricePer,
     priceForField: (minorPerKg: number) => number((minorPerKg * perWeight.kg) / minors, decimals),

@@ -55,3 +55,8 @@ test('thickness is given to a tenth of a millimetre or a hundredth of an inch', 
   expect(shop.thickness(6.04)).toBe('6.0 mm');
   expect(abroad.thickness(25.4)).toBe('1.00 in');
 });
+
+test('whoever weighs in pounds weighs a dose in ounces, and every figure has the comma of its reader', () => {
+  expect(buildUnits('LB', true, true, 'USD', 'en-US').dose(22.3)).toBe('0.787 oz');
+  expect(buildUnits('KG', false, false, 'EUR', 'de-DE').dose(22.3)).toBe('22,3 g');
+});

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { readWeight, weightForField, writeWeight, type WeightUnit } from './weights';
+import { readWeight, weightForField, writeFigures, writeWeight, type WeightUnit } from './weights';
 
 test.each<[string, WeightUnit, number | null]>([
   ['8.4', 'KG', 8400],
@@ -29,3 +29,13 @@ test.each<WeightUnit>(['KG', 'G', 'LB', 'LB_OZ'])(
     }
   },
 );
+
+test.each([
+  [1.499144, '1.5'],
+  [0.141, '0.141'],
+  [22.44, '22.4'],
+  [850.4, '850'],
+  [12_345, '12345'],
+])('%s is read off a spoon or a scale as %s', (amount, words) => {
+  expect(writeFigures(amount, 'en-GB')).toBe(words);
+});

@@ -43,6 +43,12 @@ export function writeNumber(value: number, digits: number, locale?: string): str
     .replace('-', '−');
 }
 
+/** As spoons and small scales are read: three figures, no more. */
+export function writeFigures(value: number, locale?: string): string {
+  const read = value >= 100 ? Math.round(value) : Number(value.toPrecision(3));
+  return writeNumber(read, String(read).split('.')[1]?.length ?? 0, locale);
+}
+
 /**
  * How a weight is written in the person's unit, e.g. `8.400 kg` or `10 lb 9.60 oz`: so finely that every gram is read again
  * as the gram it was.

@@ -114,7 +114,7 @@ function Answer({ worth, pieces }: { worth: Schema['WorthView']; pieces: string 
             <Typography variant="h3" sx={{ mt: 1 }}>
               {way.label}, {way.days} days
             </Typography>
-            <Figure name="A kilogram of own steak" working={way.working} big>
+            <Figure name="Own steak costs" working={way.working} big>
               {units.pricePer(way.perKg)}
             </Figure>
             <Typography variant="body2">

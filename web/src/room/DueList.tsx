@@ -10,11 +10,13 @@ import { useRoom } from '../api/room';
 import { alongTheRails, inRounds, roundOf, type Round } from '../kit/rounds';
 import { ProblemNotice } from '../kit/Notices';
 import { useWriteEntry } from '../kit/entries';
+import { whenOpened } from '../kit/whenOpened';
 import { kindWords } from '../kit/words';
-import { EntryDialog } from '../piece/EntryDialog';
 import { AheadList } from './AheadList';
-import { DecideDialog } from './DecideDialog';
 import { useDecide } from './decide';
+
+const EntryDialog = whenOpened(async () => (await import('../piece/EntryDialog')).EntryDialog);
+const DecideDialog = whenOpened(async () => (await import('./DecideDialog')).DecideDialog);
 
 type Due = Schema['WorkView'];
 

@@ -11,8 +11,10 @@ import { Page, Waiting } from '../kit/Page';
 import { shortDate } from '../kit/units';
 import { ChamberRails } from './ChamberRails';
 import { DueList } from './DueList';
-import { FirstPiece } from './FirstPiece';
+import { whenOpened } from '../kit/whenOpened';
 import { EVERYBODY, MINE, useWhose, workOf } from './whose';
+
+const FirstPiece = whenOpened(async () => (await import('./FirstPiece')).FirstPiece);
 
 /** What hangs where, and what needs me now. */
 export function Room() {

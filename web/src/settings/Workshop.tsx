@@ -15,13 +15,11 @@ type Settings = Schema['WorkshopSettings'];
 type Price =
   'steakPriceMinorPerKg' | 'usableTrimPriceMinorPerKg' | 'fatPriceMinorPerKg' | 'bonePriceMinorPerKg';
 type Money = 'labourMinorPerHour' | 'tariffMinorPerKwh';
-type Whole =
-  | 'divisionGrams'
-  | 'targetMarginPercent'
-  | 'benchMinutesPerPiece'
-  | 'benchSecondsPerSteak'
-  | 'benchSecondsPerKg';
-type Text = Record<'name' | 'currency' | 'zone' | Price | Money | Whole, string>;
+type Whole = 'targetMarginPercent' | 'benchMinutesPerPiece' | 'benchSecondsPerSteak';
+type Text = Record<
+  'name' | 'currency' | 'zone' | 'division' | 'secondsPerWeight' | Price | Money | Whole,
+  string
+>;
 
 const prices: [Price, string][] = [
   ['steakPriceMinorPerKg', 'List price of steak'],
@@ -34,11 +32,9 @@ const sums: [Money, string][] = [
   ['tariffMinorPerKwh', 'Electricity, per kWh'],
 ];
 const wholes: [Whole, string][] = [
-  ['divisionGrams', 'Scale division, g'],
   ['targetMarginPercent', 'Target margin, %'],
   ['benchMinutesPerPiece', 'Minutes at the bench, a piece'],
   ['benchSecondsPerSteak', 'and seconds a steak'],
-  ['benchSecondsPerKg', 'and seconds a kilogram of steak'],
 ];
 
 function textOf(settings: Settings, units: Units): Text {
@@ -48,6 +44,8 @@ function textOf(settings: Settings, units: Units): Text {
     name: settings.name,
     currency: settings.currency,
     zone: settings.zone,
+    division: units.weightForField(settings.divisionGrams),
+    secondsPerWeight: units.rateForField(settings.benchSecondsPerKg),
     ...shown(prices, units.priceForField),
     ...shown(sums, units.moneyForField),
     ...shown(wholes, String),
@@ -62,6 +60,8 @@ function bodyOf(text: Text, settings: Settings, units: Units): Settings {
     name: text.name,
     currency: text.currency.toUpperCase(),
     zone: text.zone,
+    divisionGrams: units.readWeight(text.division) ?? 0,
+    benchSecondsPerKg: units.readRate(text.secondsPerWeight) ?? 0,
     ...read(prices, units.readPrice),
     ...read(sums, units.readMoney),
     ...read(wholes, readNumber),
@@ -89,11 +89,12 @@ function WorkshopForm({ settings }: { settings: Settings }) {
   return (
     <Part
       title="Workshop"
-      about="Its scale, and what things cost and fetch; every cost per kilogram rests on these."
+      about="Its scale, and what things cost and fetch; every cost of steak rests on these."
     >
       <Form
         form={form}
         failure={save.error}
+        names={{ divisionGrams: 'division', benchSecondsPerKg: 'secondsPerWeight' }}
         onChange={save.reset}
         onSubmit={() => save.mutate(bodyOf(form.hook.getValues(), settings, units))}
         sx={columns}
@@ -101,6 +102,7 @@ function WorkshopForm({ settings }: { settings: Settings }) {
         <Shop.Text name="name" label="Name" required />
         <Shop.Text name="currency" label="Currency" required />
         <Shop.Text name="zone" label="Time zone" required />
+        <Shop.Weight name="division" label="Scale division" required />
         {prices.map(([key, label]) => (
           <Shop.Measure
             key={key}
@@ -116,6 +118,12 @@ function WorkshopForm({ settings }: { settings: Settings }) {
         {wholes.map(([key, label]) => (
           <Shop.Measure key={key} name={key} label={label} of="number" required />
         ))}
+        <Shop.Measure
+          name="secondsPerWeight"
+          label={`and seconds a ${units.perWeightWord} of steak`}
+          of="number"
+          required
+        />
         <Save busy={save.isPending} failure={save.error}>
           Save workshop
         </Save>

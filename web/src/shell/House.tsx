@@ -1,7 +1,6 @@
 import { useColorScheme } from '@mui/material/styles';
 import { lazy, Suspense, useEffect } from 'react';
 import { Link, Route, Routes, useLocation, useNavigationType } from 'react-router';
-import { SetUp } from '../account/SetUp';
 import { SignIn } from '../account/SignIn';
 import { SignInAgain } from '../account/SignInAgain';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
@@ -10,6 +9,7 @@ import { keptOnDevice, useBeforehand } from '../api/known';
 import { OutboxStrip } from '../kit/OutboxStrip';
 import { Page, Waiting } from '../kit/Page';
 import { Hatchings } from '../kit/streams';
+import { whenOpened } from '../kit/whenOpened';
 import { Room } from '../room/Room';
 import { ErrorBoundary } from './ErrorBoundary';
 import { NewVersion } from './NewVersion';
@@ -19,6 +19,7 @@ import { Scans } from './Scans';
 import { Shortcuts } from './Shortcuts';
 import { UndoBar } from './UndoBar';
 
+const SetUp = whenOpened(async () => (await import('../account/SetUp')).SetUp);
 const Receive = lazy(() => import('../receive/Receive'));
 const LotPage = lazy(() => import('../receive/LotPage'));
 const PiecePage = lazy(() => import('../piece/PiecePage'));

@@ -1,11 +1,14 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
-import { useUnits } from '../kit/units';
-import { measured } from './draft';
+import { useUnits, type Units } from '../kit/units';
+import { writeFigures } from '../kit/weights';
 
 /** Nobody counts more. */
 const MOST_SPOONS = 24;
+
+const inWords = ({ amount, symbol }: Schema['ScaledView']['amounts'][number], units: Units) =>
+  symbol === 'g' ? units.dose(amount) : `${writeFigures(amount)} ${symbol}`;
 
 /** How much a piece gets: the whole large, what to weigh out of each part below it. */
 export function Amounts({ scaled, unlabelled }: { scaled: Schema['ScaledView']; unlabelled?: string }) {
@@ -18,19 +21,19 @@ export function Amounts({ scaled, unlabelled }: { scaled: Schema['ScaledView']; 
   return (
     <Box component="section" aria-label="Amount">
       <Typography sx={{ fontSize: 44, fontWeight: 640, lineHeight: 1.1 }} role="status">
-        {measured(whole.amount)} {whole.symbol}
+        {inWords(whole, units)}
       </Typography>
       <Typography sx={{ color: 'text.secondary' }}>
-        {spoons.map((each) => `${measured(each.amount)} ${each.symbol}`).join(' · ')}
+        {spoons.map((each) => inWords(each, units)).join(' · ')}
         {spoons.length > 0 && ' · '}
-        {measured(scaled.squareMetres)} m² of surface
+        {units.sentence(`⟦area ${scaled.squareMetres}⟧`)} of surface
       </Typography>
       {scaled.shares.length > 0 && (
-        <Shares shares={scaled.shares} costMinor={scaled.costMinor} money={units.money} />
+        <Shares shares={scaled.shares} costMinor={scaled.costMinor} units={units} />
       )}
       {scaled.timesLabel && (
         <Typography sx={{ mt: 1, fontWeight: 620, color: scaled.overLabel ? 'error.main' : 'text.primary' }}>
-          {measured(scaled.timesLabel)} × the dose on the label
+          {writeFigures(scaled.timesLabel)} × the dose on the label
           {scaled.overLabel && ': more than three times. Use less.'}
         </Typography>
       )}
@@ -46,10 +49,10 @@ export function Amounts({ scaled, unlabelled }: { scaled: Schema['ScaledView']; 
 interface SharesProps {
   shares: Schema['GivenShare'][];
   costMinor: number;
-  money: (minor: number) => string;
+  units: Units;
 }
 
-function Shares({ shares, costMinor, money }: SharesProps) {
+function Shares({ shares, costMinor, units }: SharesProps) {
   return (
     <Box component="table" sx={{ mt: 1, borderCollapse: 'collapse', '& td': { py: 0.25, pr: 2 } }}>
       <tbody>
@@ -57,10 +60,10 @@ function Shares({ shares, costMinor, money }: SharesProps) {
           <Box component="tr" key={share.name} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
             <td>{share.name}</td>
             <Box component="td" sx={{ textAlign: 'right', fontWeight: 620 }}>
-              {measured(share.grams)} g
+              {units.dose(share.grams)}
             </Box>
             <Box component="td" sx={{ textAlign: 'right' }}>
-              {share.costMinor > 0 ? money(share.costMinor) : ''}
+              {share.costMinor > 0 ? units.money(share.costMinor) : ''}
             </Box>
           </Box>
         ))}
@@ -69,7 +72,7 @@ function Shares({ shares, costMinor, money }: SharesProps) {
             <td>bought for</td>
             <td />
             <Box component="td" sx={{ textAlign: 'right', fontWeight: 620 }}>
-              {money(costMinor)}
+              {units.money(costMinor)}
             </Box>
           </Box>
         )}

@@ -71,7 +71,7 @@ function One({ treatment, piece, onCoat }: Props & { treatment: Treatment }) {
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {[
           treatment.amount && `${treatment.amount} for this piece`,
-          treatment.shares.map((share) => `${Math.round(share.grams)} g ${share.name}`).join(', '),
+          treatment.shares.map((share) => `${units.dose(share.grams)} ${share.name}`).join(', '),
           treatment.costMinor > 0 && units.money(treatment.costMinor),
           `${treatment.by}, ${moment(treatment.at)}`,
         ]

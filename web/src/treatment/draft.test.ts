@@ -1,15 +1,5 @@
 import { expect, test } from 'vitest';
-import { firstOf, measured } from './draft';
-
-test.each([
-  [1.499144, '1.5'],
-  [0.141, '0.141'],
-  [22.44, '22.4'],
-  [850.4, '850'],
-  [12_345, '12345'],
-])('%s is read off a spoon or a scale as %s', (amount, words) => {
-  expect(measured(amount)).toBe(words);
-});
+import { firstOf } from './draft';
 
 test('a kind begins with its own dose; one that goes by time has none', () => {
   const smoke = {

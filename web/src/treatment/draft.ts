@@ -1,4 +1,5 @@
 import type { Schema } from '../api/client';
+import { writeFigures } from '../kit/weights';
 
 type Plan = Schema['TreatmentScenario'];
 
@@ -33,7 +34,7 @@ export const basisWords: Record<Draft['basis'], string> = {
 export const firstOf = (kind: Schema['TreatmentView']): Draft => ({
   kind: kind.kind,
   recipeId: '',
-  amount: kind.first ? String(kind.first.amount) : '',
+  amount: kind.first ? writeFigures(kind.first.amount) : '',
   measure: kind.first?.measure ?? 'GRAM',
   basis: kind.first?.basis ?? 'KILOGRAM',
   rawGarlicOrHerbs: false,
@@ -45,14 +46,10 @@ export const firstOf = (kind: Schema['TreatmentView']): Draft => ({
 export const ofRecipe = (recipe: Schema['RecipeView']): Draft => ({
   kind: recipe.kind,
   recipeId: recipe.id,
-  amount: String(recipe.amount),
+  amount: writeFigures(recipe.amount),
   measure: 'GRAM',
   basis: recipe.basis,
   rawGarlicOrHerbs: recipe.rawGarlicOrHerbs,
   oil: recipe.oil,
   spirit: recipe.spirit,
 });
-
-/** As spoons and scales are read: three figures, no more. */
-export const measured = (amount: number): string =>
-  amount >= 100 ? Math.round(amount).toString() : Number(amount.toPrecision(3)).toString();

@@ -1,5 +1,6 @@
 package elvaro.server.hanging;
 
+import static elvaro.core.working.Quantity.limit;
 import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.air.ChamberKind;
@@ -53,7 +54,7 @@ final class Occupancy {
                     "overload",
                     "chamberId",
                     "%s would carry %s and is made for %s. Air must reach every face."
-                            .formatted(chamber.name(), mass(whole), mass(chamber.limitGrams()))));
+                            .formatted(chamber.name(), mass(whole), limit(chamber.limitGrams()))));
         }
         boolean ice = chamber.kind() == ChamberKind.ICE_CHEST;
         if (methods.stream().anyMatch(method -> (method == Method.ON_ICE) != ice)) {

@@ -1,6 +1,7 @@
 package elvaro.server.record;
 
 import static elvaro.core.working.Quantity.date;
+import static elvaro.core.working.Quantity.limit;
 import static elvaro.core.working.Quantity.mass;
 import static elvaro.core.working.Quantity.temperature;
 
@@ -140,7 +141,7 @@ public class RecordService {
         rows.sort(Comparator.comparing(RecordRow::at));
         return new RecordView(
                 chamber.name(),
-                "set to %s, made for %s".formatted(temperature(chamber.setCelsius()), mass(chamber.limitGrams())),
+                "set to %s, made for %s".formatted(temperature(chamber.setCelsius()), limit(chamber.limitGrams())),
                 from,
                 to,
                 rows,

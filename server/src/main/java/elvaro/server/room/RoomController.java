@@ -21,7 +21,8 @@ class RoomController {
     @GetMapping("/api/room")
     ResponseEntity<RoomView> room(WebRequest request) {
         RoomState state = service.state();
-        String tag = "\"%s-%d-%d\""
+        // A weak one: what has a strong tag is not compressed.
+        String tag = "W/\"%s-%d-%d\""
                 .formatted(state.workshopId(), state.change(), state.minute().getEpochSecond());
         CacheControl ask = CacheControl.noCache().cachePrivate();
         if (request.checkNotModified(tag)) {

@@ -9,6 +9,7 @@ import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.EncodedResourceResolver;
 import org.springframework.web.servlet.resource.PathResourceResolver;
 
 /** Serves the web app: files whose names carry their hash for a year, the page itself fresh, and it at every route. */
@@ -20,7 +21,10 @@ class WebApp implements WebMvcConfigurer {
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
         registry.addResourceHandler("/assets/**")
                 .addResourceLocations(FILES + "assets/")
-                .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).immutable());
+                .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).immutable())
+                .resourceChain(true)
+                .addResolver(new EncodedResourceResolver())
+                .addResolver(new PathResourceResolver());
         registry.addResourceHandler("/**")
                 .addResourceLocations(FILES)
                 .setCacheControl(CacheControl.noCache())

@@ -80,8 +80,8 @@ class Ageing {
         Optional<Double> cheapCost = mean(trial, cheap, Ageing::perKg);
         Optional<Double> dearCost = mean(trial, dear, Ageing::perKg);
         String cost = cheapCost.isEmpty() || dearCost.isEmpty()
-                ? "What a kilogram of steak costs is not known of both yet."
-                : "A kilogram of steak costs %s of %s and %s of %s."
+                ? "What steak costs is not known of both yet."
+                : "Steak costs %s of %s and %s of %s."
                         .formatted(price(cheapCost.get()), cheap.name(), price(dearCost.get()), dear.name());
         return "%s %s".formatted(liked, cost);
     }
