@@ -112,7 +112,7 @@ function Lessons({ lessons, units }: { lessons: Schema['LessonsOfBenches']; unit
     { name: 'Steak over the forecast', lesson: lessons.steak, say: points },
   ];
   return (
-    <DataTable label="What the benches have taught">
+    <DataTable list label="What the benches have taught">
       <thead>
         <tr>
           <th scope="col">For the next piece</th>

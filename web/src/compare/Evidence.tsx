@@ -248,7 +248,7 @@ function Behind({ data }: { data: View }) {
         )}
       </Box>
       <Box sx={{ maxHeight: 420, overflowY: 'auto' }}>
-        <DataTable label="Pieces" sx={{ width: '100%' }}>
+        <DataTable list label="Pieces" sx={{ width: '100%' }}>
           <thead>
             <tr>
               {[

@@ -73,7 +73,7 @@ export function PastIn() {
           <PastRows sheet={sheet} form={form} faults={found?.faults ?? []} />
           <ProblemNotice failure={preview.error ?? take.error} />
           {found && found.stories.length > 0 && (
-            <DataTable label="What is understood">
+            <DataTable list label="What is understood">
               <tbody>
                 {found.stories.map((story) => (
                   <tr key={`${story.row} ${story.name}`}>

@@ -16,7 +16,7 @@ interface Props {
 /** One number with its name above it. */
 export function Figure({ name, children, note, big, working }: Props) {
   return (
-    <Box sx={{ minWidth: 0 }}>
+    <Box sx={{ minWidth: 0, position: 'relative' }}>
       {working ? (
         <Opener name={name} working={working} />
       ) : (
@@ -57,6 +57,8 @@ function Opener({ name, working }: { name: string; working: Schema['Working'] })
           textAlign: 'left',
           textDecoration: 'underline dotted',
           textUnderlineOffset: 3,
+          // The number below it belongs to what a glove may touch.
+          '&::after': { content: { xs: '""', md: 'none' }, position: 'absolute', inset: 0, minHeight: 48 },
         }}
       >
         {name}

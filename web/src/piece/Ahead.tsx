@@ -192,7 +192,7 @@ export function ExpectedAndFound({ piece, plan }: { piece: PieceView; plan: Sche
       <Typography variant="body2" sx={{ mb: 1, color: 'text.secondary' }}>
         What was expected then of day {plan.days}.
       </Typography>
-      <DataTable label="Expected and found" sx={{ '& th, & td': { fontWeight: 400 } }}>
+      <DataTable list label="Expected and found" sx={{ '& th, & td': { fontWeight: 400 } }}>
         <thead>
           <tr>
             <th />

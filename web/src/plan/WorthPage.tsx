@@ -169,7 +169,7 @@ function Ways({ ways, methods }: WaysProps) {
         Put in your own. What runs anyway, as a kitchen’s refrigerator, draws nothing more. Written off
         evenly.
       </Typography>
-      <DataTable label="What each way needs" sx={{ '& td': { minWidth: 104 } }}>
+      <DataTable list label="What each way needs" sx={{ '& td': { minWidth: 104 } }}>
         <thead>
           <tr>
             <th scope="col">way</th>

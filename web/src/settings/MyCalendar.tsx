@@ -25,16 +25,25 @@ export function MyCalendar() {
         <Button variant="outlined" component="a" href="/api/calendar.ics" download>
           Download as a file
         </Button>
-        <Button variant="outlined" onClick={() => make.mutate()} disabled={make.isPending}>
-          {feed.data?.made ? 'Make a new address' : 'Make a private address'}
-        </Button>
-        {feed.data?.made && (
-          <AskFirst
-            label="Remove the address"
-            warning="Every calendar that reads it stops doing so."
-            busy={revoke.isPending}
-            onYes={() => revoke.mutate()}
-          />
+        {feed.data?.made ? (
+          <>
+            <AskFirst
+              label="Make a new address"
+              warning="Every calendar that reads the old one stops doing so."
+              busy={make.isPending}
+              onYes={() => make.mutate()}
+            />
+            <AskFirst
+              label="Remove the address"
+              warning="Every calendar that reads it stops doing so."
+              busy={revoke.isPending}
+              onYes={() => revoke.mutate()}
+            />
+          </>
+        ) : (
+          <Button variant="outlined" onClick={() => make.mutate()} disabled={make.isPending}>
+            Make a private address
+          </Button>
         )}
       </Box>
       {path !== '' && (

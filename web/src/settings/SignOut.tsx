@@ -59,7 +59,7 @@ export function SignOut() {
           <Button color="inherit" onClick={() => setDrafts(null)}>
             Stay
           </Button>
-          <Button variant="contained" onClick={() => leave.mutate()} disabled={leave.isPending}>
+          <Button autoFocus variant="contained" onClick={() => leave.mutate()} disabled={leave.isPending}>
             Sign out
           </Button>
         </DialogActions>

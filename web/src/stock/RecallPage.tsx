@@ -34,7 +34,7 @@ export default function RecallPage() {
           : `${packs.length} ${packs.length === 1 ? 'pack' : 'packs'}; ${units.weight(left)} still here.`}
       </Typography>
       {packs.length > 0 && (
-        <DataTable label="Packs of the lot">
+        <DataTable list label="Packs of the lot">
           <thead>
             <tr>
               <th scope="col">Pack</th>

@@ -40,7 +40,13 @@ export function Drop({ tasting }: { tasting: Schema['TastingView'] }) {
           <Button color="inherit" onClick={() => setOpen(false)}>
             Keep it
           </Button>
-          <Button color="warning" variant="contained" disabled={drop.isPending} onClick={() => drop.mutate()}>
+          <Button
+            autoFocus
+            color="warning"
+            variant="contained"
+            disabled={drop.isPending}
+            onClick={() => drop.mutate()}
+          >
             Give it up
           </Button>
         </DialogActions>

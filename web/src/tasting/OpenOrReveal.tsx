@@ -69,7 +69,7 @@ export function OpenOrReveal({ tasting }: { tasting: Tasting }) {
           <Button color="inherit" onClick={() => setAsking(false)}>
             Not yet
           </Button>
-          <Button variant="contained" disabled={act.isPending} onClick={() => act.mutate('reveal')}>
+          <Button autoFocus variant="contained" disabled={act.isPending} onClick={() => act.mutate('reveal')}>
             Reveal it now
           </Button>
         </DialogActions>

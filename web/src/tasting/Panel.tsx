@@ -94,6 +94,7 @@ function Forget({ taster, onClose }: { taster: Taster; onClose: () => void }) {
           Keep the name
         </Button>
         <Button
+          autoFocus
           variant="contained"
           color="warning"
           disabled={forget.isPending}

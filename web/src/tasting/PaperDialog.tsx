@@ -8,7 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type FormEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { newId } from '../kit/drafts';
@@ -75,7 +75,22 @@ export function PaperDialog({ tasting, place, onClose }: Props) {
     }
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="paper">
+    <Dialog
+      open
+      onClose={onClose}
+      fullWidth
+      maxWidth="sm"
+      aria-labelledby="paper"
+      slotProps={{
+        paper: {
+          component: 'form',
+          onSubmit: (event: FormEvent) => {
+            event.preventDefault();
+            submit();
+          },
+        },
+      }}
+    >
       <DialogTitle id="paper">
         {place.name}&apos;s sheet{tasting.rounds > 1 ? `, round ${round + 1}` : ''}
       </DialogTitle>
@@ -103,7 +118,7 @@ export function PaperDialog({ tasting, place, onClose }: Props) {
         <Button color="inherit" onClick={onClose}>
           Leave it
         </Button>
-        <Button variant="contained" disabled={save.isPending} onClick={submit}>
+        <Button type="submit" variant="contained" disabled={save.isPending}>
           Hand it in
         </Button>
       </DialogActions>

@@ -17,7 +17,7 @@ export function Ageing({ ageing }: { ageing: Schema['AgeingView'] }) {
       <Typography id="ageing" variant="h2" sx={{ mb: 1 }}>
         What ageing gains
       </Typography>
-      <DataTable label="What each grade gains by ageing" sx={{ '& th, & td': { fontWeight: 400 } }}>
+      <DataTable list label="What each grade gains by ageing" sx={{ '& th, & td': { fontWeight: 400 } }}>
         <thead>
           <tr>
             <th scope="col">aged</th>

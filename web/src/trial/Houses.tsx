@@ -20,7 +20,7 @@ export function Houses({ trialId }: { trialId: string }) {
               {sentence}
             </Typography>
           ))}
-          <DataTable label="What each house found" sx={{ my: 1, '& th, & td': { fontWeight: 400 } }}>
+          <DataTable list label="What each house found" sx={{ my: 1, '& th, & td': { fontWeight: 400 } }}>
             <thead>
               <tr>
                 <th scope="col">house</th>

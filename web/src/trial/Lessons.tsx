@@ -28,7 +28,11 @@ export function Lessons({ lessons }: { lessons: Schema['LessonsView'] }) {
         Each treatment against its control, in points of the green weight; costs in per cent. In brackets what
         holds four times in five. Few pieces leave a figure near zero, whatever they showed.
       </Typography>
-      <DataTable label="Treatments against their controls" sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}>
+      <DataTable
+        list
+        label="Treatments against their controls"
+        sx={{ '& th, & td': { whiteSpace: 'nowrap' } }}
+      >
         <thead>
           <tr>
             <th scope="col">Treatment</th>

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import elvaro.server.support.Client;
+import elvaro.server.support.Pictures;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -106,6 +108,9 @@ class OfflineIT {
             for (String seen : List.of("dark red", "leathery", "nutty")) {
                 maren.chip(seen);
             }
+            maren.field("Picture of the piece")
+                    .setInputFiles(new FilePayload("rim.jpg", "image/jpeg", Pictures.picture("jpg", 640, 480)));
+            assertThat(maren.button("Leave picture 1 out")).isVisible();
             maren.press("Keep the look");
             maren.reads("What to do about it is said once Elvaro answers");
 
@@ -128,6 +133,8 @@ class OfflineIT {
         }
         assertThat(kinds(pieces.get(0))).contains("WEIGHED");
         assertThat(kinds(pieces.get(1))).contains("LOOKED");
+        assertThat(client.get("/api/pieces/" + pieces.get(1) + "/looks").body().at("/0/photos"))
+                .hasSize(1);
         assertThat(kinds(pieces.get(2))).contains("PULLED");
     }
 

@@ -231,10 +231,14 @@ class PlanningIT {
                 .last()
                 .innerText();
         assertThat(maren.page.request().get(address).text()).startsWith("BEGIN:VCALENDAR");
+        maren.press("Make a new address");
+        maren.reads("Every calendar that reads the old one stops doing so.");
+        maren.press("Yes, make a new address");
+        maren.reads("it is not shown again");
+        assertThat(maren.page.request().get(address).status()).isEqualTo(404);
         maren.press("Remove the address");
         maren.press("Yes, remove the address");
         assertThat(maren.button("Make a private address")).isVisible();
-        assertThat(maren.page.request().get(address).status()).isEqualTo(404);
     }
 
     /** The project's aim: from a slider's move to the redrawn curve under 150 ms at the 95th percentile. */

@@ -117,6 +117,13 @@ class RoomIT {
     }
 
     @Test
+    void the_room_is_packed_for_a_slow_network(Someone owner) {
+        Client client = owner.client();
+        client.hangToday(client.chamber("Cabinet", 50_000), 28, 4000, 4100, 4200);
+        assertThat(client.packing("/api/room")).isEqualTo("gzip");
+    }
+
+    @Test
     void a_room_that_did_not_change_is_not_sent_again_and_any_change_is_seen_at_once(Someone owner, Someone stranger) {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 50_000);

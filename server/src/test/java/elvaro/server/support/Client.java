@@ -52,6 +52,23 @@ public final class Client {
         return send("GET", path, null);
     }
 
+    /** How what comes back is packed for the way, to one who can read that; empty for not at all. */
+    public String packing(String path) {
+        try {
+            return http.send(
+                            request(path)
+                                    .header("Accept-Encoding", "br, gzip")
+                                    .GET()
+                                    .build(),
+                            BodyHandlers.discarding())
+                    .headers()
+                    .firstValue("Content-Encoding")
+                    .orElse("");
+        } catch (java.io.IOException | InterruptedException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
     /** Reads an answer without looking into it, for loads. */
     public int status(String path) {
         try {

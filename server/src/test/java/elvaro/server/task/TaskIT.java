@@ -51,6 +51,23 @@ class TaskIT {
     }
 
     @Test
+    void a_piece_says_the_next_three_things_to_do_with_their_day_and_reason(Someone owner) {
+        Client client = owner.client();
+        List<String> pieces = client.hangToday(client.chamber("Cabinet", 50_000), 28, 6000, 5000);
+        List<JsonNode> next = client.get("/api/pieces/%s/next".formatted(pieces.get(1)))
+                .body()
+                .valueStream()
+                .toList();
+        assertThat(next)
+                .hasSize(3)
+                .allMatch(item -> item.at("/subject/id").asString().equals(pieces.get(1)))
+                .noneMatch(item -> item.path("reason").asString().isBlank())
+                .extracting(item -> item.path("on").asString())
+                .isSorted()
+                .contains(today(client).plusDays(7).toString());
+    }
+
+    @Test
     void a_task_is_moved_done_and_skipped_with_a_reason(Someone owner) {
         Client client = owner.client();
         String piece =
