@@ -37,11 +37,14 @@ function draw(me: Schema['Me'] | undefined): void {
   writeQuantitiesWith(unitsFor(me).sentence);
 }
 
-/** Asks for what the page will need, as soon as it is known that somebody is in. */
-let onceIn = (): void => undefined;
+let askAtOnce = (): void => undefined;
 
+/** Asks for what the page will need, once, as soon as it is known that somebody is in. */
 export function whenSignedIn(ask: () => void): void {
-  onceIn = ask;
+  askAtOnce = () => {
+    askAtOnce = () => undefined;
+    ask();
+  };
 }
 
 /** Who is signed in; from then on, what the server says is written in their units. */
@@ -65,7 +68,7 @@ const session = {
     confirmed ||= me !== undefined;
     draw(me ?? (ended ? drawnFor : undefined));
     if (me) {
-      onceIn();
+      askAtOnce();
     }
     return { setupNeeded, me: drawnFor, ended };
   },
