@@ -6,3 +6,12 @@ export const useWorkshop = () =>
 
 export const usePeople = (mayAsk: boolean) =>
   useQuery({ queryKey: ['people'], queryFn: () => answer(api.GET('/api/people')), enabled: mayAsk });
+
+/** What was changed in the house from the first to the last day. */
+export const useChanges = (from: string, to: string) =>
+  useQuery({
+    queryKey: ['record', 'changes', from, to],
+    queryFn: () => answer(api.GET('/api/record/changes', { params: { query: { from, to } } })),
+    placeholderData: (before) => before,
+    retry: false,
+  });

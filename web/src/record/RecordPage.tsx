@@ -6,6 +6,7 @@ import { useParams, useSearchParams } from 'react-router';
 import { useToday } from '../api/house';
 import type { Schema } from '../api/client';
 import { useChamberRecord } from '../api/chambers';
+import { useChanges } from '../api/settings';
 import { usePieceRecord } from '../api/pieces';
 import { DateField } from '../kit/DateField';
 import { Page, Waiting } from '../kit/Page';
@@ -20,14 +21,12 @@ export function PieceRecord() {
   return <Sheet record={record.data} failure={record.error} file={`/api/pieces/${id}/record.csv`} />;
 }
 
-/** A chamber over some days. */
-export function ChamberRecord() {
-  const { id = '' } = useParams();
+/** The days a record is of, and the fields they are chosen in. */
+function useDays() {
   const [search, setSearch] = useSearchParams();
   const today = useToday();
   const to = search.get('to') ?? today;
   const from = search.get('from') ?? dayjs(to).subtract(30, 'day').format('YYYY-MM-DD');
-  const record = useChamberRecord(id, from, to);
   const day = (key: 'from' | 'to', label: string, value: string) => (
     <DateField
       size="small"
@@ -36,14 +35,38 @@ export function ChamberRecord() {
       onChange={(chosen) => chosen && setSearch({ from, to, [key]: chosen }, { replace: true })}
     />
   );
+  const fields = (
+    <>
+      {day('from', 'From', from)}
+      {day('to', 'To', to)}
+    </>
+  );
+  return { from, to, fields };
+}
+
+/** A chamber over some days. */
+export function ChamberRecord() {
+  const { id = '' } = useParams();
+  const { from, to, fields } = useDays();
+  const record = useChamberRecord(id, from, to);
   return (
     <Sheet
       record={record.data}
       failure={record.error}
       file={`/api/chambers/${id}/record.csv?from=${from}&to=${to}`}
     >
-      {day('from', 'From', from)}
-      {day('to', 'To', to)}
+      {fields}
+    </Sheet>
+  );
+}
+
+/** What was changed in all the house over some days. */
+export function ChangesRecord() {
+  const { from, to, fields } = useDays();
+  const record = useChanges(from, to);
+  return (
+    <Sheet record={record.data} failure={record.error} file={`/api/record/changes.csv?from=${from}&to=${to}`}>
+      {fields}
     </Sheet>
   );
 }

@@ -37,9 +37,12 @@ export default function SettingsPage() {
           title="The record"
           about="All that is kept can leave as files other programs read, and come back; a backup is made where Elvaro runs."
         >
-          <Box>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
             <Button variant="outlined" component={Link} to="/exchange">
               Export and import
+            </Button>
+            <Button variant="outlined" component={Link} to="/record/changes">
+              What was changed
             </Button>
           </Box>
         </Part>

@@ -34,6 +34,9 @@ const PieceRecord = lazy(() =>
 const ChamberRecord = lazy(() =>
   import('../record/RecordPage').then((page) => ({ default: page.ChamberRecord })),
 );
+const ChangesRecord = lazy(() =>
+  import('../record/RecordPage').then((page) => ({ default: page.ChangesRecord })),
+);
 const BenchPage = lazy(() => import('../bench/BenchPage'));
 const ChamberPage = lazy(() => import('../chamber/ChamberPage'));
 const ComparePage = lazy(() => import('../compare/ComparePage'));
@@ -122,6 +125,7 @@ function Inside() {
             <Route path="/chambers/:id" element={<ChamberPage />} />
             <Route path="/pieces/:id/record" element={<PieceRecord />} />
             <Route path="/chambers/:id/record" element={<ChamberRecord />} />
+            <Route path="/record/changes" element={<ChangesRecord />} />
             <Route path="/day" element={<DayPage />} />
             <Route path="/plan" element={<PlanPage />} />
             <Route path="/weigh" element={<WeighPage />} />

@@ -20,6 +20,7 @@ final class Views {
         JsonNode stock = client.get("/api/stock").body();
         return Stream.of(
                         "/",
+                        "/record/changes",
                         "/day",
                         "/plan",
                         "/worth",

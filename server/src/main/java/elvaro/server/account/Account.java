@@ -1,6 +1,8 @@
 package elvaro.server.account;
 
 import elvaro.server.shared.EditedRow;
+import elvaro.server.shared.Inspected;
+import elvaro.server.shared.InspectedRow;
 import elvaro.server.shared.Role;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -16,16 +18,21 @@ import org.jspecify.annotations.NullUnmarked;
 @Table(name = "account")
 @Audited
 @NullUnmarked
-public class Account extends EditedRow {
+public class Account extends EditedRow implements InspectedRow {
+    @Inspected("Sign-in name")
     private String signInName;
+
+    @Inspected("Name")
     private String name;
 
+    @Inspected("Role")
     @Enumerated(EnumType.STRING)
     private Role role;
 
     @NotAudited
     private String passwordHash;
 
+    @Inspected("May sign in")
     private boolean active;
 
     @Enumerated(EnumType.STRING)
@@ -67,6 +74,16 @@ public class Account extends EditedRow {
         name = newName.strip();
         role = newRole;
         active = newActive;
+    }
+
+    @Override
+    public String inspectedName() {
+        return name;
+    }
+
+    @Override
+    public boolean isToldWhenAdded() {
+        return true;
     }
 
     void setPasswordHash(String hash) {

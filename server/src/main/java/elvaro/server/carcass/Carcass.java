@@ -6,6 +6,8 @@ import elvaro.core.game.School;
 import elvaro.core.game.School.Knife;
 import elvaro.core.game.School.Trim;
 import elvaro.server.shared.EditedRow;
+import elvaro.server.shared.Inspected;
+import elvaro.server.shared.InspectedRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -21,7 +23,7 @@ import org.jspecify.annotations.NullUnmarked;
 @Table(name = "carcass")
 @Audited
 @NullUnmarked
-class Carcass extends EditedRow {
+class Carcass extends EditedRow implements InspectedRow {
     private UUID lotId;
 
     @Enumerated(EnumType.STRING)
@@ -38,6 +40,7 @@ class Carcass extends EditedRow {
     private String wound;
     private Instant cooledAt;
 
+    @Inspected("Disease test")
     @Enumerated(EnumType.STRING)
     private DiseaseTest test;
 
@@ -72,6 +75,11 @@ class Carcass extends EditedRow {
         mustStillBe(seenVersion);
         knife = school.knife();
         trim = school.trim();
+    }
+
+    @Override
+    public String inspectedName() {
+        return "The animal";
     }
 
     School school() {

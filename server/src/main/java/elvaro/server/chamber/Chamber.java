@@ -5,6 +5,9 @@ import elvaro.core.air.ChamberKind;
 import elvaro.core.cost.LandedCost.ChamberRate;
 import elvaro.core.schedule.Load;
 import elvaro.server.shared.EditedRow;
+import elvaro.server.shared.Inspected;
+import elvaro.server.shared.Inspected.Written;
+import elvaro.server.shared.InspectedRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -21,26 +24,42 @@ import org.jspecify.annotations.Nullable;
 @Table(name = "chamber")
 @Audited
 @NullUnmarked
-public class Chamber extends EditedRow {
+public class Chamber extends EditedRow implements InspectedRow {
     private static final double DAYS_PER_YEAR = 365.25;
 
+    @Inspected("Name")
     private String name;
 
+    @Inspected("Kind")
     @Enumerated(EnumType.STRING)
     private ChamberKind kind;
 
     private int position;
+
+    @Inspected(value = "Rails", as = Written.NUMBER)
     private int rails;
+
+    @Inspected(value = "Places on a rail", as = Written.NUMBER)
     private int placesPerRail;
+
+    @Inspected(value = "Limit", as = Written.GRAMS)
     private int limitGrams;
+
+    @Inspected(value = "Set to", as = Written.CELSIUS)
     private BigDecimal setCelsius;
+
+    @Inspected(value = "Humidity set to", as = Written.PERCENT)
     private Integer setHumidityPercent;
+
     private BigDecimal setMetresPerSecond;
     private Integer shelfSquareCentimetres;
     private int purchaseMinor;
     private int lifeYears;
     private int powerWatts;
+
+    @Inspected("For meat alone")
     private boolean forMeatAlone;
+
     private UUID keeperId;
 
     protected Chamber() {}
@@ -71,6 +90,16 @@ public class Chamber extends EditedRow {
         powerWatts = form.powerWatts();
         forMeatAlone = form.forMeatAlone() == null ? kind.runsForMeatAlone() : form.forMeatAlone();
         keeperId = form.keeperId();
+    }
+
+    @Override
+    public String inspectedName() {
+        return name;
+    }
+
+    @Override
+    public boolean isToldWhenAdded() {
+        return true;
     }
 
     ChamberForm form() {

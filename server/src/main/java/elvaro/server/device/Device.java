@@ -2,6 +2,8 @@ package elvaro.server.device;
 
 import elvaro.server.chamber.Chamber;
 import elvaro.server.shared.EditedRow;
+import elvaro.server.shared.Inspected;
+import elvaro.server.shared.InspectedRow;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.Entity;
 import jakarta.persistence.JoinColumn;
@@ -23,7 +25,8 @@ import org.jspecify.annotations.Nullable;
 @Table(name = "device")
 @Audited
 @NullUnmarked
-class Device extends EditedRow {
+class Device extends EditedRow implements InspectedRow {
+    @Inspected("Name")
     private String name;
 
     @ManyToOne
@@ -34,6 +37,8 @@ class Device extends EditedRow {
     private String tokenHash;
 
     private Instant madeAt;
+
+    @Inspected("Shut out")
     private boolean revoked;
 
     protected Device() {}
@@ -53,6 +58,16 @@ class Device extends EditedRow {
             throw Refusal.conflict("device-revoked", "This device was shut out. Add it anew.");
         }
         tokenHash = hash;
+    }
+
+    @Override
+    public String inspectedName() {
+        return name;
+    }
+
+    @Override
+    public boolean isToldWhenAdded() {
+        return true;
     }
 
     void revoke(int seenVersion) {

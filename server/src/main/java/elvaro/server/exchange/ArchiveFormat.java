@@ -92,6 +92,7 @@ class ArchiveFormat {
         told.put("piece_plan", "What was expected of a piece when it was hung.");
         told.put("piece_move", "From which chamber into which a piece went; the entry of the log has the same id.");
         told.put("decision", "A value that was questioned and kept, and why.");
+        told.put("fact_change", "What was changed of what an inspector is shown: old, new, when, by whom and why.");
         told.put("preparation_tick", "A step of preparing that was done.");
         told.put("task_decision", "A task that was put off or dropped, and why.");
         told.put("look", "What was seen on a piece; the entry of the log has the same id.");

@@ -231,7 +231,8 @@ final class ArchiveImport implements ArchiveSource.Taker {
                         throw new IllegalArgumentException("%s names nobody of the archive.".formatted(column.name()));
                     }
                 } else {
-                    row[index] = remapping.id(there);
+                    // What was changed may be a person as well.
+                    row[index] = persons.getOrDefault(there, remapping.id(there));
                 }
             }
         }

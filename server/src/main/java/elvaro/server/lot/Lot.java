@@ -3,11 +3,19 @@ package elvaro.server.lot;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.server.shared.EditedRow;
+import elvaro.server.shared.Inspected;
+import elvaro.server.shared.Inspected.Written;
+import elvaro.server.shared.InspectedRow;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
+import jakarta.persistence.Transient;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.NullUnmarked;
@@ -18,21 +26,51 @@ import org.jspecify.annotations.Nullable;
 @Table(name = "lot")
 @Audited
 @NullUnmarked
-public class Lot extends EditedRow {
+public class Lot extends EditedRow implements InspectedRow {
     private int number;
+
+    @Inspected("Cut")
     private String cutCode;
+
+    @Inspected("Grade")
     private String grade;
+
+    @Inspected("On the bone")
     private boolean boneIn;
+
+    @Inspected(value = "Fat cover", as = Written.MILLIMETRES)
     private int fatCoverMm;
+
+    @Inspected(value = "Weight", as = Written.GRAMS)
     private int receivedGrams;
+
+    @Inspected(value = "Price", as = Written.PRICE)
     private Integer priceMinorPerKg;
+
+    @Inspected("Supplier")
     private String supplier;
+
+    @Inspected("Packed on")
     private LocalDate packedOn;
+
+    @Inspected("Came on")
     private LocalDate receivedOn;
+
+    @Inspected(value = "Temperature on arrival", as = Written.CELSIUS)
     private BigDecimal arrivalCelsius;
+
+    @Inspected("Seller's lot or game tag")
     private String sourceTag;
+
+    @Inspected("Note")
     private String note;
+
+    @Inspected("Held back")
     private String held;
+
+    /** Why it is being changed. */
+    @Transient
+    private String why;
 
     protected Lot() {}
 
@@ -42,9 +80,27 @@ public class Lot extends EditedRow {
         apply(form);
     }
 
-    void change(LotForm form) {
+    /** @param because why, for the record; empty where nobody was asked */
+    void change(LotForm form, String because) {
         mustStillBe(form.version());
+        why = because;
         apply(form);
+    }
+
+    /** What the form says otherwise than was written down when it came, by its names. */
+    List<String> otherwise(LotForm form) {
+        Map<String, Boolean> same = new LinkedHashMap<>();
+        same.put("cut", cutCode.equals(form.cutCode()));
+        same.put("weight", receivedGrams == form.receivedGrams());
+        same.put("supplier", supplier.equals(form.supplier().strip()));
+        same.put("seller's lot or game tag", sourceTag.equals(form.sourceTag().strip()));
+        same.put("day it was packed", Objects.equals(packedOn, form.packedOn()));
+        same.put("day it came", receivedOn.equals(form.receivedOn()));
+        same.put("temperature on arrival", Objects.equals(arrivalCelsius(), form.arrivalCelsius()));
+        return same.entrySet().stream()
+                .filter(fact -> !fact.getValue())
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     private void apply(LotForm form) {
@@ -60,6 +116,16 @@ public class Lot extends EditedRow {
         arrivalCelsius = form.arrivalCelsius() == null ? null : BigDecimal.valueOf(form.arrivalCelsius());
         sourceTag = form.sourceTag().strip();
         note = form.note().strip();
+    }
+
+    @Override
+    public String inspectedName() {
+        return "Lot " + number;
+    }
+
+    @Override
+    public String why() {
+        return why == null ? "" : why;
     }
 
     /** Holds it back from packing and sharing, for a reason in words; none lets it go. */

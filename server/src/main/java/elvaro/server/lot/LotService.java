@@ -3,11 +3,13 @@ package elvaro.server.lot;
 import elvaro.core.cut.Arrival;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
+import elvaro.core.question.Question;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.Refusal;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -22,6 +24,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class LotService {
+    private static final String WHY = "why-changed";
+
     private final LotRepository lots;
     private final DecisionService decisions;
     private final WorkshopService workshops;
@@ -81,30 +85,44 @@ public class LotService {
         if (known.isPresent()) {
             return known.get();
         }
-        List<Answers.Settled> settled = check(form);
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(form));
         Lot lot = lots.save(new Lot(workshops.takeLotNumber(), form));
         decisions.keep(lot.id(), null, settled);
         return lot;
     }
 
     /**
-     * Corrects what was entered; the history is kept.
+     * Corrects what was entered. Once meat of it hangs, a reason is asked for; old and new stand in the record.
      *
      * @param piecesGrams what already hangs of it, which the lot cannot weigh less than
      */
     public Lot change(LotForm form, int piecesGrams) {
         Lot lot = lock(form.id());
-        List<Answers.Settled> settled = check(form);
         if (form.receivedGrams() < piecesGrams) {
             throw Refusal.wrong(
                     "below-pieces", "receivedGrams", "The pieces cut from this lot weigh more than that already.");
         }
-        lot.change(form);
-        decisions.keep(lot.id(), null, settled);
+        List<Question> asked = new ArrayList<>(questions(form));
+        List<String> otherwise = piecesGrams > 0 ? lot.otherwise(form) : List.of();
+        if (!otherwise.isEmpty()) {
+            asked.add(Question.reason(
+                    WHY,
+                    "",
+                    "Meat of this lot hangs or hung. Why is its %s changed? The record shows what it was before."
+                            .formatted(String.join(", its ", otherwise))));
+        }
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(asked);
+        lot.change(form, otherwise.isEmpty() ? "" : form.answers().get(WHY).strip());
+        decisions.keep(
+                lot.id(),
+                null,
+                settled.stream()
+                        .filter(answer -> !answer.question().id().equals(WHY))
+                        .toList());
         return lots.save(lot);
     }
 
-    private List<Answers.Settled> check(LotForm form) {
+    private List<Question> questions(LotForm form) {
         Cut cut = CutCatalogue.find(form.cutCode())
                 .orElseThrow(() -> Refusal.wrong("unknown-cut", "cutCode", "Choose a cut from the list."));
         if (form.receivedOn().isAfter(workshops.today())) {
@@ -117,6 +135,6 @@ public class LotService {
                 Optional.ofNullable(form.packedOn()).map(day -> ChronoUnit.DAYS.between(day, form.receivedOn()));
         Arrival arrival =
                 new Arrival(cut, form.receivedGrams(), Optional.ofNullable(form.arrivalCelsius()), daysSincePacked);
-        return Answers.of(form.answers()).settle(arrival.questions());
+        return arrival.questions();
     }
 }

@@ -14,6 +14,9 @@ import elvaro.server.chamber.Chamber;
 import elvaro.server.lot.Lot;
 import elvaro.server.settings.HouseClock;
 import elvaro.server.shared.EditedRow;
+import elvaro.server.shared.Inspected;
+import elvaro.server.shared.Inspected.Written;
+import elvaro.server.shared.InspectedRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -38,7 +41,7 @@ import org.jspecify.annotations.Nullable;
 @Table(name = "piece")
 @Audited
 @NullUnmarked
-public class Piece extends EditedRow {
+public class Piece extends EditedRow implements InspectedRow {
     private static final LocalTime MORNING = LocalTime.of(8, 0);
 
     @ManyToOne(fetch = FetchType.LAZY, optional = false)
@@ -53,8 +56,10 @@ public class Piece extends EditedRow {
     @Enumerated(EnumType.STRING)
     private PieceState state;
 
+    @Inspected(value = "Green weight", as = Written.GRAMS, first = false)
     private int greenGrams;
 
+    @Inspected(value = "Method", first = false)
     @Enumerated(EnumType.STRING)
     private Method method;
 
@@ -64,6 +69,8 @@ public class Piece extends EditedRow {
 
     private Integer rail;
     private Integer slot;
+
+    @Inspected(value = "Hung on", first = false)
     private LocalDate hungOn;
 
     /** Absent where it was entered later. */
@@ -72,7 +79,9 @@ public class Piece extends EditedRow {
     /** Where it was treated for days before it hung; else what it hung with. */
     private Integer cutGrams;
 
+    @Inspected(value = "Target", as = Written.DAYS, first = false)
     private Integer targetDays;
+
     private int consumablesMinor;
 
     @Enumerated(EnumType.STRING)
@@ -333,6 +342,11 @@ public class Piece extends EditedRow {
 
     public Lot lot() {
         return lot;
+    }
+
+    @Override
+    public String inspectedName() {
+        return tag;
     }
 
     public String tag() {

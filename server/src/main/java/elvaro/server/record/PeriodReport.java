@@ -34,6 +34,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.function.ToIntFunction;
 import org.springframework.stereotype.Component;
@@ -56,6 +57,7 @@ public class PeriodReport {
     private final ChamberService chambers;
     private final AirService air;
     private final DecisionService decisions;
+    private final ChangeReader changes;
     private final AccountService people;
 
     PeriodReport(
@@ -67,6 +69,7 @@ public class PeriodReport {
             ChamberService chambers,
             AirService air,
             DecisionService decisions,
+            ChangeReader changes,
             AccountService people) {
         this.workshops = workshops;
         this.lots = lots;
@@ -76,6 +79,7 @@ public class PeriodReport {
         this.chambers = chambers;
         this.air = air;
         this.decisions = decisions;
+        this.changes = changes;
         this.people = people;
     }
 
@@ -121,7 +125,16 @@ public class PeriodReport {
         var kept = decisions.between(period.from(), period.before());
         kept.forEach(each -> paper.sentence("%s  %s %s (%s)"
                 .formatted(period.moment(each.decidedAt()), each.sentence(), each.reason(), each.by())));
-        return paper.sentence(kept.isEmpty() ? "Nothing." : "")
+        paper.sentence(kept.isEmpty() ? "Nothing." : "").heading("Changed");
+        var changed = changes.between(period.from(), period.before());
+        changed.forEach(each -> paper.sentence("%s  %s, %s. %s (%s)"
+                .formatted(
+                        period.moment(each.at()),
+                        each.of(),
+                        each.what().toLowerCase(Locale.ROOT),
+                        each.words(),
+                        each.by())));
+        return paper.sentence(changed.isEmpty() ? "Nothing." : "")
                 .sentence("What is kept here supports a hygiene plan and replaces none; the law of the place and those"
                         + " licensed to inspect come first.")
                 .pdf();

@@ -42,6 +42,17 @@ class RecordController {
         return file(service.ofChamber(id, from, to));
     }
 
+    /** What was changed in the house. @param from first day, @param to last day */
+    @GetMapping("/api/record/changes")
+    RecordView ofChanges(@RequestParam LocalDate from, @RequestParam LocalDate to) {
+        return service.ofChanges(from, to);
+    }
+
+    @GetMapping(path = "/api/record/changes.csv", produces = CsvFile.TYPE)
+    ResponseEntity<String> fileOfChanges(@RequestParam LocalDate from, @RequestParam LocalDate to) {
+        return file(service.ofChanges(from, to));
+    }
+
     /** All the house over some days. @param from first day, @param to last day */
     @GetMapping(path = "/api/record/report.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     byte[] report(@RequestParam LocalDate from, @RequestParam LocalDate to) {

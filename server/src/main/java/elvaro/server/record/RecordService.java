@@ -42,7 +42,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Gathers what was written down: entries with their corrections, looks, questions and decisions, and the air. */
+/** Gathers what was written down: entries with their corrections, looks, questions and decisions, what was changed, and the air. */
 @Service
 @Transactional(readOnly = true)
 public class RecordService {
@@ -54,6 +54,7 @@ public class RecordService {
     private final DecisionService decisions;
     private final ChamberService chambers;
     private final AirService air;
+    private final ChangeReader changes;
     private final WorkshopService workshops;
 
     RecordService(
@@ -63,6 +64,7 @@ public class RecordService {
             DecisionService decisions,
             ChamberService chambers,
             AirService air,
+            ChangeReader changes,
             WorkshopService workshops) {
         this.pieces = pieces;
         this.hung = hung;
@@ -70,6 +72,7 @@ public class RecordService {
         this.decisions = decisions;
         this.chambers = chambers;
         this.air = air;
+        this.changes = changes;
         this.workshops = workshops;
     }
 
@@ -89,6 +92,7 @@ public class RecordService {
                         null,
                         "%s %s".formatted(kept.sentence(), kept.reason()).strip(),
                         Standing.STANDS)));
+        rows.addAll(changes.of(List.of(piece.lot().id(), pieceId)));
         rows.sort(Comparator.comparing(RecordRow::at));
         List<AirOfChamber> airs = stays.stream()
                 .map(stay -> airOf(stay.chamber(), stay.from(), stay.to()))
@@ -119,9 +123,7 @@ public class RecordService {
      */
     public RecordView ofChamber(UUID chamberId, LocalDate first, LocalDate last) {
         Chamber chamber = chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
-        if (last.isBefore(first) || ChronoUnit.DAYS.between(first, last) > LONGEST_DAYS) {
-            throw Refusal.wrong("wrong-stretch", "to", "Choose a last day after the first, at most 400 days on.");
-        }
+        mustBeAStretch(first, last);
         HouseClock house = workshops.mine().clock();
         Instant from = house.start(first);
         Instant to = house.start(last.plusDays(1));
@@ -138,6 +140,9 @@ public class RecordService {
                     .toList();
             rows.addAll(rows(stay.piece(), within));
         }
+        changes.of(List.of(chamberId)).stream()
+                .filter(row -> !row.at().isBefore(from) && row.at().isBefore(to))
+                .forEach(rows::add);
         rows.sort(Comparator.comparing(RecordRow::at));
         return new RecordView(
                 chamber.name(),
@@ -146,6 +151,26 @@ public class RecordService {
                 to,
                 rows,
                 List.of(airOf(chamber, from, to)));
+    }
+
+    /**
+     * All that was changed in the house over some days: lots, pieces, chambers, settings, people, rules and devices.
+     *
+     * @throws Refusal if the last day is before the first, or they are more than 400 days apart
+     */
+    public RecordView ofChanges(LocalDate first, LocalDate last) {
+        mustBeAStretch(first, last);
+        HouseClock house = workshops.mine().clock();
+        Instant from = house.start(first);
+        Instant to = house.start(last.plusDays(1));
+        return new RecordView(
+                "changes", "What was changed, with what it was before", from, to, changes.between(from, to), List.of());
+    }
+
+    private static void mustBeAStretch(LocalDate first, LocalDate last) {
+        if (last.isBefore(first) || ChronoUnit.DAYS.between(first, last) > LONGEST_DAYS) {
+            throw Refusal.wrong("wrong-stretch", "to", "Choose a last day after the first, at most 400 days on.");
+        }
     }
 
     private AirOfChamber airOf(Chamber chamber, Instant from, Instant to) {

@@ -1,5 +1,8 @@
 package elvaro.server.settings;
 
+import elvaro.server.shared.Inspected;
+import elvaro.server.shared.Inspected.Written;
+import elvaro.server.shared.InspectedRow;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
@@ -18,27 +21,50 @@ import org.jspecify.annotations.NullUnmarked;
 @Table(name = "workshop")
 @Audited
 @NullUnmarked
-public class Workshop {
+public class Workshop implements InspectedRow {
     @Id
     private UUID id;
 
     @Version
     private Integer version;
 
+    @Inspected("Name")
     private String name;
+
+    @Inspected("Currency")
     private String currency;
+
+    @Inspected("Time zone")
     private String zone;
+
+    @Inspected(value = "Scale division", as = Written.GRAMS)
     private int divisionGrams;
+
     private int nextLotNumber;
+
+    @Inspected(value = "Electricity, per kWh", as = Written.MONEY)
     private int tariffMinorPerKwh;
+
+    @Inspected(value = "Labour, per hour", as = Written.MONEY)
     private int labourMinorPerHour;
+
     private int benchMinutesPerPiece;
     private int benchSecondsPerSteak;
     private int benchSecondsPerKg;
+
+    @Inspected(value = "List price of steak", as = Written.PRICE)
     private int steakPriceMinorPerKg;
+
+    @Inspected(value = "Worth of usable trim", as = Written.PRICE)
     private int usableTrimPriceMinorPerKg;
+
+    @Inspected(value = "Worth of fat", as = Written.PRICE)
     private int fatPriceMinorPerKg;
+
+    @Inspected(value = "Worth of bone", as = Written.PRICE)
     private int bonePriceMinorPerKg;
+
+    @Inspected(value = "Target margin", as = Written.PERCENT)
     private int targetMarginPercent;
 
     @Convert(converter = PriceSteps.class)
@@ -64,6 +90,11 @@ public class Workshop {
             zonesBefore = clock().goingBy(ZoneId.of(settings.zone()), now).before();
         }
         apply(settings);
+    }
+
+    @Override
+    public String inspectedName() {
+        return "Settings";
     }
 
     void takeOver(WorkshopSettings settings, List<HouseClock.Before> before) {

@@ -1,6 +1,9 @@
 package elvaro.server.stock;
 
 import elvaro.server.shared.EditedRow;
+import elvaro.server.shared.Inspected;
+import elvaro.server.shared.Inspected.Written;
+import elvaro.server.shared.InspectedRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -14,7 +17,7 @@ import org.jspecify.annotations.NullUnmarked;
 @Table(name = "pack_rule")
 @Audited
 @NullUnmarked
-class PackRule extends EditedRow {
+class PackRule extends EditedRow implements InspectedRow {
     @Enumerated(EnumType.STRING)
     private Content content;
 
@@ -24,6 +27,7 @@ class PackRule extends EditedRow {
     @Enumerated(EnumType.STRING)
     private Keeping keeping;
 
+    @Inspected(value = "Keeps", as = Written.DAYS)
     private int days;
 
     protected PackRule() {}
@@ -39,6 +43,16 @@ class PackRule extends EditedRow {
     void last(int seenVersion, int newDays) {
         mustStillBe(seenVersion);
         days = newDays;
+    }
+
+    @Override
+    public String inspectedName() {
+        return "%s, %s, %s".formatted(content.label(), wrap.label(), keeping.label());
+    }
+
+    @Override
+    public boolean isToldWhenAdded() {
+        return true;
     }
 
     boolean isFor(Content packed, Wrap in, Keeping kept) {

@@ -168,7 +168,9 @@ class WaitingIT {
                 "boneIn",
                 false,
                 "receivedOn",
-                form.path("receivedOn").asString()));
+                form.path("receivedOn").asString(),
+                "answers",
+                Map.of("why-changed", "The scale was not level.")));
         client.must(client.put("/api/lots/" + lot, body)); // 2000 and 1980 g were cut from it
         body.putAll(Map.of(
                 "receivedGrams",

@@ -77,7 +77,10 @@ class LotIT {
         String id = client.get("/api/pieces/" + piece).body().at("/card/lotId").asString();
         assertThat(client.put("/api/lots/" + id, Bodies.lotBody(id, 7999)).type())
                 .isEqualTo("below-pieces");
-        client.must(client.put("/api/lots/" + id, Bodies.lotBody(id, 8050)));
+        Map<String, Object> heavier = Bodies.lotBody(id, 8050);
+        assertThat(client.put("/api/lots/" + id, heavier).questions()).containsExactly("why-changed");
+        heavier.put("answers", Map.of("why-changed", "Weighed with the string on."));
+        client.must(client.put("/api/lots/" + id, heavier));
         assertThat(client.get("/api/lots/" + id).body().path("cuttingLossGrams").asInt())
                 .isEqualTo(50);
     }

@@ -12,6 +12,7 @@ import java.io.StringReader;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -55,6 +56,64 @@ class RecordIT {
                 client.deviceToken(UUID.randomUUID().toString(), chamber),
                 pack.append("]").toString()));
         return piece;
+    }
+
+    private static List<String> changes(Client client) {
+        String today = client.get("/api/session").body().at("/me/today").asString();
+        return client.get("/api/record/changes?from=%s&to=%s".formatted(today, today))
+                .body()
+                .path("rows")
+                .valueStream()
+                .map(row -> "%s, %s. %s (%s)"
+                        .formatted(
+                                row.path("of").asString(),
+                                row.path("what").asString(),
+                                row.path("words").asString(),
+                                row.path("by").asString()))
+                .toList();
+    }
+
+    @Test
+    void a_supplier_and_an_ear_tag_that_are_changed_once_meat_hangs_stand_in_the_record_as_they_were(Someone owner) {
+        Client hand = owner.benchHand();
+        Client client = owner.client();
+        String piece =
+                client.hangToday(client.chamber("Cabinet", 50_000), 28, 8000).get(0);
+        String id = client.get("/api/pieces/" + piece).body().at("/card/lotId").asString();
+        Map<String, Object> lot = Bodies.lotBody(id, 8000);
+        lot.putAll(Map.of("supplier", "Sallow Estate", "sourceTag", "BR 0000", "receivedOn", lotDay(client, id)));
+        assertThat(hand.put("/api/lots/" + id, lot).questions()).containsExactly("why-changed");
+        lot.put("answers", Map.of("why-changed", "Read off the wrong label."));
+        hand.must(hand.put("/api/lots/" + id, lot));
+
+        List<String> told = client.get("/api/pieces/" + piece + "/record")
+                .body()
+                .path("rows")
+                .valueStream()
+                .map(row -> row.path("what").asString() + ": "
+                        + row.path("words").asString() + " " + row.path("by").asString())
+                .toList();
+        assertThat(told)
+                .contains("Supplier: Was: Hollin Farm. Is: Sallow Estate. Read off the wrong label. Idris Vale")
+                .anyMatch(row -> row.startsWith("Seller's lot or game tag: Was: ")
+                        && row.contains("Is: BR 0000. Read off the wrong label."));
+    }
+
+    private static String lotDay(Client client, String lot) {
+        return client.get("/api/lots/" + lot).body().at("/form/receivedOn").asString();
+    }
+
+    @Test
+    void what_is_changed_of_chambers_settings_people_and_rules_is_told_with_what_it_was(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        Map<String, Object> warmer = new HashMap<>(Bodies.chamberBody(chamber, "Cabinet", 60_000));
+        warmer.put("setCelsius", 4.5);
+        client.must(client.put("/api/chambers/" + chamber, warmer));
+        assertThat(changes(client))
+                .contains("Cabinet, Added. Was: nothing. Is: Cabinet. (Owner)")
+                .anyMatch(row -> row.startsWith("Cabinet, Limit. Was: 50000 g. Is: 60000 g."))
+                .anyMatch(row -> row.startsWith("Cabinet, Set to. Was: ") && row.contains("4.5"));
     }
 
     @Test
@@ -121,10 +180,10 @@ class RecordIT {
                 .formatted(Bodies.today().minusDays(7), Bodies.today().plusDays(1));
         assertThat(file(client, "/api/chambers/%s/record.csv%s".formatted(first, days)).stream()
                         .map(row -> row.get("what")))
-                .containsExactly("Weighed", "Moved");
+                .containsExactly("Added", "Weighed", "Moved");
         assertThat(file(client, "/api/chambers/%s/record.csv%s".formatted(second, days)).stream()
                         .map(row -> row.get("what")))
-                .containsExactly("Moved", "Turned");
+                .containsExactly("Added", "Moved", "Turned");
         assertThat(client.get("/api/chambers/%s/record?from=2026-02-01&to=2026-01-01".formatted(first))
                         .status())
                 .isEqualTo(422);
