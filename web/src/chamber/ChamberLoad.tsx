@@ -21,8 +21,8 @@ export function ChamberLoad({ id }: { id: string }) {
         Its load
       </Typography>
       <Typography>
-        {units.load(now.grams)} of {units.load(room.limitGrams)} and {now.places} of {room.places} places
-        today.
+        {units.load(now.grams)} as hung, of {units.load(room.limitGrams)}, and {now.places} of {room.places}{' '}
+        places today.
       </Typography>
       <Box sx={{ mt: 1, maxWidth: 420 }}>
         <Fullness room={room} height={56} />

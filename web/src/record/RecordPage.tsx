@@ -41,18 +41,19 @@ function useDays() {
       {day('to', 'To', to)}
     </>
   );
-  return { from, to, fields };
+  return { from, to, fields, days: `${date(from)} to ${date(to)}` };
 }
 
 /** A chamber over some days. */
 export function ChamberRecord() {
   const { id = '' } = useParams();
-  const { from, to, fields } = useDays();
+  const { from, to, fields, days } = useDays();
   const record = useChamberRecord(id, from, to);
   return (
     <Sheet
       record={record.data}
       failure={record.error}
+      days={days}
       file={`/api/chambers/${id}/record.csv?from=${from}&to=${to}`}
     >
       {fields}
@@ -62,10 +63,15 @@ export function ChamberRecord() {
 
 /** What was changed in all the house over some days. */
 export function ChangesRecord() {
-  const { from, to, fields } = useDays();
+  const { from, to, fields, days } = useDays();
   const record = useChanges(from, to);
   return (
-    <Sheet record={record.data} failure={record.error} file={`/api/record/changes.csv?from=${from}&to=${to}`}>
+    <Sheet
+      record={record.data}
+      failure={record.error}
+      days={days}
+      file={`/api/record/changes.csv?from=${from}&to=${to}`}
+    >
       {fields}
     </Sheet>
   );
@@ -74,18 +80,20 @@ export function ChangesRecord() {
 interface SheetProps {
   record: Record_ | undefined;
   failure: unknown;
+  /** Of which days, where they were chosen. */
+  days?: string;
   file: string;
   children?: React.ReactNode;
 }
 
-function Sheet({ record, failure, file, children }: SheetProps) {
+function Sheet({ record, failure, days, file, children }: SheetProps) {
   if (!record) {
     return <Waiting failure={failure} />;
   }
   return (
     <Page title={`Record of ${record.title}`}>
       <Typography sx={{ mb: 2, maxWidth: 900 }}>
-        {record.about}. {moment(record.from)} to {moment(record.to)}.
+        {record.about}. {days ?? `${moment(record.from)} to ${moment(record.to)}`}.
       </Typography>
       <Box className="no-print" sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 3 }}>
         {children}
@@ -128,9 +136,9 @@ const standingWords = { STANDS: '', REPLACED: 'replaced', CORRECTS: 'corrects' }
 function Entries({ rows }: { rows: Record_['rows'] }) {
   const units = useUnits();
   return (
-    <Box sx={sideways} tabIndex={0} role="region" aria-label="What was entered">
+    <Box sx={sideways} tabIndex={0} role="region" aria-label="What was written down">
       <Typography variant="h2" sx={{ mb: 1 }}>
-        {rows.length === 0 ? 'Nothing was entered' : 'What was entered'}
+        {rows.length === 0 ? 'Nothing was written down' : 'What was written down'}
       </Typography>
       {rows.length > 0 && (
         <Box component="table" sx={table}>

@@ -48,6 +48,7 @@ export function CameraButton() {
 
 function Camera({ onScan }: { onScan: (scanned: Scanned) => void }) {
   const [said, setSaid] = useState('Hold the code before the camera.');
+  const [blind, setBlind] = useState(false);
   // It sees as long as the picture is there.
   const see = useCallback(
     (video: HTMLVideoElement) => {
@@ -64,7 +65,10 @@ function Camera({ onScan }: { onScan: (scanned: Scanned) => void }) {
           setSaid('That code is none of Elvaro’s.');
         }
       });
-      camera.catch(() => setSaid('The camera cannot be used. Allow it in the browser, or type the tag.'));
+      camera.catch(() => {
+        setBlind(true);
+        setSaid('The camera cannot be used. Allow it in the browser, or type the tag.');
+      });
       return () => {
         done = true;
         void camera.then((reading) => reading.stop()).catch(() => undefined);

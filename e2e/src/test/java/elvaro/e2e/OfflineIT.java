@@ -148,6 +148,18 @@ class OfflineIT {
     }
 
     @Test
+    void a_view_that_is_not_on_the_device_says_so_and_comes_once_there_is_a_network() {
+        try (Visitor maren = Visitor.at(house).signedIn()) {
+            maren.sees("Room");
+            maren.page.context().setOffline(true);
+            maren.go("Guide");
+            maren.reads("It comes by itself once Elvaro answers.");
+            maren.page.context().setOffline(false);
+            maren.sees("Guide");
+        }
+    }
+
+    @Test
     void what_cannot_wait_says_so_at_once_and_stays_as_it_was_typed() {
         try (Visitor maren = Visitor.at(house).signedIn()) {
             maren.go("Settings");

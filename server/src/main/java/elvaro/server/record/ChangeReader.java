@@ -61,6 +61,9 @@ class ChangeReader {
     }
 
     private static String words(FactChange change) {
+        if (change.isAppearance()) {
+            return "";
+        }
         String told = "Was: %s. Is: %s.".formatted(orNothing(change.was()), orNothing(change.became()));
         return change.why().isEmpty() ? told : told + " " + Quantity.words(change.why());
     }

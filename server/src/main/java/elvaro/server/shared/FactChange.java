@@ -14,6 +14,9 @@ import org.jspecify.annotations.Nullable;
 @Table(name = "fact_change")
 @NullUnmarked
 public class FactChange extends WorkshopRow {
+    static final String ADDED = "Added";
+    static final String REMOVED = "Removed";
+
     private UUID subjectId;
     private String subject;
     private String fact;
@@ -60,6 +63,11 @@ public class FactChange extends WorkshopRow {
 
     public String fact() {
         return fact;
+    }
+
+    /** Whether it only says that its subject is there now, or is gone. */
+    public boolean isAppearance() {
+        return fact.equals(ADDED) || fact.equals(REMOVED);
     }
 
     public String was() {

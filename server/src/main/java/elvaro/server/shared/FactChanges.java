@@ -48,14 +48,14 @@ class FactChanges implements PostInsertEventListener, PostUpdateEventListener, P
     @Override
     public void onPostInsert(PostInsertEvent event) {
         if (event.getEntity() instanceof InspectedRow row && row.isToldWhenAdded()) {
-            write(event.getSession(), row, "Added", "", row.inspectedName());
+            write(event.getSession(), row, FactChange.ADDED, "", row.inspectedName());
         }
     }
 
     @Override
     public void onPostDelete(PostDeleteEvent event) {
         if (event.getEntity() instanceof InspectedRow row && row.isToldWhenAdded()) {
-            write(event.getSession(), row, "Removed", row.inspectedName(), "");
+            write(event.getSession(), row, FactChange.REMOVED, row.inspectedName(), "");
         }
     }
 

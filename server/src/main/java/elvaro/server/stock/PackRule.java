@@ -47,7 +47,7 @@ class PackRule extends EditedRow implements InspectedRow {
 
     @Override
     public String inspectedName() {
-        return "%s, %s, %s".formatted(content.label(), wrap.label(), keeping.label());
+        return "Rule for %s, %s, %s".formatted(content.label(), wrap.label(), keeping.label());
     }
 
     @Override

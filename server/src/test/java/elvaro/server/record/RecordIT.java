@@ -111,7 +111,7 @@ class RecordIT {
         warmer.put("setCelsius", 4.5);
         client.must(client.put("/api/chambers/" + chamber, warmer));
         assertThat(changes(client))
-                .contains("Cabinet, Added. Was: nothing. Is: Cabinet. (Owner)")
+                .contains("Cabinet, Added.  (Owner)")
                 .anyMatch(row -> row.startsWith("Cabinet, Limit. Was: 50000 g. Is: 60000 g."))
                 .anyMatch(row -> row.startsWith("Cabinet, Set to. Was: ") && row.contains("4.5"));
     }
