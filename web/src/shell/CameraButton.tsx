@@ -82,6 +82,7 @@ function Camera({ onScan }: { onScan: (scanned: Scanned) => void }) {
     <>
       <Box
         component="video"
+        hidden={blind}
         ref={see}
         muted
         playsInline
