@@ -61,6 +61,12 @@ function Event({ chamberId, event }: { chamberId: string; event: AirEvent }) {
         from {moment(event.from)}
         {warm && units.sentence(`, ${figure(event.degreeHours ?? 0, 1)} degree-hours above ⟦temperature 5⟧`)}
       </Typography>
+      {event.filledBy.map((fill) => (
+        <Typography key={fill.checksum} variant="body2" title={`SHA-256 ${fill.checksum}`}>
+          Filled afterwards with {fill.readings} readings of the file {fill.name}
+          {fill.by && <em>, {fill.by}</em>}, {moment(fill.at)}
+        </Typography>
+      ))}
       {event.decisions.map((decision) => (
         <Typography key={decision.at} variant="body2">
           {decision.words} <em>{decision.by}</em>, {moment(decision.at)}

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schema } from '../api/client';
 import { useAges, useAir } from '../api/chambers';
+import { useSession } from '../api/house';
 import { Figure } from '../kit/Figure';
 import { Page, Waiting } from '../kit/Page';
 import { days, figure, moment, useUnits } from '../kit/units';
@@ -24,6 +25,7 @@ export default function ChamberPage() {
   const stretch = stretches.find(({ name }) => name === search.get('over')) ?? week;
   const air = useAir(id, stretch.hours, stretch.points);
   const [importing, setImporting] = useState(false);
+  const mayImport = useSession().data?.me?.role === 'OWNER';
   if (!air.data) {
     return <Waiting failure={air.error} />;
   }
@@ -42,9 +44,11 @@ export default function ChamberPage() {
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
-        <Button color="inherit" onClick={() => setImporting(true)}>
-          Take in a logger’s file
-        </Button>
+        {mayImport && (
+          <Button color="inherit" onClick={() => setImporting(true)}>
+            Take in a logger’s file
+          </Button>
+        )}
         <Button color="inherit" component={Link} to={`/chambers/${id}/record`}>
           Record for an inspector
         </Button>

@@ -27,12 +27,13 @@ export function LoggerFile({ chamberId, onClose }: { chamberId: string; onClose:
       const names = await answer(
         api.POST('/api/logger-files/columns', { body: { text: text.slice(0, HEAD) } }),
       );
-      return { text, names };
+      return { name: file.name, text, names };
     },
-    onSuccess: ({ text, names }) => {
+    onSuccess: ({ name: fileName, text, names }) => {
       const like = (pattern: RegExp) => names.find((name) => pattern.test(name));
       setColumns(names);
       setForm({
+        name: fileName,
         text,
         time: like(/time|date|when|zeit|datum/i) ?? names[0] ?? '',
         temperature: like(/temp|°|cel/i),

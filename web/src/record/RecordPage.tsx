@@ -195,6 +195,10 @@ function AirByDay({ air }: { air: Record_['airs'][number] }) {
               : 'No reading'}
           </strong>{' '}
           {moment(event.from)} to {moment(event.to)}.{' '}
+          {event.filledBy.map(
+            (fill) =>
+              `Filled afterwards with ${fill.readings} readings of the file ${fill.name} (SHA-256 ${fill.checksum}) by ${fill.by}, ${moment(fill.at)}. `,
+          )}
           {event.decisions.length === 0
             ? 'Undecided.'
             : event.decisions.map((each) => `${each.words} ${each.by}, ${moment(each.at)}.`).join(' ')}

@@ -152,7 +152,9 @@ class OfflineIT {
         try (Visitor maren = Visitor.at(house).signedIn()) {
             maren.sees("Room");
             maren.page.context().setOffline(true);
-            maren.go("Guide");
+            maren.page
+                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Guide"))
+                    .click();
             maren.reads("It comes by itself once Elvaro answers.");
             maren.page.context().setOffline(false);
             maren.sees("Guide");

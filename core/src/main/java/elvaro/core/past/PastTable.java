@@ -10,6 +10,7 @@ import elvaro.core.past.CellParser.Order;
 import elvaro.core.past.CellParser.Unit;
 import elvaro.core.past.PastPiece.CompletedPiece;
 import elvaro.core.past.PastPiece.Weighing;
+import elvaro.core.question.PastDay;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -334,6 +335,9 @@ public final class PastTable {
     private @Nullable LocalDate day(int index, PastField field) {
         return understood(index, field, text -> {
             LocalDate day = CellParser.day(text, manner.order());
+            if (new PastDay(day, today).isTooLongAgo()) {
+                throw new IllegalArgumentException(PastDay.TOO_LONG_AGO);
+            }
             if (day.isAfter(today)) {
                 throw new IllegalArgumentException("%s is still to come.".formatted(day));
             }

@@ -25,12 +25,31 @@ public record Servings(List<Plate> plates) {
     /** @param taster from 0 @param round from 0 */
     public record Plate(int taster, int round, List<Serving> servings) {}
 
+    /** Whether the servings of a sample are called the same on every plate, or each plate has codes of its own. */
+    private enum CodesOf {
+        SAMPLE,
+        PLATE
+    }
+
     /**
+     * Where the odd one of three is looked for, each plate has codes of its own: tasters who laid their sheets side by side
+     * would else learn from what stands on several plates which two are the same.
+     *
      * @param samples as many as the kind takes
      * @param rounds 1 or more; the codes of each are its own, so that nobody knows a sample again
      * @param seed stored, so that the plan can be shown again
      */
     public static Servings plan(TastingKind kind, int samples, int tasters, int rounds, long seed) {
+        return plan(
+                kind, samples, tasters, rounds, seed, kind == TastingKind.TRIANGLE ? CodesOf.PLATE : CodesOf.SAMPLE);
+    }
+
+    /** As it was drawn before plates had codes of their own; for tastings that were laid then. */
+    public static Servings planWithSharedCodes(TastingKind kind, int samples, int tasters, int rounds, long seed) {
+        return plan(kind, samples, tasters, rounds, seed, CodesOf.SAMPLE);
+    }
+
+    private static Servings plan(TastingKind kind, int samples, int tasters, int rounds, long seed, CodesOf codesOf) {
         if (samples < kind.fewest() || samples > kind.most() || tasters < 1 || rounds < 1) {
             throw new IllegalArgumentException("This many cannot be served.");
         }
@@ -38,6 +57,7 @@ public record Servings(List<Plate> plates) {
         List<List<Integer>> orders =
                 new ArrayList<>(kind == TastingKind.TRIANGLE ? TRIANGLES : Williams.orders(samples));
         List<Integer> codes = codes(random);
+        int used = 0;
         List<Plate> plates = new ArrayList<>();
         int turn = 0;
         for (int round = 0; round < rounds; round++) {
@@ -46,7 +66,18 @@ public record Servings(List<Plate> plates) {
                 if (turn % orders.size() == 0) {
                     Collections.shuffle(orders, random);
                 }
-                plates.add(new Plate(taster, round, plate(orders.get(turn % orders.size()), samples, round, codes)));
+                List<Integer> order = orders.get(turn % orders.size());
+                if (codesOf == CodesOf.SAMPLE) {
+                    plates.add(new Plate(taster, round, plate(order, samples, round, codes)));
+                    continue;
+                }
+                if (used + order.size() > codes.size()) {
+                    // With very many tasters some code comes again, for whatever sample it happens to.
+                    codes = codes(random);
+                    used = 0;
+                }
+                plates.add(new Plate(taster, round, plate(order, codes.subList(used, used + order.size()))));
+                used += order.size();
             }
         }
         return new Servings(List.copyOf(plates));
@@ -62,6 +93,12 @@ public record Servings(List<Plate> plates) {
             servings.add(new Serving(sample, code));
         }
         return List.copyOf(servings);
+    }
+
+    private static List<Serving> plate(List<Integer> order, List<Integer> codes) {
+        return IntStream.range(0, order.size())
+                .mapToObj(place -> new Serving(order.get(place), codes.get(place)))
+                .toList();
     }
 
     private static List<Integer> codes(Random random) {

@@ -2,15 +2,19 @@ package elvaro.core.tasting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.tasting.Servings.Plate;
 import elvaro.core.tasting.Servings.Serving;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.LongFunction;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -80,6 +84,74 @@ class ServingsTest {
                         .allSatisfy((order, count) -> assertThat(count).isEqualTo(2));
             }
         }
+    }
+
+    /**
+     * What tasters learn who lay their phones side by side: of the servings of a plate, the two are taken for twins whose codes
+     * stand together most often and always in one order.
+     */
+    private static double unmasked(int tasters, LongFunction<Servings> drawn) {
+        int right = 0;
+        int tries = 0;
+        for (long seed = 0; seed < 600; seed++) {
+            List<Plate> plates = drawn.apply(seed).plates();
+            for (Plate plate : plates) {
+                List<Integer> codes =
+                        plate.servings().stream().map(Serving::code).toList();
+                int odd = IntStream.range(0, 3)
+                        .boxed()
+                        .max(Comparator.comparingInt(
+                                place -> twins(plates, codes.get(place == 0 ? 1 : 0), codes.get(place == 2 ? 1 : 2))))
+                        .orElseThrow();
+                int sample = plate.servings().get(odd).sample();
+                tries++;
+                right += plate.servings().stream()
+                                        .filter(each -> each.sample() == sample)
+                                        .count()
+                                == 1
+                        ? 1
+                        : 0;
+            }
+        }
+        return (double) right / tries;
+    }
+
+    /** How far two codes look like those of one sample. */
+    private static int twins(List<Plate> plates, int first, int second) {
+        int inOrder = 0;
+        int turned = 0;
+        for (Plate plate : plates) {
+            List<Integer> codes = plate.servings().stream().map(Serving::code).toList();
+            if (codes.contains(first) && codes.contains(second)) {
+                if (codes.indexOf(first) < codes.indexOf(second)) {
+                    inOrder++;
+                } else {
+                    turned++;
+                }
+            }
+        }
+        return inOrder * turned > 0 ? -1 : inOrder + turned;
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 6, 12})
+    void tasters_who_lay_their_sheets_side_by_side_learn_nothing_of_the_odd_one(int tasters) {
+        assertThat(unmasked(tasters, seed -> Servings.plan(TastingKind.TRIANGLE, 2, tasters, 1, seed)))
+                .isCloseTo(1.0 / 3, within(4 * Math.sqrt(2.0 / 9 / (600 * tasters))));
+    }
+
+    @Test
+    void with_codes_shared_by_the_plates_six_of_them_knew_it() {
+        assertThat(unmasked(6, seed -> Servings.planWithSharedCodes(TastingKind.TRIANGLE, 2, 6, 1, seed)))
+                .isGreaterThan(0.9);
+    }
+
+    @Test
+    void there_are_codes_for_as_many_as_may_taste() {
+        Servings.plan(TastingKind.TRIANGLE, 2, 300, 3, 1)
+                .plates()
+                .forEach(plate ->
+                        assertThat(plate.servings().stream().map(Serving::code)).doesNotHaveDuplicates());
     }
 
     @Test

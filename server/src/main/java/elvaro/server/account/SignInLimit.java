@@ -1,10 +1,8 @@
 package elvaro.server.account;
 
+import elvaro.server.shared.Sha256;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
-import java.util.HexFormat;
 import org.springframework.stereotype.Component;
 
 /**
@@ -36,12 +34,6 @@ class SignInLimit {
 
     /** What is typed as a name may be anything of any length; its hash is short and tells nothing. */
     private static String nameKey(String signInName) {
-        try {
-            byte[] hash = MessageDigest.getInstance("SHA-256")
-                    .digest(SignInDirectory.canonical(signInName).getBytes(StandardCharsets.UTF_8));
-            return "name " + HexFormat.of().formatHex(hash);
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException(missing);
-        }
+        return "name " + Sha256.of(SignInDirectory.canonical(signInName).getBytes(StandardCharsets.UTF_8));
     }
 }

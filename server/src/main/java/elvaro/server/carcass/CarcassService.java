@@ -10,6 +10,7 @@ import elvaro.core.game.Cooling;
 import elvaro.core.game.School;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
+import elvaro.core.question.PastDay;
 import elvaro.core.question.Question;
 import elvaro.server.hanging.EntryForm;
 import elvaro.server.hanging.HangingService;
@@ -120,6 +121,9 @@ class CarcassService {
         if (form.killedAt().isAfter(now)) {
             throw Refusal.wrong("future-date", "killedAt", "It cannot have been killed in the future.");
         }
+        if (killed(form).isTooLongAgo()) {
+            throw Refusal.wrong("too-long-ago", "killedAt", PastDay.TOO_LONG_AGO);
+        }
         if (form.cooledAt() != null
                 && (form.cooledAt().isBefore(form.killedAt()) || form.cooledAt().isAfter(now))) {
             throw Refusal.wrong("cooled", "cooledAt", "It was cold after it was killed, and not in the future.");
@@ -133,9 +137,14 @@ class CarcassService {
         }
     }
 
-    private static List<Question> questions(CarcassForm form) {
+    private PastDay killed(CarcassForm form) {
+        return new PastDay(workshops.mine().clock().day(form.killedAt()), workshops.today());
+    }
+
+    private List<Question> questions(CarcassForm form) {
         Animal animal = form.animal();
-        List<Question> questions = new ArrayList<>();
+        List<Question> questions =
+                new ArrayList<>(killed(form).question("killedAt").stream().toList());
         if (!animal.isUsual(form.grams())) {
             questions.add(Question.confirm(
                     "animal-weight",

@@ -302,7 +302,7 @@ class DemoLoader implements ApplicationRunner {
                 bought.celsius(),
                 "",
                 "",
-                Map.of()));
+                Map.of("long-ago", "")));
         int left = bought.grams();
         for (int index = 0; index < bought.pieces().size(); index++) {
             DemoPiece hung = bought.pieces().get(index);

@@ -115,6 +115,8 @@ class ArchiveFormat {
         told.put("making_bought", "What was bought for it.");
         told.put("pack", "A pack.");
         told.put("pack_out", "What left a pack, and how.");
+        told.put("air_origin", "Where readings are from that did not come as they were measured.");
+        told.put("filled_silence", "A silence into which readings came afterwards.");
         told.put("air_decision", "What was decided about warm or missing air.");
         return told;
     }

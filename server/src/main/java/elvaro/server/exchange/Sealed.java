@@ -1,6 +1,7 @@
 package elvaro.server.exchange;
 
 import elvaro.server.shared.Refusal;
+import elvaro.server.shared.Sha256;
 import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -9,7 +10,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Arrays;
 import java.util.HexFormat;
 
@@ -25,18 +25,10 @@ final class Sealed {
 
     private Sealed() {}
 
-    private static MessageDigest sha256() {
-        try {
-            return MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException(impossible);
-        }
-    }
-
     /** @throws Refusal if the file does not end with its seal */
     static void check(Path file) throws IOException {
         long size = Files.size(file);
-        MessageDigest digest = sha256();
+        MessageDigest digest = Sha256.digest();
         byte[] seal;
         try (InputStream in = Files.newInputStream(file)) {
             byte[] buffer = new byte[1 << 16];
@@ -62,7 +54,7 @@ final class Sealed {
 
     /** Writes through, and puts the seal in the place of the last bytes when it is closed. */
     static final class SealedStream extends FilterOutputStream {
-        private final MessageDigest digest = sha256();
+        private final MessageDigest digest = Sha256.digest();
         private final byte[] held = new byte[LENGTH];
         private int holding;
         private boolean closed;

@@ -3,6 +3,7 @@ package elvaro.server.lot;
 import elvaro.core.cut.Arrival;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
+import elvaro.core.question.PastDay;
 import elvaro.core.question.Question;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
@@ -16,6 +17,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -128,6 +130,13 @@ public class LotService {
         if (form.receivedOn().isAfter(workshops.today())) {
             throw Refusal.wrong("future-date", "receivedOn", "The day it came cannot lie in the future.");
         }
+        PastDay came = new PastDay(form.receivedOn(), workshops.today());
+        if (came.isTooLongAgo()) {
+            throw Refusal.wrong("too-long-ago", "receivedOn", PastDay.TOO_LONG_AGO);
+        }
+        if (form.packedOn() != null && new PastDay(form.packedOn(), workshops.today()).isTooLongAgo()) {
+            throw Refusal.wrong("too-long-ago", "packedOn", PastDay.TOO_LONG_AGO);
+        }
         if (form.packedOn() != null && form.packedOn().isAfter(form.receivedOn())) {
             throw Refusal.wrong("packed-after-arrival", "packedOn", "It cannot have been packed after it came.");
         }
@@ -135,6 +144,7 @@ public class LotService {
                 Optional.ofNullable(form.packedOn()).map(day -> ChronoUnit.DAYS.between(day, form.receivedOn()));
         Arrival arrival =
                 new Arrival(cut, form.receivedGrams(), Optional.ofNullable(form.arrivalCelsius()), daysSincePacked);
-        return arrival.questions();
+        return Stream.concat(came.question("receivedOn").stream(), arrival.questions().stream())
+                .toList();
     }
 }

@@ -12,6 +12,7 @@ import elvaro.core.past.PastPiece.Weighing;
 import elvaro.core.past.PastTable;
 import elvaro.core.past.PastTable.HungBefore;
 import elvaro.core.past.PastTable.Read;
+import elvaro.core.question.PastDay;
 import elvaro.core.question.Question;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
@@ -46,6 +47,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -208,7 +210,11 @@ class PastService {
                 null,
                 "",
                 "%s: %s".formatted(WORDS, piece.name()),
-                answered(new Arrival(told.cut(), told.greenGrams(), Optional.empty(), Optional.empty()).questions())));
+                answered(Stream.concat(
+                                new PastDay(told.hungOn(), workshops.today()).question("receivedOn").stream(),
+                                new Arrival(told.cut(), told.greenGrams(), Optional.empty(), Optional.empty())
+                                        .questions().stream())
+                        .toList())));
         int days = (int) ChronoUnit.DAYS.between(told.hungOn(), told.pulledOn());
         PieceDraft hung = PieceDraft.hung(
                         id,

@@ -19,6 +19,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class PlanService {
+    private static final int LONGEST_AHEAD_YEARS = 2;
+
     private final PlanRepository plans;
     private final ChamberService chambers;
     private final LotService lots;
@@ -53,6 +55,9 @@ public class PlanService {
         workshops.lock(); // One at a time, so that a retried request finds what the first one made.
         if (CutCatalogue.find(form.cutCode()).isEmpty()) {
             throw Refusal.wrong("unknown-cut", "cutCode", "Choose a cut from the list.");
+        }
+        if (form.hangOn().isAfter(workshops.today().plusYears(LONGEST_AHEAD_YEARS))) {
+            throw Refusal.wrong("too-far-ahead", "hangOn", "That is more than two years ahead. Check the year.");
         }
         if (form.hangOn().isBefore(workshops.today())) {
             throw Refusal.wrong("past-date", "hangOn", "That day is over. Choose today or one to come.");

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -46,6 +47,9 @@ class AirController {
             String words) {}
 
     record FileForm(
+            @NotBlank(message = "The file has no name.") @Size(max = 200, message = "The name of the file is too long.")
+            String name,
+
             @NotNull @Size(max = 60_000_000) String text,
             @NotNull String time,
             @Nullable String temperature,
@@ -93,8 +97,10 @@ class AirController {
         return LoggerFile.columns(form.text());
     }
 
+    /** For the owner: it says what the air was while nobody watched. */
     @PostMapping("/api/chambers/{id}/air/file")
+    @PreAuthorize("hasRole('OWNER')")
     Taken importFile(@PathVariable UUID id, @RequestBody @Valid FileForm form) {
-        return readings.importFile(id, form.text(), form.mapping());
+        return readings.importFile(id, form.name(), form.text(), form.mapping());
     }
 }

@@ -42,7 +42,8 @@ public class AirHistory {
                         readings.stream()
                                 .map(past -> new AirReading(
                                         past.at().getEpochSecond(), past.celsius(), past.humidity(), past.speed()))
-                                .toList())
+                                .toList(),
+                        null)
                 .fresh();
     }
 }

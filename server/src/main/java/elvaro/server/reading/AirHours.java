@@ -131,6 +131,31 @@ class AirHours {
                 .list();
     }
 
+    /** The last second before another of which a temperature is known. */
+    Optional<Long> lastBefore(long source, long second) {
+        return database.sql("select max(taken_at) from air_reading where source_id = ? and taken_at < ?"
+                        + " and celsius is not null")
+                .params(source, second)
+                .query(Long.class)
+                .optional();
+    }
+
+    /** Whether what is known of a second was measured by the probe, and not taken in from a file. */
+    boolean cameFromProbe(long source, long second) {
+        return database.sql("""
+                        select count(*) from air_reading r left join air_origin o on o.id = r.origin_id
+                        where r.source_id = ? and r.taken_at = ? and (o.id is null or o.kind = 'LATE')""").params(source, second).query(Integer.class).single() > 0;
+    }
+
+    /** The first second after another of which a temperature is known. */
+    Optional<Long> firstAfter(long source, long second) {
+        return database.sql("select min(taken_at) from air_reading where source_id = ? and taken_at > ?"
+                        + " and celsius is not null")
+                .params(source, second)
+                .query(Long.class)
+                .optional();
+    }
+
     /** The last reading there is. */
     Optional<AirReading> last(long source) {
         return database.sql("""

@@ -7,10 +7,12 @@ import elvaro.server.account.AccountService;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.reading.AirHours.Bucket;
+import elvaro.server.reading.AirOrigin.OriginKind;
 import elvaro.server.reading.AirStore.AirSource;
 import elvaro.server.reading.AirView.AirDecisionView;
 import elvaro.server.reading.AirView.AirEventView;
 import elvaro.server.reading.AirView.AirPointView;
+import elvaro.server.reading.AirView.FilledView;
 import elvaro.server.reading.AirView.LatestView;
 import elvaro.server.settings.HouseClock;
 import elvaro.server.shared.CurrentWorkshop;
@@ -23,6 +25,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -227,8 +230,15 @@ public class AirService {
                                 && stillWarm(source),
                         warm.peakCelsius(),
                         warm.degreeHours(),
+                        List.of(),
                         about(decided, AirEvent.WARM, warm.from(), names))));
-        found.gaps()
+        List<AirEventView> filled = filled(source.chamberId(), from, to, names, decided);
+        events.addAll(filled);
+        found.gaps().stream()
+                // What is left of one that was filled in part is no silence of its own.
+                .filter(gap -> filled.stream()
+                        .noneMatch(of ->
+                                !gap.from().isBefore(of.from()) && !gap.to().isAfter(of.to())))
                 .forEach(gap -> events.add(new AirEventView(
                         AirEvent.SILENT,
                         gap.from(),
@@ -236,12 +246,75 @@ public class AirService {
                         false,
                         null,
                         null,
+                        List.of(),
                         about(decided, AirEvent.SILENT, gap.from(), names))));
         last.filter(at -> Duration.between(at, now).compareTo(Excursions.LONGEST_SILENCE) > 0 && !at.isBefore(from))
                 .ifPresent(at -> events.add(new AirEventView(
-                        AirEvent.SILENT, at, now, true, null, null, about(decided, AirEvent.SILENT, at, names))));
+                        AirEvent.SILENT,
+                        at,
+                        now,
+                        true,
+                        null,
+                        null,
+                        List.of(),
+                        about(decided, AirEvent.SILENT, at, names))));
         events.sort(Comparator.comparing(AirEventView::from).reversed());
         return events;
+    }
+
+    /** The silences into which readings came afterwards. */
+    private List<AirEventView> filled(
+            UUID chamberId, Instant from, Instant to, Map<UUID, String> names, List<AirDecision> decided) {
+        Map<UUID, AirOrigin> origins = new HashMap<>();
+        Map<Instant, List<FilledSilence>> silences = entities.createQuery(
+                        "select s from FilledSilence s where s.chamberId = :chamber and s.endedAt > :from"
+                                + " and s.beganAt < :to order by s.beganAt, s.endedAt",
+                        FilledSilence.class)
+                .setParameter("chamber", chamberId)
+                .setParameter("from", from)
+                .setParameter("to", to)
+                .getResultStream()
+                .collect(Collectors.groupingBy(FilledSilence::beganAt));
+        return silences.entrySet().stream()
+                .map(each -> new AirEventView(
+                        AirEvent.SILENT,
+                        each.getKey(),
+                        each.getValue().get(each.getValue().size() - 1).endedAt(),
+                        false,
+                        null,
+                        null,
+                        each.getValue().stream()
+                                .map(silence -> origins.computeIfAbsent(
+                                        silence.originId(), id -> entities.find(AirOrigin.class, id)))
+                                .sorted(Comparator.comparing(AirOrigin::takenInAt))
+                                .map(origin -> view(origin, names))
+                                .toList(),
+                        about(decided, AirEvent.SILENT, each.getKey(), names)))
+                .toList();
+    }
+
+    /** What did not come as it was measured, by when it came. */
+    public List<FilledView> takenIn(UUID chamberId, Instant from, Instant before) {
+        Map<UUID, String> names = accounts.names();
+        return entities.createQuery(
+                        "select o from AirOrigin o where o.chamberId = :chamber and o.takenInAt >= :from and o.takenInAt < :before order by o.takenInAt",
+                        AirOrigin.class)
+                .setParameter("chamber", chamberId)
+                .setParameter("from", from)
+                .setParameter("before", before)
+                .getResultStream()
+                .map(origin -> view(origin, names))
+                .toList();
+    }
+
+    private static FilledView view(AirOrigin origin, Map<UUID, String> names) {
+        return new FilledView(
+                origin.name(),
+                origin.kind() == OriginKind.FILE,
+                origin.checksum(),
+                origin.readings(),
+                origin.accountId() == null ? "" : names.getOrDefault(origin.accountId(), ""),
+                origin.takenInAt());
     }
 
     private boolean stillWarm(AirSource source) {
@@ -274,7 +347,7 @@ public class AirService {
     /** The air of each chamber that has a reading, now. */
     public Map<UUID, NowView> now() {
         Instant now = clock.instant();
-        Map<UUID, NowView> airs = new java.util.HashMap<>();
+        Map<UUID, NowView> airs = new HashMap<>();
         store.sources()
                 .forEach((chamber, source) -> hours.last(source.id())
                         .ifPresent(last ->

@@ -61,8 +61,9 @@ class AirStore {
      * Keeps readings of a chamber; what is known of a second is not overwritten.
      *
      * @param readings at least one
+     * @param originId of what is new among them; absent for what comes as it is measured
      */
-    Stored store(UUID chamberId, Collection<AirReading> readings) {
+    Stored store(UUID chamberId, Collection<AirReading> readings, @Nullable UUID originId) {
         List<AirReading> rows = AirReading.bySecond(readings);
         boolean late =
                 rows.get(0).second() < RecordedAir.settledUntil(clock.instant()).getEpochSecond();
@@ -76,8 +77,8 @@ class AirStore {
             addition.add(known(source, first, last), run);
             forgetHours(source, first, last);
         }
-        write("insert", source, addition.fresh());
-        write("replace", source, addition.completed());
+        insert(source, addition.fresh(), originId);
+        complete(source, addition.completed());
         writeHours(source, AirHour.of(addition.whole()));
         changes.raise(current.person().workshopId());
         return new Stored(
@@ -132,10 +133,10 @@ class AirStore {
         return row.wasNull() ? null : AirReading.units(value);
     }
 
-    /** The driver sends an insert as one message, but each row of a replacement by itself. */
-    private void write(String verb, long source, List<AirReading> rows) {
+    private void insert(long source, List<AirReading> rows, @Nullable UUID originId) {
+        String origin = originId == null ? null : originId.toString();
         statements.batchUpdate(
-                verb + " into air_reading (source_id, taken_at, celsius, humidity, speed) values (?, ?, ?, ?, ?)",
+                "insert into air_reading (source_id, taken_at, celsius, humidity, speed, origin_id) values (?, ?, ?, ?, ?, ?)",
                 rows,
                 ROWS_A_BATCH,
                 (statement, row) -> {
@@ -144,6 +145,22 @@ class AirStore {
                     set(statement, 3, row.celsius());
                     set(statement, 4, row.humidity());
                     set(statement, 5, row.speed());
+                    statement.setString(6, origin);
+                });
+    }
+
+    /** Where they are from stays what it was. */
+    private void complete(long source, List<AirReading> rows) {
+        statements.batchUpdate(
+                "update air_reading set celsius = ?, humidity = ?, speed = ? where source_id = ? and taken_at = ?",
+                rows,
+                ROWS_A_BATCH,
+                (statement, row) -> {
+                    set(statement, 1, row.celsius());
+                    set(statement, 2, row.humidity());
+                    set(statement, 3, row.speed());
+                    statement.setLong(4, source);
+                    statement.setLong(5, row.second());
                 });
     }
 

@@ -57,6 +57,7 @@ public record AirView(
      * @param lasting whether it still goes on
      * @param peakCelsius of warm air
      * @param degreeHours above 5 °C, of warm air
+     * @param filledBy of a silence
      */
     public record AirEventView(
             AirEvent kind,
@@ -65,7 +66,18 @@ public record AirView(
             boolean lasting,
             @Nullable Double peakCelsius,
             @Nullable Double degreeHours,
+            List<FilledView> filledBy,
             List<AirDecisionView> decisions) {}
+
+    /**
+     * Readings that did not come as they were measured.
+     *
+     * @param name of the file, or of the probe that sent them late
+     * @param file whether a person took it in from a file
+     * @param checksum SHA-256 of it
+     * @param by who took it in; empty where a probe sent it
+     */
+    public record FilledView(String name, boolean file, String checksum, int readings, String by, Instant at) {}
 
     public record AirDecisionView(String words, String by, Instant at) {}
 }

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
@@ -34,7 +35,6 @@ class AirWatch {
     Excursions between(long source, Instant from, Instant to) {
         List<WarmestOf> known = hours.warmest(source, from, to);
         List<Warm> warm = new ArrayList<>();
-        List<Gap> gaps = new ArrayList<>();
         int index = 0;
         while (index < known.size()) {
             int end = index;
@@ -52,10 +52,30 @@ class AirWatch {
             }
             index = Math.max(end, index + 1);
         }
+        return new Excursions(List.copyOf(warm), gaps(known));
+    }
+
+    /**
+     * Silences between two seconds of which something is known.
+     *
+     * @param now where nothing is known after the second of them: until when the silence goes on
+     */
+    List<Gap> silences(long source, long fromSecond, long toSecond, @Nullable Instant now) {
+        List<WarmestOf> known =
+                hours.warmest(source, Instant.ofEpochSecond(fromSecond), Instant.ofEpochSecond(toSecond + 1));
+        List<Gap> silences = new ArrayList<>(gaps(known));
+        if (now != null && !known.isEmpty()) {
+            gap(known.get(known.size() - 1).lastAt(), now.getEpochSecond()).ifPresent(silences::add);
+        }
+        return silences;
+    }
+
+    private static List<Gap> gaps(List<WarmestOf> known) {
+        List<Gap> gaps = new ArrayList<>();
         for (int hour = 1; hour < known.size(); hour++) {
             gap(known.get(hour - 1).lastAt(), known.get(hour).firstAt()).ifPresent(gaps::add);
         }
-        return new Excursions(List.copyOf(warm), List.copyOf(gaps));
+        return gaps;
     }
 
     private static Optional<Gap> gap(long from, long to) {

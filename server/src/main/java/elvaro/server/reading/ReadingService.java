@@ -1,17 +1,25 @@
 package elvaro.server.reading;
 
+import elvaro.core.keeping.Excursions;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.device.DeviceService;
 import elvaro.server.device.PackReader;
 import elvaro.server.device.SenMl.Measured;
+import elvaro.server.reading.AirIntake.Delivery;
+import elvaro.server.reading.AirOrigin.OriginKind;
 import elvaro.server.reading.AirStore.Stored;
+import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
+import elvaro.server.shared.Sha256;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -24,7 +32,11 @@ public class ReadingService {
 
     private final DeviceService devices;
     private final ChamberService chambers;
+    private static final Stored NOTHING = new Stored(0, 0);
+
     private final AirStore store;
+    private final AirIntake intake;
+    private final CurrentWorkshop current;
     private final TransactionTemplate transaction;
     private final PackReader packs;
     private final Clock clock;
@@ -34,6 +46,8 @@ public class ReadingService {
             DeviceService devices,
             ChamberService chambers,
             AirStore store,
+            AirIntake intake,
+            CurrentWorkshop current,
             TransactionTemplate transaction,
             PackReader packs,
             Clock clock,
@@ -41,6 +55,8 @@ public class ReadingService {
         this.devices = devices;
         this.chambers = chambers;
         this.store = store;
+        this.intake = intake;
+        this.current = current;
         this.transaction = transaction;
         this.packs = packs;
         this.clock = clock;
@@ -62,10 +78,10 @@ public class ReadingService {
      * @throws Refusal if the token is nobody's, packs come too fast, or a record is wrong
      */
     public Taken take(String token, byte[] pack) {
-        return devices.asProbe(token, packsAMinute, (device, chamber) -> keep(chamber, packs.read(pack)));
+        return devices.asProbe(token, packsAMinute, (device, chamber) -> keep(chamber, packs.read(pack), pack));
     }
 
-    private Taken keep(UUID chamber, List<Measured> records) {
+    private Taken keep(UUID chamber, List<Measured> records, byte[] pack) {
         Instant now = clock.instant();
         Instant latest = now.plus(AHEAD);
         Instant earliest = now.minus(LONGEST_AGO);
@@ -83,12 +99,21 @@ public class ReadingService {
             }
         }
         int ignored = records.size() - readings.size();
-        return readings.isEmpty() ? new Taken(0, 0, ignored) : keep(chamber, readings, ignored);
+        if (readings.isEmpty()) {
+            return new Taken(0, 0, ignored);
+        }
+        long live = now.minus(Excursions.LONGEST_SILENCE).getEpochSecond();
+        Map<Boolean, List<AirReading>> byLateness =
+                readings.stream().collect(Collectors.partitioningBy(reading -> reading.second() < live));
+        Delivery late = new Delivery(OriginKind.LATE, "its probe", Sha256.of(pack), null);
+        Stored kept = transaction.execute(status -> stored(
+                byLateness.get(true).isEmpty() ? NOTHING : intake.keep(chamber, byLateness.get(true), late),
+                byLateness.get(false).isEmpty() ? NOTHING : store.store(chamber, byLateness.get(false), null)));
+        return new Taken(kept.fresh(), kept.known(), ignored);
     }
 
-    private Taken keep(UUID chamber, List<AirReading> readings, int ignored) {
-        Stored kept = transaction.execute(status -> store.store(chamber, readings));
-        return new Taken(kept.fresh(), kept.known(), ignored);
+    private static Stored stored(Stored one, Stored other) {
+        return new Stored(one.fresh() + other.fresh(), one.known() + other.known());
     }
 
     private static void mustBePast(Instant at, Instant earliest, Instant latest) {
@@ -116,16 +141,23 @@ public class ReadingService {
     }
 
     /**
-     * Keeps what a logger wrote.
+     * Keeps what a logger wrote, and who took it in from which file.
      *
+     * @param name of the file
      * @param text the file
      * @param mapping which column is what
      * @throws Refusal that names the line that is wrong; nothing of the file is then kept
      */
-    public Taken importFile(UUID chamberId, String text, LoggerFile.Mapping mapping) {
+    public Taken importFile(UUID chamberId, String name, String text, LoggerFile.Mapping mapping) {
         chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
         List<AirReading> readings =
                 LoggerFile.read(text, mapping, clock.instant().plus(AHEAD));
-        return keep(chamberId, readings, 0);
+        Delivery file = new Delivery(
+                OriginKind.FILE,
+                name.strip(),
+                Sha256.of(text.getBytes(StandardCharsets.UTF_8)),
+                current.person().accountId());
+        Stored kept = transaction.execute(status -> intake.keep(chamberId, readings, file));
+        return new Taken(kept.fresh(), kept.known(), 0);
     }
 }

@@ -293,7 +293,7 @@ public class PeriodReport {
                 .sorted(Comparator.comparing(AirEventView::from))
                 .toList()) {
             String what = event.peakCelsius() == null
-                    ? "No reading"
+                    ? "No reading" + RecordService.filled(event)
                     : "Above %s, up to %s".formatted(temperature(5), temperature(event.peakCelsius()));
             String decided = event.decisions().isEmpty()
                     ? "Undecided."

@@ -143,6 +143,17 @@ public class RecordService {
         changes.of(List.of(chamberId)).stream()
                 .filter(row -> !row.at().isBefore(from) && row.at().isBefore(to))
                 .forEach(rows::add);
+        air.takenIn(chamberId, from, to)
+                .forEach(file -> rows.add(new RecordRow(
+                        file.at(),
+                        file.at(),
+                        file.by(),
+                        chamber.name(),
+                        file.file() ? "Air from a file" : "Air sent late",
+                        null,
+                        "%d readings of %s (SHA-256 %s)"
+                                .formatted(file.readings(), Quantity.words(file.name()), file.checksum()),
+                        Standing.STANDS)));
         rows.sort(Comparator.comparing(RecordRow::at));
         return new RecordView(
                 chamber.name(),
@@ -231,6 +242,14 @@ public class RecordService {
     static String told(AirEventView event) {
         return event.kind() == AirEvent.WARM
                 ? "Above %s until %s, up to %s".formatted(temperature(5), event.to(), temperature(event.peakCelsius()))
-                : "No reading until %s".formatted(event.to());
+                : "No reading until %s%s".formatted(event.to(), filled(event));
+    }
+
+    /** What came into a silence afterwards, to go on with a sentence. */
+    static String filled(AirEventView event) {
+        return event.filledBy().stream()
+                .map(fill -> ", filled afterwards with %d readings of the file %s (SHA-256 %s) by %s"
+                        .formatted(fill.readings(), Quantity.words(fill.name()), fill.checksum(), fill.by()))
+                .collect(Collectors.joining());
     }
 }

@@ -1,11 +1,8 @@
 package elvaro.server.shared;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.util.Base64;
-import java.util.HexFormat;
 
 /** 256 random bits that open something to whoever has them. Only their hash is kept; long enough to need no salt. */
 public final class Secret {
@@ -23,11 +20,6 @@ public final class Secret {
 
     /** SHA-256 of it, in hexadecimal. */
     public static String hash(String secret) {
-        try {
-            byte[] hash = MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(hash);
-        } catch (NoSuchAlgorithmException missing) {
-            throw new IllegalStateException(missing);
-        }
+        return Sha256.of(secret.getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -3,6 +3,7 @@ package elvaro.server.stock;
 import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.ledger.Piles;
+import elvaro.core.question.PastDay;
 import elvaro.server.forecast.Figures;
 import elvaro.server.hanging.PieceQueries;
 import elvaro.server.piece.PieceState;
@@ -145,6 +146,9 @@ class StockService {
         for (PackForm form : fresh) {
             if (form.packedOn().isAfter(workshops.today())) {
                 throw Refusal.wrong("future-date", "packedOn", "That day has not come. Enter the day it was packed.");
+            }
+            if (new PastDay(form.packedOn(), workshops.today()).isTooLongAgo()) {
+                throw Refusal.wrong("too-long-ago", "packedOn", PastDay.TOO_LONG_AGO);
             }
             if (form.useBy() != null && form.useBy().isBefore(form.packedOn())) {
                 throw Refusal.wrong("use-by", "useBy", "The last day lies before the day of packing.");

@@ -1,6 +1,5 @@
 package elvaro.server.tasting;
 
-import elvaro.core.tasting.Servings;
 import elvaro.core.tasting.Servings.Plate;
 import elvaro.core.tasting.Servings.Serving;
 import elvaro.server.shared.Ids;
@@ -56,9 +55,8 @@ class SheetService {
             throw Refusal.wrong("other-codes", "round", "There is no such round. Load the page again.");
         }
         List<TastingSample> samples = tastings.samplesOf(List.of(tasting.id()));
-        Plate plate = Servings.plan(
-                        tasting.kind(), samples.size(), tastings.places(tasting.id()), tasting.rounds(), tasting.seed())
-                .of(place.position(), form.round());
+        Plate plate =
+                tasting.servings(samples.size(), tastings.places(tasting.id())).of(place.position(), form.round());
         keep(sheetId, place, plate, tasting, samples, form, clock.instant(), typedBy);
     }
 

@@ -2,6 +2,7 @@ package elvaro.server.tasting;
 
 import elvaro.core.cooking.CookAlike.Heat;
 import elvaro.core.tasting.Attribute;
+import elvaro.core.tasting.Servings;
 import elvaro.core.tasting.TastingKind;
 import elvaro.server.shared.EditedRow;
 import elvaro.server.shared.Refusal;
@@ -40,6 +41,10 @@ class Tasting extends EditedRow {
     private List<Attribute> attributes;
 
     private long seed;
+
+    /** Absent where it was laid before plates had codes of their own. */
+    private Boolean codesByPlate;
+
     private UUID trialId;
     private UUID hostId;
 
@@ -71,6 +76,7 @@ class Tasting extends EditedRow {
         restMinutes = form.restMinutes();
         seasoning = form.seasoning().strip();
         this.seed = seed;
+        codesByPlate = true;
         hostId = host;
         heldOn = today;
     }
@@ -141,6 +147,13 @@ class Tasting extends EditedRow {
 
     long seed() {
         return seed;
+    }
+
+    /** What stands before each taster. */
+    Servings servings(int samples, int tasters) {
+        return Boolean.TRUE.equals(codesByPlate)
+                ? Servings.plan(kind, samples, tasters, rounds, seed)
+                : Servings.planWithSharedCodes(kind, samples, tasters, rounds, seed);
     }
 
     Optional<UUID> trialId() {

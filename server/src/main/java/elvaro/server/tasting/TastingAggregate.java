@@ -20,8 +20,7 @@ record TastingAggregate(
 
     static TastingAggregate of(
             Tasting tasting, List<TastingSample> samples, List<TastingPlace> places, List<TastingSheet> sheets) {
-        Servings servings =
-                Servings.plan(tasting.kind(), samples.size(), places.size(), tasting.rounds(), tasting.seed());
+        Servings servings = tasting.servings(samples.size(), places.size());
         return new TastingAggregate(tasting, samples, places, sheets, servings);
     }
 

@@ -98,6 +98,7 @@ class LogServiceTest {
         Piece piece = PieceDraft.hung(PIECE, lot, "1A", PieceRole.PLAIN, 8000, Method.OPEN_AIR, HUNG, 28)
                 .piece();
         lenient().when(writer.lock(PIECE)).thenReturn(piece);
+        lenient().when(lot.receivedOn()).thenReturn(HUNG.minusDays(30));
         lenient().when(workshops.mine()).thenReturn(workshop);
         lenient().when(workshop.clock()).thenReturn(new HouseClock(ZoneOffset.UTC));
         lenient().when(workshop.divisionGrams()).thenReturn(5);

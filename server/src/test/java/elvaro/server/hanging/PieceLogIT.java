@@ -129,8 +129,10 @@ class PieceLogIT {
         Client client = owner.client();
         String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
         Map<String, Object> early = entry("WEIGHED", 3900);
-        early.put("at", "2026-01-05T10:00:00Z");
+        early.put("at", Bodies.today().minusDays(300) + "T10:00:00Z");
         assertThat(client.write(piece, early).type()).isEqualTo("before-hanging");
+        early.put("at", "0001-01-05T10:00:00Z");
+        assertThat(client.write(piece, early).type()).isEqualTo("before-arrival");
         early.put("at", "2126-01-05T10:00:00Z");
         assertThat(client.write(piece, early).type()).isEqualTo("future-date");
     }

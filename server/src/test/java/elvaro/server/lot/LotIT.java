@@ -27,7 +27,7 @@ class LotIT {
         "fatCoverMm, 200, invalid, fatCoverMm",
         "priceMinorPerKg, -1, invalid, priceMinorPerKg",
         "receivedOn, 2126-01-01, future-date, receivedOn",
-        "packedOn, 2026-02-01, packed-after-arrival, packedOn",
+        "packedOn, 2126-01-01, packed-after-arrival, packedOn",
         "arrivalCelsius, 90, invalid, arrivalCelsius"
     })
     void a_wrong_value_is_refused_with_its_field_and_nothing_is_kept(
@@ -51,6 +51,18 @@ class LotIT {
         Answer answer = owner.client().post("/api/lots", lot);
         assertThat(answer.status()).isEqualTo(400);
         assertThat(answer.type()).isEqualTo("unreadable");
+    }
+
+    @Test
+    void a_lot_of_the_year_1_is_refused_and_one_of_three_years_ago_is_asked_about(Someone owner) {
+        Client client = owner.client();
+        Map<String, Object> lot = Bodies.lotBody(UUID.randomUUID().toString(), 8000);
+        lot.put("receivedOn", "0001-01-05");
+        assertThat(client.post("/api/lots", lot).type()).isEqualTo("too-long-ago");
+        lot.put("receivedOn", Bodies.today().minusYears(3).toString());
+        assertThat(client.post("/api/lots", lot).questions()).containsExactly("long-ago");
+        lot.put("answers", Map.of("long-ago", ""));
+        client.must(client.post("/api/lots", lot));
     }
 
     @Test

@@ -2,12 +2,15 @@ package elvaro.server.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
@@ -222,6 +225,7 @@ class ReadingIT {
             }
         }
         Map<String, Object> form = new HashMap<>(Map.of(
+                "name", "logger.csv",
                 "text", file.toString(),
                 "time", "When",
                 "temperature", "Temp F",
@@ -265,6 +269,7 @@ class ReadingIT {
         Answer answer = client.post(
                 "/api/chambers/" + chamber + "/air/file",
                 Map.of(
+                        "name", "logger.csv",
                         "text", "At,T,RH\n" + lines.replace(';', '\n'),
                         "time", "At",
                         "temperature", "T",
@@ -278,13 +283,112 @@ class ReadingIT {
                 .isEmpty();
     }
 
+    private static String lines(Instant from, int minutes) {
+        StringBuilder lines = new StringBuilder("At,T,RH");
+        for (int minute = 0; minute < minutes; minute++) {
+            lines.append("\n")
+                    .append(LocalDateTime.ofInstant(from.plusSeconds(60L * minute), ZoneOffset.UTC))
+                    .append(",2.0,80");
+        }
+        return lines.toString();
+    }
+
+    @Test
+    void a_file_fills_a_silence_for_all_to_see_and_never_takes_it_away(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        String token = client.deviceToken(UUID.randomUUID().toString(), chamber);
+        Instant now = Instant.now().truncatedTo(ChronoUnit.MINUTES);
+        Instant begins = now.minus(Duration.ofHours(5));
+        client.must(client.pack(token, pack(begins.minus(Duration.ofHours(9)))));
+        client.must(client.pack(token, pack(begins)));
+        JsonNode silence = silences(client, chamber).get(0);
+        Map<String, Object> file = Map.of(
+                "name", "spare logger.csv",
+                "text", lines(begins.minus(Duration.ofMinutes(8 * 60 + 30)), 480),
+                "time", "At",
+                "temperature", "T",
+                "humidity", "RH",
+                "moments", "ISO",
+                "zone", "UTC",
+                "fahrenheit", false);
+        String path = "/api/chambers/" + chamber + "/air/file";
+        assertThat(owner.benchHand().post(path, file).status()).isEqualTo(403);
+        client.must(client.post(path, file));
+
+        List<JsonNode> after = silences(client, chamber);
+        assertThat(after).hasSize(1);
+        assertThat(after.get(0).path("from")).isEqualTo(silence.path("from"));
+        assertThat(after.get(0).path("to")).isEqualTo(silence.path("to"));
+        JsonNode filled = after.get(0).at("/filledBy/0");
+        assertThat(filled.path("name").asString()).isEqualTo("spare logger.csv");
+        assertThat(filled.path("readings").asInt()).isEqualTo(480);
+        assertThat(filled.path("by").asString()).isEqualTo("Owner");
+        assertThat(filled.path("checksum").asString()).hasSize(64);
+        assertThat(client.text("/api/chambers/%s/record.csv?from=%s&to=%s"
+                        .formatted(
+                                chamber,
+                                Bodies.today().minusDays(2),
+                                Bodies.today().plusDays(1))))
+                .contains("filled afterwards with 480 readings of the file spare logger.csv (SHA-256 ");
+    }
+
+    @Test
+    void what_a_probe_sends_long_after_it_was_measured_is_marked(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        String token = client.deviceToken(UUID.randomUUID().toString(), chamber);
+        Instant now = Instant.now().truncatedTo(ChronoUnit.MINUTES);
+        String record = "/api/chambers/%s/record.csv?from=%s&to=%s"
+                .formatted(chamber, Bodies.today().minusDays(2), Bodies.today().plusDays(1));
+        client.must(client.pack(token, pack(now)));
+        assertThat(client.text(record)).doesNotContain("Air sent late");
+        client.must(client.pack(token, pack(now.minus(Duration.ofHours(20)))));
+        assertThat(client.text(record)).contains("Air sent late,,1 readings of its probe (SHA-256 ");
+    }
+
+    @Test
+    void a_chamber_whose_air_is_only_ever_taken_from_files_is_not_called_silent_between_them(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        for (int days : List.of(20, 10)) {
+            Instant from = Instant.now().truncatedTo(ChronoUnit.MINUTES).minus(Duration.ofDays(days));
+            client.must(client.post(
+                    "/api/chambers/" + chamber + "/air/file",
+                    Map.of(
+                            "name", "logger.csv",
+                            "text", lines(from, 14_000),
+                            "time", "At",
+                            "temperature", "T",
+                            "humidity", "RH",
+                            "moments", "ISO",
+                            "zone", "UTC",
+                            "fahrenheit", false)));
+        }
+        assertThat(air(client, chamber, Duration.ofDays(30), 10).path("events").valueStream())
+                .allMatch(event -> event.path("filledBy").isEmpty());
+    }
+
+    private static String pack(Instant at) {
+        return "[{\"n\":\"t\",\"u\":\"Cel\",\"t\":%d,\"v\":2}]".formatted(at.getEpochSecond());
+    }
+
+    private static List<JsonNode> silences(Client client, String chamber) {
+        return air(client, chamber, Duration.ofDays(3), 10)
+                .path("events")
+                .valueStream()
+                .filter(event -> event.path("kind").asString().equals("SILENT"))
+                .toList();
+    }
+
     @Test
     void a_piece_dries_in_the_air_that_was_recorded(Someone owner) {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 100_000);
-        String piece = client.hang(chamber, 4000).get(0); // in January
+        String piece = client.hang(chamber, 4000).get(0);
         int set = expected(client, piece);
-        Instant hung = Instant.parse("2026-01-06T00:00:00Z");
+        Instant hung =
+                Bodies.today().minusDays(299).atStartOfDay(ZoneOffset.UTC).toInstant();
         String humid = IntStream.range(0, 24 * 60)
                 .mapToObj(hour ->
                         "{\"n\":\"h\",\"u\":\"%%RH\",\"t\":%1$d,\"v\":97},{\"n\":\"t\",\"u\":\"Cel\",\"t\":%1$d,\"v\":2}"

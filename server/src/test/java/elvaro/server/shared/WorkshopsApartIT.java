@@ -164,6 +164,7 @@ class WorkshopsApartIT {
         bodies.put(
                 "POST /api/chambers/{id}/air/file",
                 Map.of(
+                        "name", "logger.csv",
                         "text", "At,T\n2026-01-05 10:00,2",
                         "time", "At",
                         "temperature", "T",

@@ -44,7 +44,7 @@ public final class Bodies {
                 Map.entry("receivedGrams", grams),
                 Map.entry("priceMinorPerKg", 2000),
                 Map.entry("supplier", "Hollin Farm"),
-                Map.entry("receivedOn", "2026-01-05"),
+                Map.entry("receivedOn", today().minusDays(300).toString()),
                 Map.entry("sourceTag", ""),
                 Map.entry("note", ""),
                 Map.entry("answers", Map.of())));
@@ -57,7 +57,7 @@ public final class Bodies {
                 Map.entry("greenGrams", grams),
                 Map.entry("method", "OPEN_AIR"),
                 Map.entry("chamberId", chamberId),
-                Map.entry("hungOn", "2026-01-06"),
+                Map.entry("hungOn", today().minusDays(299).toString()),
                 Map.entry("targetDays", 35),
                 Map.entry("coatGrams", 0),
                 Map.entry("coating", "NONE"),
