@@ -83,7 +83,10 @@ function OfChamber({ sheet, expected }: { sheet: Sheet; expected: Map<string, nu
               {due.work === 'DECIDE' ? due.words : `${due.subject.name}, ${due.words}`}
               {weighs && weight != null && `, expected ${units.weight(weight)}`}
             </Typography>
-            <Typography aria-hidden>{weighs ? '________' : ''}</Typography>
+            {/* To be written into by hand, which nobody does on a phone. */}
+            <Typography aria-hidden sx={{ display: { xs: 'none', sm: 'block' }, whiteSpace: 'nowrap' }}>
+              {weighs ? '________' : ''}
+            </Typography>
           </Box>
         );
       })}
