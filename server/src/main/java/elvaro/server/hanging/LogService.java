@@ -348,12 +348,12 @@ public class LogService {
             throw Refusal.wrong("future-date", "at", "It cannot have happened in the future.");
         }
         HouseClock house = workshops.mine().clock();
-        if (at.isBefore(house.start(request.piece().lot().receivedOn()))) {
-            throw Refusal.wrong("before-arrival", "at", "That is before the lot came.");
-        }
         request.piece().hungOn().filter(day -> at.isBefore(house.start(day))).ifPresent(day -> {
             throw Refusal.wrong("before-hanging", "at", "That is before the piece was hung.");
         });
+        if (at.isBefore(house.start(request.piece().lot().receivedOn()))) {
+            throw Refusal.wrong("before-arrival", "at", "That is before the lot came.");
+        }
         // What a clock that runs ahead says would stay the newest until the day it names.
         return (at.isAfter(now) ? now : at).truncatedTo(ChronoUnit.MICROS);
     }
