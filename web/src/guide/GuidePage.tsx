@@ -44,10 +44,18 @@ const treatments: (typeof workings)[number] = {
   terms: [['Each kind', 'What can be put on a piece, how much of it, its steps, and what it must not meet.']],
 };
 
+/** Goes to the topic the address names, once it is drawn. */
+function ToTopic({ drawn }: { drawn: number }) {
+  const { hash } = useLocation();
+  useEffect(() => {
+    document.getElementById(hash.slice(1))?.scrollIntoView();
+  }, [hash, drawn]);
+  return null;
+}
+
 /** Why, and is it dangerous. */
 export default function GuidePage() {
   const methods = useMethods();
-  const { hash } = useLocation();
   const [asked, setAsked] = useState('');
   const units = useUnits();
   const topics = (useCautions().data ?? []).filter(({ title, cautions, source }) =>
@@ -61,9 +69,6 @@ export default function GuidePage() {
         .filter((term) => speaksOf(asked, part.title, ...term)),
     }))
     .filter((part) => part.terms.length > 0);
-  useEffect(() => {
-    document.getElementById(hash.slice(1))?.scrollIntoView();
-  }, [hash, methods.data, topics.length]);
   return (
     <Page title="Guide">
       <Typography sx={{ maxWidth: 720, mb: 4, fontSize: '1.1rem' }}>
@@ -134,6 +139,7 @@ export default function GuidePage() {
           </Part>
         </Box>
       )}
+      <ToTopic drawn={topics.length + parts.length} />
     </Page>
   );
 }

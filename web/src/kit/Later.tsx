@@ -2,8 +2,8 @@ import Box from '@mui/material/Box';
 import { Suspense, useDeferredValue, type ReactNode } from 'react';
 
 interface Props {
-  /** Kept free for it meanwhile, in px. */
-  height?: number;
+  /** Kept free for it meanwhile, in px or with its unit. */
+  height?: number | string;
   /** Stands in its place meanwhile. */
   meanwhile?: ReactNode;
   children: ReactNode;

@@ -1,10 +1,12 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MuiLink from '@mui/material/Link';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { Answers, Schema } from '../api/client';
 import { useCautions } from '../api/guide';
 import { Problem } from '../api/client';
@@ -123,9 +125,9 @@ export function CautionText({
       sx={{ borderLeft: '3px solid', borderColor: 'part.fat', pl: 1.5, color: 'text.secondary' }}
     >
       {children} Local law and a licensed practitioner decide.{' '}
-      <Box component="a" href={`/guide#${topic.toLowerCase()}`} sx={{ color: 'secondary.main' }}>
+      <MuiLink component={Link} to={`/guide#${topic.toLowerCase()}`} sx={{ color: 'secondary.main' }}>
         Rule and source
-      </Box>
+      </MuiLink>
     </Typography>
   );
 }

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useEffect, useRef, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useNavigationType } from 'react-router';
 import { isField } from './focus';
 import { Later } from './Later';
 import { Problem } from '../api/client';
@@ -17,8 +18,22 @@ interface Props {
 let isFirst = true;
 
 /** A view: its title and its content, as wide as the screen lets it. Whoever goes to it by keys is in it at once. */
-export function Page({ title, aside, children }: Props) {
-  useTitle(title);
+export function Page(props: Props) {
+  useTitle(props.title);
+  const arrived = useNavigationType();
+  // What is gone back to stands at once, as the browser goes to where it was scrolled.
+  const [isBack] = useState(() => arrived === 'POP' && !isFirst);
+  return isBack ? (
+    <View {...props} />
+  ) : (
+    <Later height="100vh">
+      <View {...props} />
+    </Later>
+  );
+}
+
+/** Title and content come together: whoever sees where they are can go on. */
+function View({ title, aside, children }: Props) {
   const main = useRef<HTMLElement>(null);
   useEffect(() => {
     const here = document.activeElement;
@@ -39,7 +54,7 @@ export function Page({ title, aside, children }: Props) {
         <Typography variant="h1">{title}</Typography>
         {aside}
       </Box>
-      <Later>{children}</Later>
+      {children}
     </Box>
   );
 }

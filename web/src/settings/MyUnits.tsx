@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { ProblemNotice } from '../kit/Notices';
@@ -54,11 +55,19 @@ const choices: { [K in keyof Preferences]: { label: string; options: [Preference
 
 /** How this person wants figures and screens; saved as chosen. */
 export function MyUnits({ preferences }: { preferences: Preferences }) {
+  // What is chosen next rests on what was chosen just before, also while that is on its way.
+  const [chosen, setChosen] = useState<Partial<Preferences>>({});
   const save = useMutation({
     mutationFn: (next: Preferences) => answer(api.PUT('/api/me/preferences', { body: next })),
     onSuccess: refresh,
+    onError: () => setChosen({}),
+    scope: { id: 'preferences' }, // one after the other, so that the last one chosen stays
   });
-  const shown = save.isPending ? save.variables : preferences;
+  const shown = { ...preferences, ...chosen };
+  const choose = (next: Partial<Preferences>) => {
+    setChosen({ ...chosen, ...next });
+    save.mutate({ ...shown, ...next });
+  };
   return (
     <Part title="What you see" about="For you alone. What you type may be in any unit: 8.4 kg, 10 lb 6 oz.">
       <Box sx={columns}>
@@ -68,7 +77,7 @@ export function MyUnits({ preferences }: { preferences: Preferences }) {
             select
             label={choices[key].label}
             value={shown[key]}
-            onChange={(event) => save.mutate({ ...preferences, [key]: event.target.value })}
+            onChange={(event) => choose({ [key]: event.target.value })}
           >
             {choices[key].options.map(([value, label]) => (
               <MenuItem key={value} value={value}>

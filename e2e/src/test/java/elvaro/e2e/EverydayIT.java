@@ -3,10 +3,12 @@ package elvaro.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
 import com.microsoft.playwright.options.AriaRole;
 import elvaro.server.support.Client;
+import java.net.URI;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -216,6 +218,30 @@ class EverydayIT {
                 .filter(each -> each.getKey().endsWith(ending))
                 .mapToLong(java.util.Map.Entry::getValue)
                 .sum();
+    }
+
+    @Test
+    void a_rule_is_led_to_in_the_guide_and_back_leads_to_where_one_stood() {
+        try (Visitor maren = Visitor.withPhone(House.demo()).signedIn()) {
+            maren.page
+                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("North Room"))
+                    .last()
+                    .click();
+            maren.sees("North Room");
+            Locator rule = maren.page
+                    .getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Rule and source"))
+                    .first();
+            for (int time = 0; time < 2; time++) { // the second time all of the guide is known
+                rule.scrollIntoViewIfNeeded();
+                rule.click();
+                maren.sees("Guide");
+                String topic = URI.create(maren.page.url()).getFragment();
+                assertThat(maren.page.locator("[id='%s']".formatted(topic))).isInViewport();
+                maren.page.goBack();
+                maren.sees("North Room");
+                assertThat(rule).isInViewport();
+            }
+        }
     }
 
     @ParameterizedTest

@@ -19,7 +19,6 @@ import org.jspecify.annotations.NullUnmarked;
 @Audited
 @NullUnmarked
 public class Account extends EditedRow implements InspectedRow {
-    @Inspected("Sign-in name")
     private String signInName;
 
     @Inspected("Name")

@@ -6,6 +6,7 @@ import elvaro.devices.SimulatedChamber.Sample;
 import elvaro.server.demo.Scenario.Room;
 import elvaro.server.device.DeviceService;
 import elvaro.server.reading.AirEvent;
+import elvaro.server.reading.AirEvents;
 import elvaro.server.reading.AirHistory;
 import elvaro.server.reading.AirHistory.Past;
 import elvaro.server.reading.AirService;
@@ -41,6 +42,7 @@ class Weather {
 
     private final AirHistory archive;
     private final AirService air;
+    private final AirEvents events;
     private final DeviceService devices;
     private final Clock clock;
     private final String deviceSecret;
@@ -48,11 +50,13 @@ class Weather {
     Weather(
             AirHistory archive,
             AirService air,
+            AirEvents events,
             DeviceService devices,
             Clock clock,
             @Value("${elvaro.demo-device-secret}") String deviceSecret) {
         this.archive = archive;
         this.air = air;
+        this.events = events;
         this.devices = devices;
         this.clock = clock;
         this.deviceSecret = deviceSecret;
@@ -76,7 +80,7 @@ class Weather {
         }
         air.view(rooms.get("P"), now.minus(COMPRESSOR_FAILED.plusDays(1)), now, 10).events().stream()
                 .filter(event -> event.kind() == AirEvent.WARM)
-                .forEach(event -> air.decide(
+                .forEach(event -> events.decide(
                         Scenario.id(random),
                         rooms.get("P"),
                         AirEvent.WARM,

@@ -29,7 +29,7 @@ import org.jspecify.annotations.Nullable;
 public class Lot extends EditedRow implements InspectedRow {
     private int number;
 
-    @Inspected("Cut")
+    @Inspected(value = "Cut", as = Written.CUT)
     private String cutCode;
 
     @Inspected("Grade")

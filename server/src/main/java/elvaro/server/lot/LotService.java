@@ -17,7 +17,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -87,7 +86,7 @@ public class LotService {
         if (known.isPresent()) {
             return known.get();
         }
-        List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(form));
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(form, null));
         Lot lot = lots.save(new Lot(workshops.takeLotNumber(), form));
         decisions.keep(lot.id(), null, settled);
         return lot;
@@ -104,7 +103,7 @@ public class LotService {
             throw Refusal.wrong(
                     "below-pieces", "receivedGrams", "The pieces cut from this lot weigh more than that already.");
         }
-        List<Question> asked = new ArrayList<>(questions(form));
+        List<Question> asked = new ArrayList<>(questions(form, lot));
         List<String> otherwise = piecesGrams > 0 ? lot.otherwise(form) : List.of();
         if (!otherwise.isEmpty()) {
             asked.add(Question.reason(
@@ -124,18 +123,18 @@ public class LotService {
         return lots.save(lot);
     }
 
-    private List<Question> questions(LotForm form) {
+    /** @param before as it was written down; absent for one that comes in */
+    private List<Question> questions(LotForm form, @Nullable Lot before) {
+        List<Question> questions = new ArrayList<>(questionsOfDays(form, before));
+        questions.addAll(questionsOfArrival(form));
+        return questions;
+    }
+
+    private List<Question> questionsOfArrival(LotForm form) {
         Cut cut = CutCatalogue.find(form.cutCode())
                 .orElseThrow(() -> Refusal.wrong("unknown-cut", "cutCode", "Choose a cut from the list."));
         if (form.receivedOn().isAfter(workshops.today())) {
             throw Refusal.wrong("future-date", "receivedOn", "The day it came cannot lie in the future.");
-        }
-        PastDay came = new PastDay(form.receivedOn(), workshops.today());
-        if (came.isTooLongAgo()) {
-            throw Refusal.wrong("too-long-ago", "receivedOn", PastDay.TOO_LONG_AGO);
-        }
-        if (form.packedOn() != null && new PastDay(form.packedOn(), workshops.today()).isTooLongAgo()) {
-            throw Refusal.wrong("too-long-ago", "packedOn", PastDay.TOO_LONG_AGO);
         }
         if (form.packedOn() != null && form.packedOn().isAfter(form.receivedOn())) {
             throw Refusal.wrong("packed-after-arrival", "packedOn", "It cannot have been packed after it came.");
@@ -144,7 +143,24 @@ public class LotService {
                 Optional.ofNullable(form.packedOn()).map(day -> ChronoUnit.DAYS.between(day, form.receivedOn()));
         Arrival arrival =
                 new Arrival(cut, form.receivedGrams(), Optional.ofNullable(form.arrivalCelsius()), daysSincePacked);
-        return Stream.concat(came.question("receivedOn").stream(), arrival.questions().stream())
-                .toList();
+        return arrival.questions();
+    }
+
+    /** Asked of a day that is new: a lot of years ago that is only put right otherwise was asked about when it came. */
+    private List<Question> questionsOfDays(LotForm form, @Nullable Lot before) {
+        LocalDate today = workshops.today();
+        if (form.packedOn() != null
+                && (before == null || !form.packedOn().equals(before.packedOn()))
+                && new PastDay(form.packedOn(), today).isTooLongAgo()) {
+            throw Refusal.wrong("too-long-ago", "packedOn", PastDay.TOO_LONG_AGO);
+        }
+        if (before != null && form.receivedOn().equals(before.receivedOn())) {
+            return List.of();
+        }
+        PastDay came = new PastDay(form.receivedOn(), today);
+        if (came.isTooLongAgo()) {
+            throw Refusal.wrong("too-long-ago", "receivedOn", PastDay.TOO_LONG_AGO);
+        }
+        return came.question("receivedOn").stream().toList();
     }
 }

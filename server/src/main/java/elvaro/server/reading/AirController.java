@@ -33,10 +33,12 @@ import org.springframework.web.bind.annotation.RestController;
 class AirController {
     private final ReadingService readings;
     private final AirService air;
+    private final AirEvents events;
 
-    AirController(ReadingService readings, AirService air) {
+    AirController(ReadingService readings, AirService air, AirEvents events) {
         this.readings = readings;
         this.air = air;
+        this.events = events;
     }
 
     record DecisionBody(
@@ -88,7 +90,7 @@ class AirController {
     @PutMapping("/api/chambers/{id}/air/decisions/{decisionId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void decide(@PathVariable UUID id, @PathVariable UUID decisionId, @RequestBody @Valid DecisionBody form) {
-        air.decide(decisionId, id, form.kind(), form.beganAt(), form.words());
+        events.decide(decisionId, id, form.kind(), form.beganAt(), form.words());
     }
 
     /** The columns of a logger's file, from its first lines. */

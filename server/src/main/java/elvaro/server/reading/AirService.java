@@ -2,29 +2,18 @@ package elvaro.server.reading;
 
 import elvaro.core.air.Air;
 import elvaro.core.estimate.Estimates;
-import elvaro.core.keeping.Excursions;
-import elvaro.server.account.AccountService;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.reading.AirHours.Bucket;
-import elvaro.server.reading.AirOrigin.OriginKind;
 import elvaro.server.reading.AirStore.AirSource;
-import elvaro.server.reading.AirView.AirDecisionView;
-import elvaro.server.reading.AirView.AirEventView;
 import elvaro.server.reading.AirView.AirPointView;
-import elvaro.server.reading.AirView.FilledView;
 import elvaro.server.reading.AirView.LatestView;
 import elvaro.server.settings.HouseClock;
-import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
-import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -45,17 +34,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class AirService {
     private static final Duration LONGEST = Duration.ofDays(400);
 
-    /** Undecided events are put before people for so long. */
-    private static final Duration ASKED_FOR = Duration.ofDays(14);
-
     private final AirStore store;
     private final AirHours hours;
     private final AirWatch watch;
     private final RecordedAir recorded;
     private final ChamberService chambers;
-    private final AccountService accounts;
-    private final EntityManager entities;
-    private final CurrentWorkshop current;
+    private final AirEvents events;
     private final Clock clock;
 
     AirService(
@@ -64,26 +48,19 @@ public class AirService {
             AirWatch watch,
             RecordedAir recorded,
             ChamberService chambers,
-            AccountService accounts,
-            EntityManager entities,
-            CurrentWorkshop current,
+            AirEvents events,
             Clock clock) {
         this.store = store;
         this.hours = hours;
         this.watch = watch;
         this.recorded = recorded;
         this.chambers = chambers;
-        this.accounts = accounts;
-        this.entities = entities;
-        this.current = current;
+        this.events = events;
         this.clock = clock;
     }
 
     /** A chamber's air now. */
     public record NowView(ProbeHealth health, LatestView latest) {}
-
-    /** An event nobody has decided about. */
-    public record Undecided(Chamber chamber, AirEvent kind, Instant from) {}
 
     /**
      * @param from begin of the stretch
@@ -116,7 +93,7 @@ public class AirService {
                         .map(AirService::latest)
                         .orElse(null),
                 buckets.stream().map(bucket -> point(bucket, set)).toList(),
-                source.map(each -> events(each, from, to)).orElse(List.of()));
+                source.map(each -> events.of(each, from, to)).orElse(List.of()));
     }
 
     /**
@@ -213,137 +190,6 @@ public class AirService {
                 drive);
     }
 
-    private List<AirEventView> events(AirSource source, Instant from, Instant to) {
-        Map<UUID, String> names = accounts.names();
-        List<AirDecision> decided = decisions(source.chamberId(), from);
-        Instant now = clock.instant();
-        Excursions found = watch.between(source.id(), from, to.isAfter(now) ? now : to);
-        Optional<Instant> last = hours.last(source.id()).map(reading -> Instant.ofEpochSecond(reading.second()));
-        List<AirEventView> events = new ArrayList<>();
-        found.warm()
-                .forEach(warm -> events.add(new AirEventView(
-                        AirEvent.WARM,
-                        warm.from(),
-                        warm.to(),
-                        last.filter(at -> at.equals(warm.to())).isPresent()
-                                && warm.peakCelsius() > 0
-                                && stillWarm(source),
-                        warm.peakCelsius(),
-                        warm.degreeHours(),
-                        List.of(),
-                        about(decided, AirEvent.WARM, warm.from(), names))));
-        List<AirEventView> filled = filled(source.chamberId(), from, to, names, decided);
-        events.addAll(filled);
-        found.gaps().stream()
-                // What is left of one that was filled in part is no silence of its own.
-                .filter(gap -> filled.stream()
-                        .noneMatch(of ->
-                                !gap.from().isBefore(of.from()) && !gap.to().isAfter(of.to())))
-                .forEach(gap -> events.add(new AirEventView(
-                        AirEvent.SILENT,
-                        gap.from(),
-                        gap.to(),
-                        false,
-                        null,
-                        null,
-                        List.of(),
-                        about(decided, AirEvent.SILENT, gap.from(), names))));
-        last.filter(at -> Duration.between(at, now).compareTo(Excursions.LONGEST_SILENCE) > 0 && !at.isBefore(from))
-                .ifPresent(at -> events.add(new AirEventView(
-                        AirEvent.SILENT,
-                        at,
-                        now,
-                        true,
-                        null,
-                        null,
-                        List.of(),
-                        about(decided, AirEvent.SILENT, at, names))));
-        events.sort(Comparator.comparing(AirEventView::from).reversed());
-        return events;
-    }
-
-    /** The silences into which readings came afterwards. */
-    private List<AirEventView> filled(
-            UUID chamberId, Instant from, Instant to, Map<UUID, String> names, List<AirDecision> decided) {
-        Map<UUID, AirOrigin> origins = new HashMap<>();
-        Map<Instant, List<FilledSilence>> silences = entities.createQuery(
-                        "select s from FilledSilence s where s.chamberId = :chamber and s.endedAt > :from"
-                                + " and s.beganAt < :to order by s.beganAt, s.endedAt",
-                        FilledSilence.class)
-                .setParameter("chamber", chamberId)
-                .setParameter("from", from)
-                .setParameter("to", to)
-                .getResultStream()
-                .collect(Collectors.groupingBy(FilledSilence::beganAt));
-        return silences.entrySet().stream()
-                .map(each -> new AirEventView(
-                        AirEvent.SILENT,
-                        each.getKey(),
-                        each.getValue().get(each.getValue().size() - 1).endedAt(),
-                        false,
-                        null,
-                        null,
-                        each.getValue().stream()
-                                .map(silence -> origins.computeIfAbsent(
-                                        silence.originId(), id -> entities.find(AirOrigin.class, id)))
-                                .sorted(Comparator.comparing(AirOrigin::takenInAt))
-                                .map(origin -> view(origin, names))
-                                .toList(),
-                        about(decided, AirEvent.SILENT, each.getKey(), names)))
-                .toList();
-    }
-
-    /** What did not come as it was measured, by when it came. */
-    public List<FilledView> takenIn(UUID chamberId, Instant from, Instant before) {
-        Map<UUID, String> names = accounts.names();
-        return entities.createQuery(
-                        "select o from AirOrigin o where o.chamberId = :chamber and o.takenInAt >= :from and o.takenInAt < :before order by o.takenInAt",
-                        AirOrigin.class)
-                .setParameter("chamber", chamberId)
-                .setParameter("from", from)
-                .setParameter("before", before)
-                .getResultStream()
-                .map(origin -> view(origin, names))
-                .toList();
-    }
-
-    private static FilledView view(AirOrigin origin, Map<UUID, String> names) {
-        return new FilledView(
-                origin.name(),
-                origin.kind() == OriginKind.FILE,
-                origin.checksum(),
-                origin.readings(),
-                origin.accountId() == null ? "" : names.getOrDefault(origin.accountId(), ""),
-                origin.takenInAt());
-    }
-
-    private boolean stillWarm(AirSource source) {
-        return hours.last(source.id())
-                .map(AirReading::celsius)
-                .filter(celsius -> celsius > Excursions.LIMIT_CELSIUS)
-                .isPresent();
-    }
-
-    private List<AirDecision> decisions(UUID chamberId, Instant from) {
-        return entities.createQuery(
-                        "select d from AirDecision d where d.chamberId = :chamber and d.beganAt >= :from"
-                                + " order by d.decidedAt",
-                        AirDecision.class)
-                .setParameter("chamber", chamberId)
-                .setParameter("from", from)
-                .getResultList();
-    }
-
-    private static List<AirDecisionView> about(
-            List<AirDecision> decided, AirEvent kind, Instant began, Map<UUID, String> names) {
-        return decided.stream()
-                .filter(decision ->
-                        decision.kind() == kind && decision.beganAt().equals(began))
-                .map(decision -> new AirDecisionView(
-                        decision.words(), names.getOrDefault(decision.accountId(), ""), decision.decidedAt()))
-                .toList();
-    }
-
     /** The air of each chamber that has a reading, now. */
     public Map<UUID, NowView> now() {
         Instant now = clock.instant();
@@ -353,45 +199,5 @@ public class AirService {
                         .ifPresent(last ->
                                 airs.put(chamber, new NowView(watch.health(source.id(), now), latest(last)))));
         return airs;
-    }
-
-    /** What happened to the air in the last fortnight that nobody has decided about. */
-    public List<Undecided> undecided() {
-        Instant now = clock.instant();
-        Map<UUID, AirSource> sources = store.sources();
-        return chambers.all().stream()
-                .filter(chamber -> sources.containsKey(chamber.id()))
-                .flatMap(chamber -> events(sources.get(chamber.id()), now.minus(ASKED_FOR), now).stream()
-                        .filter(event -> event.decisions().isEmpty())
-                        .map(event -> new Undecided(chamber, event.kind(), event.from())))
-                .toList();
-    }
-
-    /**
-     * Keeps what a person decided; sent again, it is kept once.
-     *
-     * @throws Refusal if there was no such event
-     */
-    @Transactional
-    public void decide(UUID id, UUID chamberId, AirEvent kind, Instant began, String words) {
-        AirSource source =
-                Optional.ofNullable(store.sources().get(chamberId)).orElseThrow(() -> Refusal.notFound("chamber"));
-        if (entities.find(AirDecision.class, id) != null) {
-            return;
-        }
-        Instant now = clock.instant();
-        boolean there = events(source, began.minus(Duration.ofHours(1)), now).stream()
-                .anyMatch(event -> event.kind() == kind && event.from().equals(began));
-        if (!there) {
-            throw Refusal.conflict("no-event", "The air has no such event any more. Look again.");
-        }
-        entities.persist(new AirDecision(
-                id,
-                chamberId,
-                kind,
-                began,
-                words.strip(),
-                now.truncatedTo(ChronoUnit.MICROS),
-                current.person().accountId()));
     }
 }

@@ -19,6 +19,7 @@ import elvaro.server.lot.DecisionService;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceState;
 import elvaro.server.reading.AirEvent;
+import elvaro.server.reading.AirEvents;
 import elvaro.server.reading.AirService;
 import elvaro.server.reading.AirView.AirEventView;
 import elvaro.server.record.RecordView.AirOfChamber;
@@ -54,6 +55,7 @@ public class RecordService {
     private final DecisionService decisions;
     private final ChamberService chambers;
     private final AirService air;
+    private final AirEvents airEvents;
     private final ChangeReader changes;
     private final WorkshopService workshops;
 
@@ -64,6 +66,7 @@ public class RecordService {
             DecisionService decisions,
             ChamberService chambers,
             AirService air,
+            AirEvents airEvents,
             ChangeReader changes,
             WorkshopService workshops) {
         this.pieces = pieces;
@@ -72,6 +75,7 @@ public class RecordService {
         this.decisions = decisions;
         this.chambers = chambers;
         this.air = air;
+        this.airEvents = airEvents;
         this.changes = changes;
         this.workshops = workshops;
     }
@@ -143,7 +147,8 @@ public class RecordService {
         changes.of(List.of(chamberId)).stream()
                 .filter(row -> !row.at().isBefore(from) && row.at().isBefore(to))
                 .forEach(rows::add);
-        air.takenIn(chamberId, from, to)
+        airEvents
+                .takenIn(chamberId, from, to)
                 .forEach(file -> rows.add(new RecordRow(
                         file.at(),
                         file.at(),

@@ -1,5 +1,6 @@
 package elvaro.server.shared;
 
+import elvaro.core.cut.CutCatalogue;
 import elvaro.core.working.Quantity;
 import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
@@ -24,6 +25,8 @@ public @interface Inspected {
     /** How such a fact is written in a sentence. */
     enum Written {
         WORDS,
+        /** A code of the catalogue, by the name of its cut. */
+        CUT,
         NUMBER,
         GRAMS,
         MILLIMETRES,
@@ -44,6 +47,7 @@ public @interface Inspected {
             }
             return switch (this) {
                 case WORDS -> words(fact);
+                case CUT -> CutCatalogue.get(fact.toString()).name();
                 case NUMBER -> Quantity.number(((Number) fact).doubleValue(), 0);
                 case GRAMS -> Quantity.mass(((Number) fact).longValue());
                 case MILLIMETRES -> Quantity.length(((Number) fact).intValue());

@@ -15,7 +15,7 @@ import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceState;
 import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
-import elvaro.server.reading.AirService;
+import elvaro.server.reading.AirEvents;
 import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.task.WorkItem.Subject;
@@ -55,7 +55,7 @@ public class WorkList {
     private final TreatmentQueries treated;
     private final PlanService plans;
     private final LotService lots;
-    private final AirService air;
+    private final AirEvents air;
     private final WorkshopService workshops;
 
     WorkList(
@@ -65,7 +65,7 @@ public class WorkList {
             TreatmentQueries treated,
             PlanService plans,
             LotService lots,
-            AirService air,
+            AirEvents air,
             WorkshopService workshops) {
         this.agendas = agendas;
         this.pieces = pieces;

@@ -63,6 +63,12 @@ class LotIT {
         assertThat(client.post("/api/lots", lot).questions()).containsExactly("long-ago");
         lot.put("answers", Map.of("long-ago", ""));
         client.must(client.post("/api/lots", lot));
+
+        lot.putAll(Map.of("note", "From the old cold room.", "answers", Map.of()));
+        client.must(client.put("/api/lots/" + lot.get("id"), lot)); // the day was asked about when it came
+        lot.putAll(
+                Map.of("version", 1, "receivedOn", Bodies.today().minusYears(4).toString()));
+        assertThat(client.put("/api/lots/" + lot.get("id"), lot).questions()).containsExactly("long-ago");
     }
 
     @Test

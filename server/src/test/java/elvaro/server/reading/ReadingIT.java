@@ -9,7 +9,6 @@ import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
@@ -25,7 +24,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
-/** Air by probe and by file: what is kept, what is refused, what is found in it. */
+/** Air by probe: what is kept, what is refused, what is found in it. */
 @ExtendWith(RunningApp.class)
 class ReadingIT {
     private static final Instant NOW = Instant.now().truncatedTo(ChronoUnit.SECONDS);
@@ -215,125 +214,6 @@ class ReadingIT {
     }
 
     @Test
-    void a_logger_file_is_kept_whole_with_its_clock_put_back_and_what_is_known_left_alone(Someone owner) {
-        Client client = owner.client();
-        String chamber = client.chamber("Cabinet", 50_000);
-        StringBuilder file = new StringBuilder("When;Temp F;RH\n");
-        for (String hour : List.of("01", "02", "02", "03")) { // 26 October 2025: 02 comes twice in Berlin
-            for (int minute = 0; minute < 60; minute += 20) {
-                file.append("26.10.2025 %s:%02d;35,6;80\n".formatted(hour, minute));
-            }
-        }
-        Map<String, Object> form = new HashMap<>(Map.of(
-                "name", "logger.csv",
-                "text", file.toString(),
-                "time", "When",
-                "temperature", "Temp F",
-                "humidity", "RH",
-                "moments", "DAY_FIRST",
-                "zone", "Europe/Berlin",
-                "fahrenheit", true));
-        assertThat(client.post("/api/logger-files/columns", Map.of("text", file.toString()))
-                        .body()
-                        .toString())
-                .isEqualTo("[\"When\",\"Temp F\",\"RH\"]");
-        String path = "/api/chambers/" + chamber + "/air/file";
-        assertThat(client.must(client.post(path, form)).body().path("stored").asInt())
-                .isEqualTo(12);
-        assertThat(client.must(client.post(path, form)).body().path("known").asInt())
-                .isEqualTo(12);
-        JsonNode points = client.get("/api/chambers/%s/air?from=2025-10-25T23:00:00Z&to=2025-10-26T03:00:00Z&points=12"
-                        .formatted(chamber))
-                .body()
-                .path("points");
-        assertThat(points.valueStream()
-                        .mapToDouble(point -> point.path("celsius").asDouble()))
-                .hasSize(12)
-                .containsOnly(2.0);
-    }
-
-    @ParameterizedTest(name = "{0}")
-    @CsvSource(
-            delimiter = '|',
-            value = {
-                "2026-01-05 10:00,2,80;2026-01-05 10:01,x,80|Line 3: “x” in T is no number",
-                "2026-01-05 10:00,2|Line 2: It has another number of columns",
-                "05.01.2026 10:00,2,80|Line 2: “05.01.2026 10:00” is no moment",
-                "2026-03-29 02:30,2,80|Line 2: 2026-03-29 02:30 does not exist",
-                "2066-01-05 10:00,2,80|Line 2: 2066-01-05 10:00 is still to come",
-                "2026-01-05 10:00,2,180|Line 2: 180.0 % RH is out of range",
-            })
-    void a_wrong_line_is_named_and_nothing_of_the_file_is_kept(String lines, String sentence, Someone owner) {
-        Client client = owner.client();
-        String chamber = client.chamber("Cabinet", 50_000);
-        Answer answer = client.post(
-                "/api/chambers/" + chamber + "/air/file",
-                Map.of(
-                        "name", "logger.csv",
-                        "text", "At,T,RH\n" + lines.replace(';', '\n'),
-                        "time", "At",
-                        "temperature", "T",
-                        "humidity", "RH",
-                        "moments", "ISO",
-                        "zone", "Europe/Berlin",
-                        "fahrenheit", false));
-        assertThat(answer.status()).isEqualTo(422);
-        assertThat(answer.body().path("detail").asString()).contains(sentence);
-        assertThat(air(client, chamber, Duration.ofDays(399), 10).path("points"))
-                .isEmpty();
-    }
-
-    private static String lines(Instant from, int minutes) {
-        StringBuilder lines = new StringBuilder("At,T,RH");
-        for (int minute = 0; minute < minutes; minute++) {
-            lines.append("\n")
-                    .append(LocalDateTime.ofInstant(from.plusSeconds(60L * minute), ZoneOffset.UTC))
-                    .append(",2.0,80");
-        }
-        return lines.toString();
-    }
-
-    @Test
-    void a_file_fills_a_silence_for_all_to_see_and_never_takes_it_away(Someone owner) {
-        Client client = owner.client();
-        String chamber = client.chamber("Cabinet", 50_000);
-        String token = client.deviceToken(UUID.randomUUID().toString(), chamber);
-        Instant now = Instant.now().truncatedTo(ChronoUnit.MINUTES);
-        Instant begins = now.minus(Duration.ofHours(5));
-        client.must(client.pack(token, pack(begins.minus(Duration.ofHours(9)))));
-        client.must(client.pack(token, pack(begins)));
-        JsonNode silence = silences(client, chamber).get(0);
-        Map<String, Object> file = Map.of(
-                "name", "spare logger.csv",
-                "text", lines(begins.minus(Duration.ofMinutes(8 * 60 + 30)), 480),
-                "time", "At",
-                "temperature", "T",
-                "humidity", "RH",
-                "moments", "ISO",
-                "zone", "UTC",
-                "fahrenheit", false);
-        String path = "/api/chambers/" + chamber + "/air/file";
-        assertThat(owner.benchHand().post(path, file).status()).isEqualTo(403);
-        client.must(client.post(path, file));
-
-        List<JsonNode> after = silences(client, chamber);
-        assertThat(after).hasSize(1);
-        assertThat(after.get(0).path("from")).isEqualTo(silence.path("from"));
-        assertThat(after.get(0).path("to")).isEqualTo(silence.path("to"));
-        JsonNode filled = after.get(0).at("/filledBy/0");
-        assertThat(filled.path("name").asString()).isEqualTo("spare logger.csv");
-        assertThat(filled.path("readings").asInt()).isEqualTo(480);
-        assertThat(filled.path("by").asString()).isEqualTo("Owner");
-        assertThat(filled.path("checksum").asString()).hasSize(64);
-        assertThat(client.text("/api/chambers/%s/record.csv?from=%s&to=%s"
-                        .formatted(
-                                chamber,
-                                Bodies.today().minusDays(2),
-                                Bodies.today().plusDays(1))))
-                .contains("filled afterwards with 480 readings of the file spare logger.csv (SHA-256 ");
-    }
-
-    @Test
     void what_a_probe_sends_long_after_it_was_measured_is_marked(Someone owner) {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 50_000);
@@ -347,38 +227,8 @@ class ReadingIT {
         assertThat(client.text(record)).contains("Air sent late,,1 readings of its probe (SHA-256 ");
     }
 
-    @Test
-    void a_chamber_whose_air_is_only_ever_taken_from_files_is_not_called_silent_between_them(Someone owner) {
-        Client client = owner.client();
-        String chamber = client.chamber("Cabinet", 50_000);
-        for (int days : List.of(20, 10)) {
-            Instant from = Instant.now().truncatedTo(ChronoUnit.MINUTES).minus(Duration.ofDays(days));
-            client.must(client.post(
-                    "/api/chambers/" + chamber + "/air/file",
-                    Map.of(
-                            "name", "logger.csv",
-                            "text", lines(from, 14_000),
-                            "time", "At",
-                            "temperature", "T",
-                            "humidity", "RH",
-                            "moments", "ISO",
-                            "zone", "UTC",
-                            "fahrenheit", false)));
-        }
-        assertThat(air(client, chamber, Duration.ofDays(30), 10).path("events").valueStream())
-                .allMatch(event -> event.path("filledBy").isEmpty());
-    }
-
     private static String pack(Instant at) {
         return "[{\"n\":\"t\",\"u\":\"Cel\",\"t\":%d,\"v\":2}]".formatted(at.getEpochSecond());
-    }
-
-    private static List<JsonNode> silences(Client client, String chamber) {
-        return air(client, chamber, Duration.ofDays(3), 10)
-                .path("events")
-                .valueStream()
-                .filter(event -> event.path("kind").asString().equals("SILENT"))
-                .toList();
     }
 
     @Test

@@ -107,13 +107,19 @@ class RecordIT {
     void what_is_changed_of_chambers_settings_people_and_rules_is_told_with_what_it_was(Someone owner) {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 50_000);
+        Map<String, Object> lot = Bodies.lotBody(UUID.randomUUID().toString(), 8000);
+        client.must(client.post("/api/lots", lot));
+        lot.putAll(Map.of("cutCode", "strip", "boneIn", false));
+        client.must(client.put("/api/lots/" + lot.get("id"), lot));
         Map<String, Object> warmer = new HashMap<>(Bodies.chamberBody(chamber, "Cabinet", 60_000));
         warmer.put("setCelsius", 4.5);
         client.must(client.put("/api/chambers/" + chamber, warmer));
         assertThat(changes(client))
                 .contains("Cabinet, Added.  (Owner)")
                 .anyMatch(row -> row.startsWith("Cabinet, Limit. Was: 50000 g. Is: 60000 g."))
-                .anyMatch(row -> row.startsWith("Cabinet, Set to. Was: ") && row.contains("4.5"));
+                .anyMatch(row -> row.startsWith("Cabinet, Set to. Was: ") && row.contains("4.5"))
+                .anyMatch(row -> row.contains(", Cut. Was: Rib") && row.contains("Is: Strip loin"))
+                .anyMatch(row -> row.contains(", On the bone. Was: yes. Is: no."));
     }
 
     @Test

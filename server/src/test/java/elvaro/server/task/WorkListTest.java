@@ -21,7 +21,7 @@ import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceState;
 import elvaro.server.plan.Plan;
 import elvaro.server.plan.PlanService;
-import elvaro.server.reading.AirService;
+import elvaro.server.reading.AirEvents;
 import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.Workshop;
 import elvaro.server.settings.WorkshopService;
@@ -65,7 +65,7 @@ class WorkListTest {
     LotService lots;
 
     @Mock
-    AirService air;
+    AirEvents air;
 
     @Mock
     WorkshopService workshops;
