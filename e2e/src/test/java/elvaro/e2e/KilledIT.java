@@ -18,6 +18,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -268,11 +269,10 @@ class KilledIT {
         goOnByThemselves();
         assertThat(Files.readString(log)).contains("The database ended unexpectedly; starting it again");
         kill("run/app.pid");
+        goOnByThemselves();
         stop.set(true);
         join(hands);
-        launcher.waitFor();
-        assertThat(Files.readString(log)).contains("The application ended unexpectedly");
-        start();
+        assertThat(Files.readString(log)).contains("The application ended unexpectedly; starting it again");
         assertEveryConfirmedEntryIsThere();
         assertEveryHungPlanIsThereAndNoneByHalf();
         assertEveryMeasuredMinuteIsThere();
@@ -286,5 +286,49 @@ class KilledIT {
             House.pause(200);
         }
         assertThat(confirmed.size()).as("work goes on by itself").isGreaterThanOrEqualTo(before + 20);
+    }
+
+    /** Stopped and not ended: connections stay open and nothing comes back. */
+    @Test
+    void a_database_that_hangs_is_told_within_five_seconds_on_every_route_and_what_waited_goes_on() throws Exception {
+        Client owner = signedIn();
+        String pid = Files.readString(folder.resolve("run/db.pid")).strip();
+        signal("STOP", pid);
+        try {
+            List<String> slow = Stream.of(
+                            "/api/session",
+                            "/api/room",
+                            "/api/pieces/" + pieces.get(0),
+                            "/api/workshop",
+                            "/taste/sheets")
+                    .parallel()
+                    .map(path -> {
+                        Instant began = Instant.now();
+                        Client.Answer answer = owner.get(path);
+                        long millis = Duration.between(began, Instant.now()).toMillis();
+                        return answer.status() == 503 && answer.type().equals("database-away") && millis < 5_500
+                                ? ""
+                                : "%s: %s after %d ms".formatted(path, answer, millis);
+                    })
+                    .filter(fault -> !fault.isEmpty())
+                    .toList();
+            assertThat(slow).isEmpty();
+            assertThat(new Client(httpPort).signIn(OWNER, House.PASSWORD).status())
+                    .isEqualTo(503);
+            assertThat(House.answers("http://127.0.0.1:" + httpPort + "/actuator/health/readiness"))
+                    .isFalse();
+        } finally {
+            signal("CONT", pid);
+        }
+        assertThat(owner.put(
+                                "/api/pieces/%s/log/%s".formatted(pieces.get(0), UUID.randomUUID()),
+                                Bodies.entry("WEIGHED", 3900))
+                        .status())
+                .isEqualTo(200);
+    }
+
+    private static void signal(String which, String pid) throws Exception {
+        assertThat(new ProcessBuilder("kill", "-" + which, pid).start().waitFor())
+                .isZero();
     }
 }

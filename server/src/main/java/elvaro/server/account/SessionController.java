@@ -4,6 +4,7 @@ import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
+import elvaro.server.shared.TakesUpTo;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
@@ -91,6 +92,7 @@ class SessionController {
                         workshops.today()));
     }
 
+    @TakesUpTo(TakesUpTo.FROM_STRANGERS)
     @PostMapping("/api/setup")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void setUp(@RequestBody @Valid Setup form) {

@@ -4,6 +4,7 @@ import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Closeness;
 import elvaro.server.bench.BenchLessons.LessonsOfBenches;
 import elvaro.server.bench.Cutting.SteaksView;
+import elvaro.server.shared.Answers;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -80,7 +81,7 @@ class BenchController {
             @NotBlank(message = "Say what was wrong with it.") @Size(max = 1000, message = "The reason is too long.")
             String reason) {}
 
-    record CloseForm(@NotNull Map<String, String> answers) {}
+    record CloseForm(@NotNull @Size(max = Answers.MOST) Map<String, String> answers) {}
 
     record ReopenForm(
             @NotBlank(message = "Say why the bench is opened again.")

@@ -6,8 +6,10 @@ import elvaro.core.game.School.Knife;
 import elvaro.core.game.School.Trim;
 import elvaro.server.carcass.CarcassView.AnimalView;
 import elvaro.server.carcass.CarcassView.CarcassLine;
+import elvaro.server.shared.Answers;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -37,7 +39,7 @@ class CarcassController {
             @NotNull Knife knife,
             @NotNull Trim trim) {}
 
-    record BrokenDownForm(@NotNull Map<String, String> answers) {}
+    record BrokenDownForm(@NotNull @Size(max = Answers.MOST) Map<String, String> answers) {}
 
     @GetMapping("/api/animals")
     List<AnimalView> animals() {

@@ -3,6 +3,7 @@ package elvaro.server.carcass;
 import elvaro.core.drying.Method;
 import elvaro.core.game.Animal;
 import elvaro.core.game.CarcassYield.Weighed;
+import elvaro.server.shared.Answers;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -75,6 +76,6 @@ record CarcassForm(
         @Max(value = 60, message = "At most 60 days.")
         Integer days,
 
-        @NotNull Map<String, String> answers) {
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {
     private static final String RANGE = "The temperature is out of range.";
 }

@@ -2,9 +2,11 @@ package elvaro.server.carcass;
 
 import elvaro.core.drying.Method;
 import elvaro.core.game.Part;
+import elvaro.server.shared.Answers;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -38,6 +40,6 @@ record CutOffForm(
         @Nullable @Min(value = -30, message = RANGE) @Max(value = 45, message = RANGE)
         Double outsideCelsius,
 
-        @NotNull Map<String, String> answers) {
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {
     private static final String RANGE = "The temperature is out of range.";
 }

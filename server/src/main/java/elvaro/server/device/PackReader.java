@@ -4,6 +4,7 @@ import elvaro.server.device.SenMl.Measured;
 import elvaro.server.shared.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -15,7 +16,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class PackReader {
     private static final String BEARER = "Bearer ";
-    private static final int MOST_BYTES = 2_000_000;
+    public static final int MOST_BYTES = 2_000_000;
     private static final int MOST_RECORDS = 20_000;
 
     private final JsonMapper json;
@@ -34,26 +35,21 @@ public class PackReader {
         return authorization.substring(BEARER.length()).strip();
     }
 
-    /** @throws Refusal if there are too many; they are not read to their end */
-    public static byte[] bytes(InputStream body) throws IOException {
-        byte[] pack = body.readNBytes(MOST_BYTES + 1);
-        if (pack.length > MOST_BYTES) {
-            throw Refusal.tooLarge("At most %d bytes a pack. Nothing was kept.".formatted(MOST_BYTES));
+    /** To be read once the token is known: a body of nobody's costs nothing. */
+    public static byte[] bytes(InputStream body) {
+        try {
+            return body.readAllBytes();
+        } catch (IOException gone) {
+            throw new UncheckedIOException(gone);
         }
-        return pack;
     }
 
     /** @throws Refusal that says what is wrong with the pack */
     public List<Measured> read(byte[] pack) {
-        List<Measured> records;
         try (JsonParser parser = json.createParser(pack)) {
-            records = SenMl.resolve(parser, clock.instant());
+            return SenMl.resolve(parser, MOST_RECORDS, clock.instant());
         } catch (JacksonException malformed) {
             throw Refusal.wrong("bad-pack", "pack", "This is no JSON. Nothing was kept.");
         }
-        if (records.size() > MOST_RECORDS) {
-            throw Refusal.tooLarge("At most %d records a pack. Nothing was kept.".formatted(MOST_RECORDS));
-        }
-        return records;
     }
 }

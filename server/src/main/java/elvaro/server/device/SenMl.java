@@ -38,10 +38,11 @@ public final class SenMl {
 
     /**
      * @param pack a stream that stands before its first token: an array of records
+     * @param most records
      * @param now what relative times count from
      * @throws Refusal that says which record is wrong; nothing of the pack is then used
      */
-    static List<Measured> resolve(JsonParser pack, Instant now) {
+    static List<Measured> resolve(JsonParser pack, int most, Instant now) {
         List<Measured> resolved = new ArrayList<>();
         if (pack.nextToken() != JsonToken.START_ARRAY) {
             throw notOne();
@@ -50,6 +51,9 @@ public final class SenMl {
         Entry entry = new Entry();
         Map<String, String> names = new HashMap<>(); // the same few stand in thousands of records
         for (JsonToken token = pack.nextToken(); token != JsonToken.END_ARRAY; token = pack.nextToken()) {
+            if (resolved.size() == most) {
+                throw Refusal.tooLarge("At most %d records a pack. Nothing was kept.".formatted(most));
+            }
             try {
                 if (token != JsonToken.START_OBJECT) {
                     throw new IllegalArgumentException("A record is a JSON object.");

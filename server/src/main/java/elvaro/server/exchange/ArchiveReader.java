@@ -7,6 +7,7 @@ import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.Changes;
 import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.LongWork;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
 import jakarta.validation.Validator;
@@ -36,6 +37,7 @@ class ArchiveReader {
     private final LedgerAudit ledgers;
     private final Changes changes;
     private final Validator validator;
+    private final LongWork longWork;
 
     ArchiveReader(
             ArchiveFormat format,
@@ -48,7 +50,8 @@ class ArchiveReader {
             AirHistory air,
             LedgerAudit ledgers,
             Changes changes,
-            Validator validator) {
+            Validator validator,
+            LongWork longWork) {
         this.format = format;
         this.database = database;
         this.transaction = transaction;
@@ -60,6 +63,7 @@ class ArchiveReader {
         this.ledgers = ledgers;
         this.changes = changes;
         this.validator = validator;
+        this.longWork = longWork;
     }
 
     /** Told how many rows of how many were read. */
@@ -88,6 +92,7 @@ class ArchiveReader {
 
     private ArchiveTaken takeIn(ArchiveSource source, boolean dry, LongConsumer progress) {
         UUID workshop = current.person().workshopId();
+        longWork.allow();
         workshops.lock();
         Map<String, Object> there = source.head().workshop();
         boolean same = workshop.toString().equals(there.get("id"));

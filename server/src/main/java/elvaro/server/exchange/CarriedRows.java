@@ -1,6 +1,7 @@
 package elvaro.server.exchange;
 
 import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.LongWork;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.sql.ResultSet;
@@ -22,8 +23,14 @@ class CarriedRows {
     private final JdbcTemplate database;
     private final CurrentWorkshop current;
     private final TransactionTemplate snapshot;
+    private final LongWork longWork;
 
-    CarriedRows(JdbcTemplate database, CurrentWorkshop current, PlatformTransactionManager transactions) {
+    CarriedRows(
+            JdbcTemplate database,
+            CurrentWorkshop current,
+            PlatformTransactionManager transactions,
+            LongWork longWork) {
+        this.longWork = longWork;
         this.database = new JdbcTemplate(database.getDataSource());
         this.database.setFetchSize(ROWS_AT_ONCE); // MariaDB then sends rows as they are read
         this.current = current;
@@ -47,6 +54,7 @@ class CarriedRows {
         try {
             snapshot.executeWithoutResult(status -> {
                 try {
+                    longWork.allow();
                     work.run();
                 } catch (IOException failure) {
                     throw new UncheckedIOException(failure);

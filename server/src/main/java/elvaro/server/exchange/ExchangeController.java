@@ -1,6 +1,7 @@
 package elvaro.server.exchange;
 
 import elvaro.server.exchange.ArchiveTaken.ArchiveLine;
+import elvaro.server.shared.TakesUpTo;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -63,6 +64,7 @@ class ExchangeController {
      *
      * @param dry goes the whole way and changes nothing
      */
+    @TakesUpTo(TakesUpTo.AS_IT_COMES)
     @PostMapping(path = "/api/exchange/archive", consumes = "application/zip", produces = LINES)
     @ApiResponse(
             responseCode = "200",

@@ -2,6 +2,7 @@ package elvaro.server.first;
 
 import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Method;
+import elvaro.server.shared.Answers;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -40,4 +41,4 @@ record FirstForm(
         @Nullable @Min(value = 0, message = "The price is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
         Integer priceMinorPerKg,
 
-        @NotNull Map<String, String> answers) {}
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {}

@@ -3,6 +3,7 @@ package elvaro.server.hanging;
 import elvaro.core.ledger.DiscardCause;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
+import elvaro.server.shared.Answers;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -41,7 +42,7 @@ public record EntryForm(
 
         @Nullable Instant at,
         @Nullable UUID corrects,
-        @NotNull Map<String, String> answers,
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers,
 
         @Nullable
         @Min(value = 0, message = "There are no fewer than 0 steaks.")

@@ -1,8 +1,10 @@
 package elvaro.server.hanging;
 
+import elvaro.server.shared.Answers;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.Map;
 import java.util.UUID;
 
@@ -26,4 +28,4 @@ public record HangNow(
         @Max(value = 400, message = "At most 400 days.")
         Integer targetDays,
 
-        @NotNull Map<String, String> answers) {}
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {}

@@ -4,6 +4,7 @@ import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Method;
 import elvaro.server.forecast.ReachView;
 import elvaro.server.hanging.StayService.AgeView;
+import elvaro.server.shared.Answers;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
@@ -96,7 +97,7 @@ class PieceController {
             @NotNull @Size(max = 1000, message = "The note is too long.")
             String words,
 
-            @NotNull Map<String, String> answers) {}
+            @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {}
 
     @GetMapping("/api/methods")
     List<MethodView> methods() {

@@ -3,6 +3,7 @@ package elvaro.server.hanging;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.server.piece.PieceRole;
+import elvaro.server.shared.Answers;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -25,7 +26,7 @@ public record SplitForm(
         @Size(max = 26, message = "At most 26 pieces from one lot.")
         List<@Valid NewPiece> pieces,
 
-        @NotNull Map<String, String> answers) {
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {
 
     /**
      * One piece.

@@ -2,7 +2,8 @@ package elvaro.server.look;
 
 import elvaro.core.inspection.Rule;
 import elvaro.server.look.LookView.Because;
-import elvaro.server.shared.Refusal;
+import elvaro.server.shared.Answers;
+import elvaro.server.shared.TakesUpTo;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -44,7 +45,7 @@ class LookController {
             @NotBlank(message = "Say why it is thrown away.") @Size(max = 2000, message = "The note is too long.")
             String words,
 
-            @NotNull Map<String, String> answers) {}
+            @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {}
 
     /** The rules a look is answered by. */
     @GetMapping("/api/inspection-rules")
@@ -70,15 +71,12 @@ class LookController {
     }
 
     /** The bytes of a JPEG or PNG. */
+    @TakesUpTo(Photos.MOST_BYTES)
     @PutMapping(path = "/api/pieces/{id}/looks/{entryId}/photos/{photoId}", consumes = MediaType.ALL_VALUE)
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void keepPhoto(@PathVariable UUID id, @PathVariable UUID entryId, @PathVariable UUID photoId, InputStream body)
             throws IOException {
-        byte[] sent = body.readNBytes(Photos.MOST_BYTES + 1);
-        if (sent.length > Photos.MOST_BYTES) {
-            throw Refusal.tooLarge("A picture has 15 MB at most. The look itself is kept.");
-        }
-        service.keepPhoto(id, entryId, photoId, sent);
+        service.keepPhoto(id, entryId, photoId, body.readAllBytes());
     }
 
     @GetMapping(path = "/api/pieces/{id}/looks/{entryId}/photos/{photoId}", produces = MediaType.IMAGE_JPEG_VALUE)

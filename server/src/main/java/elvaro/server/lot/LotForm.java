@@ -1,5 +1,6 @@
 package elvaro.server.lot;
 
+import elvaro.server.shared.Answers;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -64,4 +65,4 @@ public record LotForm(
         @NotNull @Size(max = 1000, message = "The note is too long.")
         String note,
 
-        @NotNull Map<String, String> answers) {}
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {}

@@ -1,6 +1,6 @@
 package elvaro.server.past;
 
-import elvaro.server.shared.Refusal;
+import elvaro.server.shared.TakesUpTo;
 import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.validation.Valid;
 import java.io.IOException;
@@ -24,22 +24,21 @@ class PastController {
     }
 
     /** The table of a file, with a guess at its columns. Nothing is kept. */
+    @TakesUpTo(TableFile.MOST_BYTES)
     @PostMapping(path = "/api/past/table", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     TableFile table(@Parameter(hidden = true) InputStream body) throws IOException {
-        byte[] file = body.readNBytes(TableFile.MOST_BYTES + 1);
-        if (file.length > TableFile.MOST_BYTES) {
-            throw Refusal.tooLarge("A table has at most 5 MB. Nothing was kept.");
-        }
-        return TableFile.read(file);
+        return TableFile.read(body.readAllBytes());
     }
 
     /** What the table would bring. Nothing is kept. */
+    @TakesUpTo(PastForm.MOST_BYTES)
     @PostMapping("/api/past/preview")
     PastView preview(@RequestBody @Valid PastForm form) {
         return service.preview(form);
     }
 
     /** Takes it in, whole or not at all; sent again, it happens once. */
+    @TakesUpTo(PastForm.MOST_BYTES)
     @PutMapping("/api/past/{id}")
     PastView take(@PathVariable UUID id, @RequestBody @Valid PastForm form) {
         return service.take(id, form);

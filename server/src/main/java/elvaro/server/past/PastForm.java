@@ -47,6 +47,7 @@ record PastForm(
         @NotNull Method method,
         @Nullable UUID chamberId,
         @Nullable Stream rest) {
+    static final int MOST_BYTES = 8_000_000;
 
     /** What the column of pieces names, in capitals as tags are. */
     Set<String> tags() {

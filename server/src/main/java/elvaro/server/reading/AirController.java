@@ -3,6 +3,7 @@ package elvaro.server.reading;
 import elvaro.server.device.PackReader;
 import elvaro.server.reading.ReadingService.Taken;
 import elvaro.server.shared.Refusal;
+import elvaro.server.shared.TakesUpTo;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -52,7 +53,7 @@ class AirController {
             @NotBlank(message = "The file has no name.") @Size(max = 200, message = "The name of the file is too long.")
             String name,
 
-            @NotNull @Size(max = 60_000_000) String text,
+            @NotNull @Size(max = LoggerFile.MOST_BYTES) String text,
             @NotNull String time,
             @Nullable String temperature,
             @Nullable String humidity,
@@ -72,10 +73,11 @@ class AirController {
     record HeadForm(@NotNull @Size(max = 100_000) String text) {}
 
     /** SenML packs of probes: RFC 8428 in JSON, with the device's token. */
+    @TakesUpTo(PackReader.MOST_BYTES)
     @PostMapping("/devices/readings")
     Taken take(@RequestHeader(name = "Authorization", defaultValue = "") String authorization, InputStream body)
             throws IOException {
-        return readings.take(PackReader.token(authorization), PackReader.bytes(body));
+        return readings.take(PackReader.token(authorization), body);
     }
 
     @GetMapping("/api/chambers/{id}/air")
@@ -100,6 +102,7 @@ class AirController {
     }
 
     /** For the owner: it says what the air was while nobody watched. */
+    @TakesUpTo(LoggerFile.MOST_BYTES)
     @PostMapping("/api/chambers/{id}/air/file")
     @PreAuthorize("hasRole('OWNER')")
     Taken importFile(@PathVariable UUID id, @RequestBody @Valid FileForm form) {

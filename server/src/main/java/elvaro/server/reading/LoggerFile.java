@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A table of readings as loggers write them: one header line, then a line for each moment. */
 final class LoggerFile {
+    static final int MOST_BYTES = 45_000_000;
     private static final int MOST_LINES = 1_100_000; // two years of one a minute
 
     /** How a logger writes the moment. */

@@ -11,6 +11,7 @@ import elvaro.server.reading.AirStore.Stored;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Sha256;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
@@ -77,8 +78,11 @@ public class ReadingService {
      *
      * @throws Refusal if the token is nobody's, packs come too fast, or a record is wrong
      */
-    public Taken take(String token, byte[] pack) {
-        return devices.asProbe(token, packsAMinute, (device, chamber) -> keep(chamber, packs.read(pack), pack));
+    public Taken take(String token, InputStream body) {
+        return devices.asProbe(token, packsAMinute, (device, chamber) -> {
+            byte[] pack = PackReader.bytes(body);
+            return keep(chamber, packs.read(pack), pack);
+        });
     }
 
     private Taken keep(UUID chamber, List<Measured> records, byte[] pack) {

@@ -2,6 +2,7 @@ package elvaro.server.scale;
 
 import elvaro.core.weighing.StableWeight.Shown;
 import elvaro.server.device.PackReader;
+import elvaro.server.shared.TakesUpTo;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.UUID;
@@ -25,11 +26,12 @@ class ScaleController {
     }
 
     /** What a scale shows: RFC 8428 in JSON, with the device's token. */
+    @TakesUpTo(PackReader.MOST_BYTES)
     @PostMapping("/devices/weights")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void take(@RequestHeader(name = "Authorization", defaultValue = "") String authorization, InputStream body)
             throws IOException {
-        service.take(PackReader.token(authorization), PackReader.bytes(body));
+        service.take(PackReader.token(authorization), body);
     }
 
     /** Server-sent events, each a figure as {@code Shown}. */

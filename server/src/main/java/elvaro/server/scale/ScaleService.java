@@ -6,8 +6,11 @@ import elvaro.server.device.DeviceService;
 import elvaro.server.device.PackReader;
 import elvaro.server.device.SenMl.Measured;
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
+import elvaro.server.shared.SignedIn;
 import java.io.IOException;
+import java.io.InputStream;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -38,6 +41,8 @@ public class ScaleService {
 
     private final Map<UUID, LiveScale> scales = new ConcurrentHashMap<>();
     private final ExecutorService senders = Executors.newFixedThreadPool(SENDERS);
+    private final OpenScreens screens = new OpenScreens();
+    private final CurrentWorkshop current;
     private final DeviceService devices;
     private final PackReader packs;
     private final WorkshopService workshops;
@@ -45,11 +50,13 @@ public class ScaleService {
     private final int figuresAMinute;
 
     ScaleService(
+            CurrentWorkshop current,
             DeviceService devices,
             PackReader packs,
             WorkshopService workshops,
             Clock clock,
             @Value("${elvaro.figures-a-minute}") int figuresAMinute) {
+        this.current = current;
         this.devices = devices;
         this.packs = packs;
         this.workshops = workshops;
@@ -62,10 +69,10 @@ public class ScaleService {
      *
      * @throws Refusal if the token is no scale's, figures come too fast, or there is no weight in the pack
      */
-    public void take(String token, byte[] pack) {
+    public void take(String token, InputStream pack) {
         devices.asScale(token, figuresAMinute, scale -> {
             LiveScale live = scales.computeIfAbsent(scale, each -> new LiveScale());
-            live.tell(live.take(figure(packs.read(pack), clock.instant()), division()));
+            live.tell(live.take(figure(packs.read(PackReader.bytes(pack)), clock.instant()), division()));
             return scale;
         });
     }
@@ -91,14 +98,19 @@ public class ScaleService {
     /**
      * Figures as they come, until the screen goes away or a minute is over.
      *
-     * @throws Refusal if the workshop has no such scale
+     * @throws Refusal if the workshop has no such scale, or too many screens watch already
      */
     public SseEmitter watch(UUID scale) {
         devices.mustBeScale(scale);
         LiveScale live = scales.computeIfAbsent(scale, each -> new LiveScale());
+        SignedIn person = current.person();
+        screens.opened(person);
         SseEmitter screen = new SseEmitter(WATCH.toMillis());
         Watcher watcher = new Watcher(screen, senders);
-        screen.onCompletion(() -> live.leave(watcher));
+        screen.onCompletion(() -> {
+            live.leave(watcher);
+            screens.closed(person);
+        });
         screen.onTimeout(screen::complete);
         try {
             // An empty first event: the screen knows at once that it watches.

@@ -8,6 +8,9 @@ import java.util.Map;
  * What a person answered to the questions a value raised: question id → reason, an empty reason for a plain "keep it".
  */
 public final class Answers {
+    /** More than any form raises questions. */
+    public static final int MOST = 60;
+
     private static final int LONGEST_REASON = 1000;
 
     private final Map<String, String> byQuestion;

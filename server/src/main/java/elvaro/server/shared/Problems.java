@@ -5,11 +5,10 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.ConstraintViolationException;
 import java.net.URI;
 import java.sql.SQLException;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.dao.CannotAcquireLockException;
-import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
@@ -18,7 +17,6 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
-import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.validation.FieldError;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -30,6 +28,9 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 /** Every failure as an RFC 9457 problem: a stable type, the field, and a sentence to act on. */
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
+    /** When to ask again what could not be answered just now. */
+    static final String RETRY_AFTER_SECONDS = "5";
+
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     static ProblemDetail problem(HttpStatusCode status, String type, @Nullable String field, String sentence) {
@@ -46,7 +47,11 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ProblemDetail refused(Refusal refusal) {
+    ResponseEntity<ProblemDetail> refused(Refusal refusal) {
+        return answered(said(refusal));
+    }
+
+    private static ProblemDetail said(Refusal refusal) {
         ProblemDetail problem = problem(refusal.status(), refusal.type(), refusal.field(), refusal.sentence());
         if (!refusal.questions().isEmpty()) {
             problem.setProperty("questions", refusal.questions());
@@ -56,16 +61,7 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler(OptimisticLockingFailureException.class)
     ProblemDetail changedMeanwhile() {
-        return refused(Refusal.changedMeanwhile());
-    }
-
-    @ExceptionHandler(CannotAcquireLockException.class)
-    ProblemDetail busy() {
-        return problem(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                "busy",
-                null,
-                "Others are writing to the same piece. Nothing was saved; try again in a moment.");
+        return said(Refusal.changedMeanwhile());
     }
 
     @ExceptionHandler
@@ -94,24 +90,32 @@ class Problems extends ResponseEntityExceptionHandler {
                 "Something with the same name or number is there already. Nothing was saved.");
     }
 
-    @ExceptionHandler({CannotCreateTransactionException.class, DataAccessResourceFailureException.class})
-    ProblemDetail databaseAway() {
-        return problem(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                "database-away",
-                null,
-                "The database does not answer. What you typed is kept. Try again in a moment: it is saved once.");
-    }
-
     @ExceptionHandler
     ProblemDetail violated(ConstraintViolationException violation) {
         return problem(HttpStatus.UNPROCESSABLE_ENTITY, "invalid", null, violation.getMessage());
     }
 
     @ExceptionHandler
-    ProblemDetail unexpected(Exception failure, HttpServletRequest request) throws Exception {
+    ResponseEntity<ProblemDetail> unexpected(Exception failure, HttpServletRequest request) throws Exception {
         if (failure instanceof org.springframework.security.access.AccessDeniedException denied) {
             throw denied; // The security chain answers this one.
+        }
+        return answered(of(request, failure));
+    }
+
+    /** What is to be said of a failure that no rule of the house foresaw. */
+    static ProblemDetail of(HttpServletRequest request, Exception failure) {
+        if (failure instanceof Refusal refusal) {
+            return said(refusal);
+        }
+        Optional<DatabaseFailure> database = DatabaseFailure.of(failure);
+        if (database.isPresent()) {
+            LOG.warn("{} {}: {}", request.getMethod(), request.getRequestURI(), failure.getMessage());
+            return problem(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    database.get().type(),
+                    null,
+                    database.get().sentence());
         }
         LOG.error("{} {} failed", request.getMethod(), request.getRequestURI(), failure);
         return problem(
@@ -119,6 +123,14 @@ class Problems extends ResponseEntityExceptionHandler {
                 "unexpected",
                 null,
                 "Something went wrong here that should not. Try again: it is saved once. If it stays, tell the owner.");
+    }
+
+    private static ResponseEntity<ProblemDetail> answered(ProblemDetail problem) {
+        var answer = ResponseEntity.status(problem.getStatus());
+        if (problem.getStatus() == HttpStatus.SERVICE_UNAVAILABLE.value()) {
+            answer.header(HttpHeaders.RETRY_AFTER, RETRY_AFTER_SECONDS);
+        }
+        return answer.body(problem);
     }
 
     @Override

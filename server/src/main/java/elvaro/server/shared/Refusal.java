@@ -61,6 +61,30 @@ public class Refusal extends RuntimeException {
         return new Refusal(HttpStatus.TOO_MANY_REQUESTS, "too-many", null, sentence, List.of());
     }
 
+    /** What others are doing leaves no room for it just now. */
+    public static Refusal busy(String sentence) {
+        return new Refusal(HttpStatus.SERVICE_UNAVAILABLE, "busy", null, sentence, List.of());
+    }
+
+    /** The same whether the disk is nearly full or the database found it so. */
+    public static Refusal diskFull() {
+        return new Refusal(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                DatabaseFailure.FULL.type(),
+                null,
+                DatabaseFailure.FULL.sentence(),
+                List.of());
+    }
+
+    public static Refusal tooSlow() {
+        return new Refusal(
+                HttpStatus.REQUEST_TIMEOUT,
+                "too-slow",
+                null,
+                "It came too slowly and was not taken; try again where the network is better.",
+                List.of());
+    }
+
     public static Refusal tooLarge(String sentence) {
         return new Refusal(HttpStatus.CONTENT_TOO_LARGE, "too-large", null, sentence, List.of());
     }

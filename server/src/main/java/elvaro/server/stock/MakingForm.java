@@ -1,6 +1,7 @@
 package elvaro.server.stock;
 
 import elvaro.core.blend.Made.Product;
+import elvaro.server.shared.Answers;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -31,7 +32,7 @@ record MakingForm(
         @NotNull @Size(max = 400, message = "Say it in fewer words.")
         String words,
 
-        @NotNull Map<String, String> answers) {
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {
 
     /**
      * What went in.

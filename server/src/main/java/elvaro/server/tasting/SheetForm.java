@@ -30,7 +30,7 @@ record SheetForm(
         @NotNull @Min(0) @Max(2) Integer round,
         @Nullable Integer picked,
         @NotNull @Size(max = 6) Map<Integer, Integer> ranks,
-        @NotNull @Size(max = 12) Map<String, Map<Integer, Integer>> scores,
+        @NotNull @Size(max = 12) Map<String, @NotNull @Size(max = 6) Map<Integer, Integer>> scores,
 
         @NotNull @Size(max = 6)
         Map<Integer, @NotNull @Size(max = 500, message = "Say it in fewer words.") String> words,

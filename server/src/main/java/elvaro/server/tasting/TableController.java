@@ -1,5 +1,6 @@
 package elvaro.server.tasting;
 
+import elvaro.server.shared.TakesUpTo;
 import elvaro.server.tasting.TableService.TasterSheets;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
@@ -32,6 +33,7 @@ class TableController {
     }
 
     /** Hands a sheet in; sent again, it is there once. */
+    @TakesUpTo(TakesUpTo.FROM_STRANGERS)
     @PutMapping("/taste/sheets/{sheetId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void handIn(

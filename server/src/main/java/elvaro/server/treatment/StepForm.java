@@ -1,5 +1,6 @@
 package elvaro.server.treatment;
 
+import elvaro.server.shared.Answers;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
@@ -24,4 +25,4 @@ public record StepForm(
         @NotNull @Size(max = 1000, message = "The note is too long.")
         String words,
 
-        @NotNull Map<String, String> answers) {}
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {}

@@ -3,6 +3,7 @@ package elvaro.server.treatment;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.TreatmentKind;
+import elvaro.server.shared.Answers;
 import elvaro.server.shared.Refusal;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -50,7 +51,7 @@ public record TreatmentForm(
         boolean rawGarlicOrHerbs,
         boolean oil,
         boolean spirit,
-        @NotNull Map<String, String> answers) {
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {
 
     /**
      * For how many days it goes on before the piece hangs; 0 for most.

@@ -2,6 +2,7 @@ package elvaro.server.trial;
 
 import elvaro.core.trial.Factor;
 import elvaro.core.trial.TrialMeasure;
+import elvaro.server.shared.Answers;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -53,7 +54,7 @@ record TrialForm(
         @Nullable UUID protocolId,
 
         @Nullable Boolean waitTogether,
-        @NotNull Map<String, String> answers) {
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {
 
     /** For how many days something is done before anything hangs, where all wait for it; else 0. */
     int waitsDays() {

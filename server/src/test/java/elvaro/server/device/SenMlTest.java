@@ -18,7 +18,7 @@ class SenMlTest {
     private static final Instant NOW = Instant.parse("2026-02-01T00:00:00Z");
 
     private static List<Measured> resolve(String pack) {
-        return SenMl.resolve(new JsonMapper().createParser(pack.replace('\'', '"')), NOW);
+        return SenMl.resolve(new JsonMapper().createParser(pack.replace('\'', '"')), 8, NOW);
     }
 
     private static String shown(List<Measured> records) {
