@@ -15,3 +15,6 @@ export const useChanges = (from: string, to: string) =>
     placeholderData: (before) => before,
     retry: false,
   });
+
+/** Goes along the whole record and says whether it is what was written. */
+export const checkRecord = () => answer(api.GET('/api/record/chain'));

@@ -83,8 +83,8 @@ export function PieceLog({ piece }: { piece: PieceView }) {
               >
                 {title(entry, units.weight)}
                 <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>
-                  {entry.words && ` ${entry.words}`} {entry.corrects && entry.stands && '(corrects an entry)'}{' '}
-                  {entry.by}
+                  {entry.words && ` ${entry.words}`} {entry.cameWith}{' '}
+                  {entry.corrects && entry.stands && '(corrects an entry)'} {entry.by}
                 </Typography>
                 {look && <LookEntry look={look} pieceId={piece.card.id} />}
               </Typography>

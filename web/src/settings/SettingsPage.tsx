@@ -1,17 +1,15 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import { Link } from 'react-router';
 import { useSession } from '../api/house';
 import { Page, Waiting } from '../kit/Page';
 import { Chambers } from './Chambers';
 import { MyCalendar } from './MyCalendar';
 import { MyPassword } from './MyPassword';
 import { MyUnits } from './MyUnits';
-import { Part } from './Part';
 import { People } from './People';
 import { PriceList } from './PriceList';
 import { Probes } from './Probes';
 import { SignOut } from './SignOut';
+import { TheRecord } from './TheRecord';
 import { Workshop } from './Workshop';
 
 export default function SettingsPage() {
@@ -33,19 +31,7 @@ export default function SettingsPage() {
             <People me={me.id} />
           </>
         )}
-        <Part
-          title="The record"
-          about="All that is kept can leave as files other programs read, and come back; a backup is made where Elvaro runs."
-        >
-          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-            <Button variant="outlined" component={Link} to="/exchange">
-              Export and import
-            </Button>
-            <Button variant="outlined" component={Link} to="/record/changes">
-              What was changed
-            </Button>
-          </Box>
-        </Part>
+        <TheRecord />
         <MyCalendar />
         <MyPassword />
       </Box>

@@ -48,6 +48,10 @@ final class ServerUnderTest implements AutoCloseable {
         return server;
     }
 
+    int port() {
+        return port;
+    }
+
     private boolean ready() {
         try {
             HttpURLConnection connection =

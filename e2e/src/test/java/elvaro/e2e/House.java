@@ -105,9 +105,9 @@ final class House {
             ProcessBuilder process =
                     new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile());
             Map<String, String> environment = process.environment();
-            environment.put(
-                    "ELVARO_DB_URL",
-                    environment.get("ELVARO_DB_URL") + "_" + name + OF_THIS_PROCESS + "?createDatabaseIfNotExist=true");
+            String database = environment.get("ELVARO_DB_URL") + "_" + name + OF_THIS_PROCESS;
+            environment.put("ELVARO_DB_URL", database);
+            environment.put("ELVARO_DB_OWNER_URL", database + "?createDatabaseIfNotExist=true");
             environment.put("ELVARO_HTTP_PORT", String.valueOf(port));
             if (name.equals("weeks")) {
                 environment.put("ELVARO_CLOCK_FILE", clock.toString());

@@ -119,6 +119,7 @@ class LauncherIT {
         client.must(client.signIn(House.OWNER, House.PASSWORD));
         client.chamber(OWN_CHAMBER, 5000);
         assertThat(said("status")).startsWith("Elvaro runs at http://127.0.0.1:" + httpPort);
+        assertThat(said("check")).startsWith("Checked: 1 workshops").contains("rows of the record are as they were");
         assertThat(said("start", "--empty")).startsWith("Elvaro runs already");
         Path backup = backedUpWhile(client);
         assertThat(said("stop")).isEqualTo("Ended.");
@@ -174,13 +175,64 @@ class LauncherIT {
         Path flipped = Files.write(tools.resolve("flipped"), whole);
         assertThat(said("restore", flipped.toString())).contains("Nothing was changed.");
         assertThat(said("restore", tools.resolve("none").toString())).contains("cannot be read");
+        forgedOnesDoNothing(backup);
         assertThat(folder.resolve("db")).doesNotExist();
+        assertThat(said("restore", backup.toString(), "--key", "0000 0000 0000 0000"))
+                .contains("not with 0000");
         assertThat(said("restore", backup.toString()))
+                .contains("It is signed with the key ")
                 .containsPattern("Checked: 1 workshops, [1-9][0-9]* finished pieces, every ledger closes.")
                 .contains("'./elvaro start' goes on with it.");
         assertThat(folder.resolve("house")).hasContent("empty\n");
         new ServerSocket(dbPort).close();
         folder = own;
+    }
+
+    /** Whoever has a backup in hand puts commands into it, or says it is of another time, and makes its checksums anew. */
+    private void forgedOnesDoNothing(Path backup) throws Exception {
+        Path ran = tools.resolve("ran");
+        String commands = "\\! touch %1$s\nsystem touch %1$s;\nsource %1$s\n".formatted(ran);
+        Path forged = forged(backup, commands, "s/^house .*/house demo/", "about signature data.sql.gz");
+        assertThat(said("restore", forged.toString()))
+                .contains("was changed after it was signed. Nothing was changed.");
+        Path unsigned = forged(backup, commands, "", "about data.sql.gz");
+        assertThat(said("restore", unsigned.toString()))
+                .contains("is not signed")
+                .contains("Nothing was changed.");
+        said("restore", unsigned.toString(), "--unsigned");
+        assertThat(ran).doesNotExist();
+        Path newer = forged(backup, "", "s/^schema .*/schema 999/", "about data.sql.gz");
+        assertThat(said("restore", newer.toString(), "--unsigned")).contains("of a newer Elvaro");
+        deleteData();
+    }
+
+    private Path forged(Path backup, String commands, String about, String members) throws Exception {
+        Path work = Files.createTempDirectory(tools, "forged");
+        Files.writeString(work.resolve("commands"), commands);
+        Process process = new ProcessBuilder(
+                        "bash",
+                        "-c",
+                        "set -e; tar -xf $1; (cat commands; gzip -dc data.sql.gz) | gzip >d; mv d data.sql.gz; sed -i \"$2\" about;"
+                                + " sed -i '/data.sql.gz/d' about; sha256sum data.sql.gz >>about; tar -cf all $3",
+                        "-",
+                        backup.toString(),
+                        about,
+                        members)
+                .directory(work.toFile())
+                .inheritIO()
+                .start();
+        assertThat(process.waitFor()).isZero();
+        return work.resolve("all");
+    }
+
+    /** Of a restore that went through although it was forged: it had no command that did anything. */
+    private void deleteData() throws Exception {
+        if (Files.exists(folder.resolve("db"))) {
+            assertThat(new ProcessBuilder("rm", "-rf", folder.toString())
+                            .start()
+                            .waitFor())
+                    .isZero();
+        }
     }
 
     /** The folder is said to hold the demo, as if it had been loaded there: it is loaded once, which takes long enough. */

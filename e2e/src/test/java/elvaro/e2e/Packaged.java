@@ -65,7 +65,9 @@ final class Packaged {
         process.command().addAll(List.of("-jar", jar.toString()));
         process.command().addAll(List.of(words));
         process.environment().put("ELVARO_HTTP_PORT", "0");
-        process.environment().compute("ELVARO_DB_URL", (name, url) -> url + "_archive?createDatabaseIfNotExist=true");
+        String database = System.getenv("ELVARO_DB_URL") + "_archive";
+        process.environment().put("ELVARO_DB_URL", database);
+        process.environment().put("ELVARO_DB_OWNER_URL", database + "?createDatabaseIfNotExist=true");
         Path log = Files.createTempFile(BUILT, "packaged", ".log");
         try {
             if (process.redirectOutput(log.toFile()).start().waitFor() != 0) {

@@ -41,7 +41,7 @@ class SecurityConfig {
     }
 
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SignInLimit limit, ProblemWriter problems) {
+    SecurityFilterChain requests(HttpSecurity http, SignInLimit limit, ProblemWriter problems) {
         http.authorizeHttpRequests(
                         requests -> requests.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR)
                                 .permitAll()

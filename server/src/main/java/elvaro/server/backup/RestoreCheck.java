@@ -1,5 +1,7 @@
 package elvaro.server.backup;
 
+import elvaro.server.chain.ChainCheck;
+import elvaro.server.chain.ChainCheck.ChainState;
 import elvaro.server.hanging.LedgerAudit;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Role;
@@ -15,8 +17,9 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
 /**
- * Looks at a restored database and ends: whether every row has the rows it points at (a dump is loaded without asking), and
- * whether every closed ledger closes. Started by {@code ./elvaro restore} with {@code ELVARO_CHECK=true}.
+ * Looks at the database and ends: whether every row has the rows it points at (a dump is loaded without asking), whether every
+ * closed ledger closes, and whether the record is what was written. Started with {@code ELVARO_CHECK=true} by
+ * {@code ./elvaro restore} and {@code ./elvaro check}.
  */
 @Component
 @ConditionalOnProperty("elvaro.check")
@@ -27,27 +30,35 @@ class RestoreCheck {
     private final JdbcClient database;
     private final LedgerAudit ledgers;
     private final CurrentWorkshop current;
+    private final ChainCheck chain;
 
-    RestoreCheck(JdbcClient database, LedgerAudit ledgers, CurrentWorkshop current) {
+    RestoreCheck(JdbcClient database, LedgerAudit ledgers, CurrentWorkshop current, ChainCheck chain) {
         this.database = database;
         this.ledgers = ledgers;
         this.current = current;
+        this.chain = chain;
     }
 
     @EventListener
     void ready(ApplicationReadyEvent event) {
         List<String> faults = new ArrayList<>(strays());
         int finished = 0;
+        long links = 0;
         List<SignedIn> owners = owners();
         for (SignedIn owner : owners) {
             LedgerAudit.AuditResult found = current.actingAs(owner, ledgers::all);
             finished += found.finished();
             found.open().forEach(tag -> faults.add("The ledger of " + tag + " does not close."));
+            ChainState state = chain.of(owner.workshopId());
+            links += state.links();
+            faults.addAll(state.faults());
         }
         faults.forEach(fault -> System.out.println("Fault: " + fault));
         if (faults.isEmpty()) {
             System.out.printf(
-                    "Checked: %d workshops, %d finished pieces, every ledger closes.%n", owners.size(), finished);
+                    "Checked: %d workshops, %d finished pieces, every ledger closes; %d rows of the record are as they were"
+                            + " written.%n",
+                    owners.size(), finished, links);
         }
         int code = faults.isEmpty() ? 0 : NOT_WHOLE;
         System.exit(SpringApplication.exit(event.getApplicationContext(), () -> code));

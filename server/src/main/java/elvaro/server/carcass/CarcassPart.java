@@ -1,6 +1,7 @@
 package elvaro.server.carcass;
 
 import elvaro.core.game.Part;
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -13,6 +14,7 @@ import org.jspecify.annotations.NullUnmarked;
 /** Which part of which animal a piece is; its id is the piece's. */
 @Entity
 @Immutable
+@Chained("part of a carcass")
 @Table(name = "carcass_part")
 @NullUnmarked
 class CarcassPart extends WorkshopRow {

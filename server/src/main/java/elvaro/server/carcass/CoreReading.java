@@ -1,6 +1,7 @@
 package elvaro.server.carcass;
 
 import elvaro.core.game.Cooling.Core;
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
@@ -15,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 /** What somebody measured in an animal's core while it cooled. Never overwritten: another one corrects it. */
 @Entity
 @Immutable
+@Chained("core temperature")
 @Table(name = "carcass_core")
 @NullUnmarked
 class CoreReading extends WorkshopRow {

@@ -43,6 +43,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
     private final List<String> changes = new ArrayList<>();
     private final Set<UUID> freshPieces = new HashSet<>();
     private final Set<String> written = new HashSet<>();
+    private final Map<String, List<String>> brought = new HashMap<>();
     private final List<String> treatments = new ArrayList<>();
 
     private final List<Object[]> waiting = new ArrayList<>(ROWS_AT_ONCE);
@@ -251,6 +252,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
     }
 
     private void remember(ArchiveTable table, Object[] row) {
+        brought.computeIfAbsent(table.name(), each -> new ArrayList<>()).add((String) row[table.indexOf("id")]);
         switch (table.name()) {
             case "piece" -> freshPieces.add(UUID.fromString((String) row[table.indexOf("id")]));
             case "log_entry" -> written.add((String) row[table.indexOf("piece_id")]);
@@ -325,7 +327,8 @@ final class ArchiveImport implements ArchiveSource.Taker {
     void finish(boolean same) {
         remapping.raiseLotNumber();
         if (!same) {
-            remapping.coats(treatments);
+            Map<String, String> coats = remapping.coats(treatments);
+            brought.getOrDefault("log_entry", new ArrayList<>()).replaceAll(id -> coats.getOrDefault(id, id));
         }
         written.stream()
                 .filter(piece -> !freshPieces.contains(UUID.fromString(piece)))
@@ -333,6 +336,11 @@ final class ArchiveImport implements ArchiveSource.Taker {
                         "update piece set log_version = log_version + 1 where workshop_id = ? and id = ?",
                         workshop.toString(),
                         piece));
+    }
+
+    /** The ids of the rows that are new here, by table. */
+    Map<String, List<String>> fresh() {
+        return brought;
     }
 
     /** Pieces that are new here. */

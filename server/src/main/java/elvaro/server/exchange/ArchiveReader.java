@@ -1,6 +1,7 @@
 package elvaro.server.exchange;
 
 import elvaro.server.account.AccountService;
+import elvaro.server.chain.HouseKey;
 import elvaro.server.hanging.LedgerAudit;
 import elvaro.server.reading.AirHistory;
 import elvaro.server.settings.WorkshopService;
@@ -17,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.LongConsumer;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -38,6 +40,8 @@ class ArchiveReader {
     private final Changes changes;
     private final Validator validator;
     private final LongWork longWork;
+    private final ImportLinks imports;
+    private final HouseKey house;
 
     ArchiveReader(
             ArchiveFormat format,
@@ -51,7 +55,9 @@ class ArchiveReader {
             LedgerAudit ledgers,
             Changes changes,
             Validator validator,
-            LongWork longWork) {
+            LongWork longWork,
+            ImportLinks imports,
+            HouseKey house) {
         this.format = format;
         this.database = database;
         this.transaction = transaction;
@@ -64,6 +70,8 @@ class ArchiveReader {
         this.changes = changes;
         this.validator = validator;
         this.longWork = longWork;
+        this.imports = imports;
+        this.house = house;
     }
 
     /** Told how many rows of how many were read. */
@@ -76,11 +84,11 @@ class ArchiveReader {
      * @throws Refusal that says what is wrong; nothing was changed then
      */
     ArchiveTaken take(Path file, boolean dry, Progress progress) throws IOException {
-        Sealed.check(file);
+        Optional<String> key = Sealed.check(file);
         try (ArchiveSource source = new ArchiveSource(file, format)) {
             long of = source.head().allRows();
             ArchiveTaken taken = transaction.execute(status -> {
-                ArchiveTaken read = takeIn(source, dry, done -> progress.read(done, of));
+                ArchiveTaken read = takeIn(source, key, dry, done -> progress.read(done, of));
                 if (dry) {
                     status.setRollbackOnly();
                 }
@@ -90,13 +98,14 @@ class ArchiveReader {
         }
     }
 
-    private ArchiveTaken takeIn(ArchiveSource source, boolean dry, LongConsumer progress) {
+    private ArchiveTaken takeIn(ArchiveSource source, Optional<String> key, boolean dry, LongConsumer progress) {
         UUID workshop = current.person().workshopId();
         longWork.allow();
         workshops.lock();
         Map<String, Object> there = source.head().workshop();
         boolean same = workshop.toString().equals(there.get("id"));
-        List<String> told = new ArrayList<>();
+        List<String> told = new ArrayList<>(List.of(signed(key)));
+        source.fault().ifPresent(fault -> told.add("The record it was made from was not whole: " + fault));
         if (!same) {
             settings(there, told);
         }
@@ -104,6 +113,8 @@ class ArchiveReader {
         ArchiveImport rows = new ArchiveImport(database, workshop, remapping, people, air, source, progress);
         source.rows(rows);
         rows.finish(same);
+        imports.keep(
+                rows.fresh(), String.valueOf(there.get("name")), source.head().madeAt(), key);
         // What was read before the rows were written is outdated.
         entities.flush();
         entities.clear();
@@ -122,6 +133,16 @@ class ArchiveReader {
         told.addAll(rows.changes());
         return new ArchiveTaken(
                 dry, String.valueOf(there.get("name")), source.head().madeAt(), rows.taken(), told);
+    }
+
+    private String signed(Optional<String> key) {
+        return key.map(signer -> signer.equals(house.open())
+                        ? "It is signed with this house's own key."
+                        : ("It is signed with the key %s, which is not this house's: ask whoever gave it whether it is"
+                                        + " theirs. What it brings says so for ever.")
+                                .formatted(HouseKey.print(signer)))
+                .orElse(
+                        "It is not signed: nobody vouches that it is as it was written. What it brings says so for ever.");
     }
 
     /** An empty house takes over how the other one is set up; another one keeps its own, and must count the same money. */

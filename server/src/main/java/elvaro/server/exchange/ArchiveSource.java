@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
@@ -18,6 +19,8 @@ import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * An archive that is read from its head to its end, once. Whatever is wrong with it is a {@link Refusal} that says where;
@@ -29,8 +32,10 @@ final class ArchiveSource implements AutoCloseable {
 
     private static final int ALLOWANCE_BYTES = 1 << 20;
     private static final int MOST_PHOTO_BYTES = 15_000_000;
+    private static final int MOST_CHAIN_BYTES = 64_000;
+    private static final int LONGEST_FAULT = 300;
     private static final Pattern KNOWN_ENTRY =
-            Pattern.compile("record\\.json|schema\\.json|photos/[0-9a-f-]{36}\\.jpg");
+            Pattern.compile("record\\.json|schema\\.json|chain\\.json|photos/[0-9a-f-]{36}\\.jpg");
 
     private static final JsonFactory JSON = JsonFactory.builder()
             .streamReadConstraints(StreamReadConstraints.builder()
@@ -105,6 +110,24 @@ final class ArchiveSource implements AutoCloseable {
     private static Refusal notOne(String why) {
         return Refusal.wrong(
                 "bad-archive", "archive", "This is no archive of Elvaro, for %s. Nothing was taken in.".formatted(why));
+    }
+
+    /** Where the record it was made from was not whole any more, as it says itself; the first of it. */
+    Optional<String> fault() {
+        ZipEntry chain = zip.getEntry(ArchiveWriter.CHAIN);
+        if (chain == null) {
+            return Optional.empty();
+        }
+        try (InputStream in = zip.getInputStream(chain)) {
+            JsonNode faults =
+                    new JsonMapper().readTree(in.readNBytes(MOST_CHAIN_BYTES)).path("faults");
+            return faults.valueStream()
+                    .findFirst()
+                    .map(fault -> fault.asString(""))
+                    .map(fault -> fault.substring(0, Math.min(fault.length(), LONGEST_FAULT)));
+        } catch (IOException | JacksonException broken) {
+            throw notOne("its chain.json cannot be read");
+        }
     }
 
     Head head() {

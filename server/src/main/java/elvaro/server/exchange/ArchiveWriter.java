@@ -1,5 +1,7 @@
 package elvaro.server.exchange;
 
+import elvaro.server.chain.ChainCheck;
+import elvaro.server.chain.HouseKey;
 import elvaro.server.shared.CurrentWorkshop;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -14,6 +16,7 @@ import org.springframework.stereotype.Component;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.StreamWriteFeature;
 import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Writes the whole record of a workshop as an archive: a sealed ZIP file of {@code record.json}, its JSON Schema and the
@@ -22,17 +25,29 @@ import tools.jackson.core.json.JsonFactory;
 @Component
 class ArchiveWriter {
     static final String RECORD = "record.json";
+    static final String CHAIN = "chain.json";
     static final String SCHEMA = "schema.json";
 
     private final ArchiveFormat format;
     private final ArchiveSchema schema;
     private final CarriedRows rows;
     private final CurrentWorkshop current;
+    private final HouseKey key;
+    private final ChainCheck chain;
     private final Clock clock;
     private final JsonFactory json =
             JsonFactory.builder().disable(StreamWriteFeature.AUTO_CLOSE_TARGET).build();
 
-    ArchiveWriter(ArchiveFormat format, ArchiveSchema schema, CarriedRows rows, CurrentWorkshop current, Clock clock) {
+    ArchiveWriter(
+            ArchiveFormat format,
+            ArchiveSchema schema,
+            CarriedRows rows,
+            CurrentWorkshop current,
+            HouseKey key,
+            ChainCheck chain,
+            Clock clock) {
+        this.chain = chain;
+        this.key = key;
         this.format = format;
         this.schema = schema;
         this.rows = rows;
@@ -42,9 +57,13 @@ class ArchiveWriter {
 
     /** @param out is closed at the end; if it fails before, what was written has no seal */
     void write(OutputStream out) throws IOException {
-        Sealed.SealedStream sealed = new Sealed.SealedStream(out);
+        Sealed.SealedStream sealed = new Sealed.SealedStream(out, key);
         ZipOutputStream zip = new ZipOutputStream(sealed);
         zip.setComment(Sealed.BLANK);
+        entry(zip, CHAIN);
+        zip.write(
+                new JsonMapper().writeValueAsBytes(chain.signed(current.person().workshopId())));
+        zip.closeEntry();
         rows.atOneMoment(() -> {
             entry(zip, RECORD);
             try (JsonGenerator record = json.createGenerator(zip)) {

@@ -177,15 +177,24 @@ final class IdRemapping {
                 workshop.toString());
     }
 
-    /** The entry of a coat has an id made from its treatment's, by which it is taken back with it. */
-    void coats(Iterable<String> treatmentsThere) {
+    /**
+     * The entry of a coat has an id made from its treatment's, by which it is taken back with it.
+     *
+     * @return what became of each id
+     */
+    Map<String, String> coats(Iterable<String> treatmentsThere) {
+        Map<String, String> renamed = new HashMap<>();
         for (String each : treatmentsThere) {
             UUID there = UUID.fromString(each);
+            String was = idHere(Ids.after(there, "coat")).toString();
+            String now = Ids.after(idHere(there), "coat").toString();
+            renamed.put(was, now);
             database.update(
                     "update log_entry set id = ? where workshop_id = ? and id = ? and kind = 'COAT_ON'",
-                    Ids.after(idHere(there), "coat").toString(),
+                    now,
                     workshop.toString(),
-                    idHere(Ids.after(there, "coat")).toString());
+                    was);
         }
+        return renamed;
     }
 }

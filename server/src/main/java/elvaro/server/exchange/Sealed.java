@@ -1,38 +1,56 @@
 package elvaro.server.exchange;
 
+import elvaro.server.chain.HouseKey;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Sha256;
 import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.channels.SeekableByteChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.util.Arrays;
 import java.util.HexFormat;
+import java.util.Optional;
 
 /**
- * The seal of an archive: the comment a ZIP file ends with is the SHA-256, in 64 hexadecimal digits, of all that comes
- * before it. A byte that was lost or changed on the way is noticed wherever it stood, and any tool still opens the file.
+ * The seal of an archive: the comment a ZIP file ends with is the SHA-256, in 64 hexadecimal digits, of all that comes before
+ * it; then, after a space each, the public part of a house's key and its signature of the line {@code elvaro-archive|SHA-256},
+ * both in Base64. A byte that was lost or changed on the way is noticed wherever it stood, any tool still opens the file, and
+ * nobody who lacks the key can seal another content in that house's name. A seal may end after the digest: it is then whole,
+ * and nobody vouches for it.
  */
 final class Sealed {
-    static final int LENGTH = 64;
+    private static final int DIGEST = 64;
+    private static final int KEY = 60;
+    private static final int SIGNATURE = 88;
+    static final int LENGTH = DIGEST + 1 + KEY + 1 + SIGNATURE;
 
     /** What the comment is while the file is written. */
     static final String BLANK = "0".repeat(LENGTH);
 
     private Sealed() {}
 
-    /** @throws Refusal if the file does not end with its seal */
-    static void check(Path file) throws IOException {
+    /**
+     * @return the public part of the key it is signed with; absent where it is not signed
+     * @throws Refusal if the file does not end with its seal
+     */
+    static Optional<String> check(Path file) throws IOException {
         long size = Files.size(file);
+        int length = commentLength(file, size, LENGTH) ? LENGTH : DIGEST;
+        if (size <= length) {
+            throw broken();
+        }
         MessageDigest digest = Sha256.digest();
-        byte[] seal;
+        String seal;
         try (InputStream in = Files.newInputStream(file)) {
             byte[] buffer = new byte[1 << 16];
-            for (long left = size - LENGTH; left > 0; ) {
+            for (long left = size - length; left > 0; ) {
                 int read = in.read(buffer, 0, (int) Math.min(buffer.length, left));
                 if (read < 0) {
                     throw new IOException("The file became shorter while it was read");
@@ -40,16 +58,44 @@ final class Sealed {
                 digest.update(buffer, 0, read);
                 left -= read;
             }
-            seal = in.readNBytes(LENGTH);
+            seal = new String(in.readNBytes(length), StandardCharsets.ISO_8859_1);
         }
         String found = HexFormat.of().formatHex(digest.digest());
-        if (size <= LENGTH || !found.equals(new String(seal, StandardCharsets.ISO_8859_1))) {
-            throw Refusal.wrong(
-                    "broken-seal",
-                    "archive",
-                    "This is no whole archive of Elvaro: it was cut short, changed on the way, or is another file."
-                            + " Nothing was taken in; fetch it again from where it was made.");
+        if (!seal.startsWith(found)) {
+            throw broken();
         }
+        if (length == DIGEST) {
+            return Optional.empty();
+        }
+        String key = seal.substring(DIGEST + 1, DIGEST + 1 + KEY);
+        if (!HouseKey.signed(key, words(found), seal.substring(LENGTH - SIGNATURE))) {
+            throw broken();
+        }
+        return Optional.of(key);
+    }
+
+    /** A ZIP file says before its comment how long it is (APPNOTE 4.3.16). */
+    private static boolean commentLength(Path file, long size, int length) throws IOException {
+        if (size < length + Short.BYTES) {
+            return false;
+        }
+        try (SeekableByteChannel channel = Files.newByteChannel(file)) {
+            ByteBuffer said = ByteBuffer.allocate(Short.BYTES).order(ByteOrder.LITTLE_ENDIAN);
+            channel.position(size - length - Short.BYTES).read(said);
+            return said.flip().remaining() == Short.BYTES && Short.toUnsignedInt(said.getShort()) == length;
+        }
+    }
+
+    private static byte[] words(String digest) {
+        return ("elvaro-archive|" + digest).getBytes(StandardCharsets.US_ASCII);
+    }
+
+    private static Refusal broken() {
+        return Refusal.wrong(
+                "broken-seal",
+                "archive",
+                "This is no whole archive of Elvaro: it was cut short, changed on the way, or is another file."
+                        + " Nothing was taken in; fetch it again from where it was made.");
     }
 
     /** Writes through, and puts the seal in the place of the last bytes when it is closed. */
@@ -57,10 +103,12 @@ final class Sealed {
         private final MessageDigest digest = Sha256.digest();
         private final byte[] held = new byte[LENGTH];
         private int holding;
+        private final HouseKey key;
         private boolean closed;
 
-        SealedStream(OutputStream out) {
+        SealedStream(OutputStream out, HouseKey key) {
             super(out);
+            this.key = key;
         }
 
         @Override
@@ -101,7 +149,9 @@ final class Sealed {
             if (!Arrays.equals(held, BLANK.getBytes(StandardCharsets.ISO_8859_1))) {
                 throw new IOException("There is no place for the seal");
             }
-            out.write(HexFormat.of().formatHex(digest.digest()).getBytes(StandardCharsets.ISO_8859_1));
+            String found = HexFormat.of().formatHex(digest.digest());
+            String seal = "%s %s %s".formatted(found, key.open(), key.sign(words(found)));
+            out.write(seal.getBytes(StandardCharsets.ISO_8859_1));
             out.close();
         }
     }

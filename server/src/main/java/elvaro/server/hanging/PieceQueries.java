@@ -30,6 +30,7 @@ import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.ChainOrigins;
 import elvaro.server.shared.Refusal;
 import java.time.Clock;
 import java.time.Instant;
@@ -44,6 +45,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -54,6 +56,7 @@ public class PieceQueries {
     private final PieceReader pieces;
     private final LogReader entries;
     private final PieceLogs logs;
+    private final ChainOrigins origins;
     private final FiguresService figures;
     private final DecisionService decisions;
     private final AccountService accounts;
@@ -69,6 +72,7 @@ public class PieceQueries {
             PieceReader pieces,
             LogReader entries,
             PieceLogs logs,
+            ChainOrigins origins,
             FiguresService figures,
             DecisionService decisions,
             AccountService accounts,
@@ -82,6 +86,7 @@ public class PieceQueries {
         this.pieces = pieces;
         this.entries = entries;
         this.logs = logs;
+        this.origins = origins;
         this.figures = figures;
         this.decisions = decisions;
         this.accounts = accounts;
@@ -186,13 +191,17 @@ public class PieceQueries {
         Map<UUID, String> names = accounts.names();
         List<LogEntry> all = entries.ofPieces(pieceIds);
         Set<UUID> replaced = PieceLog.replaced(all.stream().map(LogEntry::fact).toList());
+        Map<UUID, String> came = origins.of(all.stream().map(LogEntry::id).toList());
         return all.stream()
                 .collect(Collectors.groupingBy(
                         LogEntry::pieceId,
-                        Collectors.mapping(entry -> entryView(entry, names, replaced), Collectors.toList())));
+                        Collectors.mapping(
+                                entry -> entryView(entry, names, replaced, came.get(entry.id())),
+                                Collectors.toList())));
     }
 
-    private static EntryView entryView(LogEntry entry, Map<UUID, String> names, Set<UUID> replaced) {
+    private static EntryView entryView(
+            LogEntry entry, Map<UUID, String> names, Set<UUID> replaced, @Nullable String cameWith) {
         return new EntryView(
                 entry.id(),
                 entry.kind(),
@@ -206,7 +215,8 @@ public class PieceQueries {
                 entry.recordedAt(),
                 names.getOrDefault(entry.accountId(), ""),
                 entry.correctsId(),
-                !replaced.contains(entry.id()) && entry.kind() != LogFactKind.TAKEN_BACK);
+                !replaced.contains(entry.id()) && entry.kind() != LogFactKind.TAKEN_BACK,
+                cameWith);
     }
 
     /** When a share of the green weight will be gone. */

@@ -55,6 +55,7 @@ public record PieceView(
      * @param cause why it was thrown away; absent for the rest, and where nobody said
      * @param estimated whether there was no scale: such a weight counts in no figure
      * @param stands whether no other entry corrects it
+     * @param cameWith what archive brought it, and whether that was signed; absent for what was written here
      */
     public record EntryView(
             UUID id,
@@ -69,5 +70,6 @@ public record PieceView(
             Instant recordedAt,
             String by,
             @Nullable UUID corrects,
-            boolean stands) {}
+            boolean stands,
+            @Nullable String cameWith) {}
 }

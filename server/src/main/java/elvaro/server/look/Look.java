@@ -1,6 +1,7 @@
 package elvaro.server.look;
 
 import elvaro.core.inspection.Observation;
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -18,6 +19,7 @@ import org.jspecify.annotations.NullUnmarked;
 /** What was seen, under the id of the log entry that says when and by whom. Written once. */
 @Entity
 @Immutable
+@Chained("look")
 @Table(name = "look")
 @NullUnmarked
 class Look extends WorkshopRow {

@@ -1,5 +1,6 @@
 package elvaro.server.look;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -12,6 +13,7 @@ import org.jspecify.annotations.NullUnmarked;
 /** A picture of a look. Written once. */
 @Entity
 @Immutable
+@Chained("picture")
 @Table(name = "look_photo")
 @NullUnmarked
 class LookPhoto extends WorkshopRow {

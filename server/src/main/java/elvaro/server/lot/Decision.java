@@ -1,14 +1,18 @@
 package elvaro.server.lot;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.NullUnmarked;
 
 /** A dubious value that a person decided to keep, and why. Never changed. */
 @Entity
+@Immutable
+@Chained("questioned value")
 @Table(name = "decision")
 @NullUnmarked
 public class Decision extends WorkshopRow {

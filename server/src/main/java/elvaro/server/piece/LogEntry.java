@@ -4,6 +4,7 @@ import elvaro.core.ledger.DiscardCause;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Stream;
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -19,6 +20,7 @@ import org.jspecify.annotations.Nullable;
 /** One thing that happened to a piece. Written once; a wrong one is corrected by another that names it. */
 @Entity
 @Immutable
+@Chained("entry of the log")
 @Table(name = "log_entry")
 @NullUnmarked
 public class LogEntry extends WorkshopRow {

@@ -1,6 +1,7 @@
 package elvaro.server.piece;
 
 import elvaro.server.chamber.Chamber;
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.JoinColumn;
@@ -13,6 +14,7 @@ import org.jspecify.annotations.NullUnmarked;
 /** From where to where a piece was moved, under the id of the log entry that says when and by whom. Written once. */
 @Entity
 @Immutable
+@Chained("move")
 @Table(name = "piece_move")
 @NullUnmarked
 public class PieceMove extends WorkshopRow {

@@ -1,5 +1,6 @@
 package elvaro.server.prepare;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
@@ -11,6 +12,7 @@ import org.jspecify.annotations.NullUnmarked;
 /** A step ticked, or its tick taken off again. Written once; the last word about a step counts. */
 @Entity
 @Immutable
+@Chained("step of the preparation")
 @Table(name = "preparation_tick")
 @NullUnmarked
 public class PreparationTick extends WorkshopRow {

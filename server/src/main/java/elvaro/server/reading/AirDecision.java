@@ -1,5 +1,6 @@
 package elvaro.server.reading;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -7,10 +8,13 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.NullUnmarked;
 
 /** What a person decided about warm air, or about a silence. Never changed; a second decision stands beside the first. */
 @Entity
+@Immutable
+@Chained("decision about air")
 @Table(name = "air_decision")
 @NullUnmarked
 class AirDecision extends WorkshopRow {

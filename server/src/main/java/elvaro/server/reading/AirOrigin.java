@@ -1,5 +1,6 @@
 package elvaro.server.reading;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  */
 @Entity
 @Immutable
+@Chained("file of air")
 @Table(name = "air_origin")
 @NullUnmarked
 class AirOrigin extends WorkshopRow {

@@ -1,5 +1,6 @@
 package elvaro.server.reading;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
@@ -11,6 +12,7 @@ import org.jspecify.annotations.NullUnmarked;
 /** A silence of over six hours into which a file was laid afterwards. Nobody watched then, whatever they say: it stays an event. */
 @Entity
 @Immutable
+@Chained("filled silence")
 @Table(name = "filled_silence")
 @NullUnmarked
 class FilledSilence extends WorkshopRow {

@@ -10,6 +10,8 @@ import elvaro.core.ledger.Ledger;
 import elvaro.core.working.Quantity;
 import elvaro.core.working.Units;
 import elvaro.server.account.AccountService;
+import elvaro.server.chain.ChainCheck;
+import elvaro.server.chain.ChainCheck.ChainState;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.forecast.FinishedPieces;
@@ -26,6 +28,7 @@ import elvaro.server.reading.AirService.DayView;
 import elvaro.server.reading.AirView.AirEventView;
 import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import elvaro.server.stock.StockFlows;
 import java.time.Instant;
@@ -59,6 +62,8 @@ public class PeriodReport {
     private final DecisionService decisions;
     private final ChangeReader changes;
     private final AccountService people;
+    private final ChainCheck chain;
+    private final CurrentWorkshop current;
 
     PeriodReport(
             WorkshopService workshops,
@@ -70,7 +75,9 @@ public class PeriodReport {
             AirService air,
             DecisionService decisions,
             ChangeReader changes,
-            AccountService people) {
+            AccountService people,
+            ChainCheck chain,
+            CurrentWorkshop current) {
         this.workshops = workshops;
         this.lots = lots;
         this.pieces = pieces;
@@ -81,6 +88,8 @@ public class PeriodReport {
         this.decisions = decisions;
         this.changes = changes;
         this.people = people;
+        this.chain = chain;
+        this.current = current;
     }
 
     /** The days reported on, by the clock of the workshop. */
@@ -134,7 +143,14 @@ public class PeriodReport {
                         each.what().toLowerCase(Locale.ROOT),
                         each.words(),
                         each.by())));
-        return paper.sentence(changed.isEmpty() ? "Nothing." : "")
+        paper.sentence(changed.isEmpty() ? "Nothing." : "").heading("Whether this is what was written");
+        ChainState state = chain.of(current.person().workshopId());
+        state.faults().forEach(paper::sentence);
+        return paper.sentence(
+                        state.faults().isEmpty()
+                                ? "Every one of %d rows of the record is as it was written and in its place. Hash of the last: %s."
+                                        .formatted(state.links(), state.head())
+                                : "")
                 .sentence("What is kept here supports a hygiene plan and replaces none; the law of the place and those"
                         + " licensed to inspect come first.")
                 .pdf();

@@ -214,7 +214,7 @@ public class RecordService {
         Standing standing = entry.corrects() != null || entry.kind() == LogFactKind.TAKEN_BACK
                 ? Standing.CORRECTS
                 : entry.stands() ? Standing.STANDS : Standing.REPLACED;
-        String words = look == null
+        String said = look == null
                 ? entry.words()
                 : "%s: %s. %s. %s"
                         .formatted(
@@ -225,6 +225,9 @@ public class RecordService {
                                         .collect(Collectors.joining("; ")),
                                 entry.words())
                         .strip();
+        String words = entry.cameWith() == null
+                ? said
+                : "%s %s".formatted(said, entry.cameWith()).strip();
         return new RecordRow(
                 entry.happenedAt(),
                 entry.recordedAt(),

@@ -30,6 +30,9 @@ public class Changes implements PostInsertEventListener, PostUpdateEventListener
     private static final String RAISE =
             "insert into workshop_change values (:workshop, 1) on duplicate key update number = number + 1";
 
+    /** The same with a plain parameter. Whoever raised it is alone with the workshop until the transaction's end. */
+    static final String RAISE_ONE = RAISE.replace(":workshop", "?");
+
     private final Set<SharedSessionContractImplementor> writing = ConcurrentHashMap.newKeySet();
     private final JdbcClient database;
     private final CurrentWorkshop current;

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 /** A fact an inspector is shown was changed: what it was, what it became, when, by whom and why. Written once. */
 @Entity
 @Immutable
+@Chained("change of a fact")
 @Table(name = "fact_change")
 @NullUnmarked
 public class FactChange extends WorkshopRow {

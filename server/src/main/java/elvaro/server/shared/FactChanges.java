@@ -34,9 +34,13 @@ class FactChanges implements PostInsertEventListener, PostUpdateEventListener, P
             values (:id, :workshop, :subjectId, :subject, :fact, :was, :became, :why, :at, :account)""";
 
     private final Map<Class<?>, Map<String, Inspected>> facts = new ConcurrentHashMap<>();
+    private static final String FACT_CHANGE = "fact_change";
+
+    private final Chain chain;
     private final Clock clock;
 
-    FactChanges(Clock clock, EntityManagerFactory entities) {
+    FactChanges(Chain chain, Clock clock, EntityManagerFactory entities) {
+        this.chain = chain;
         this.clock = clock;
         EventListenerRegistry listeners =
                 entities.unwrap(SessionFactoryImplementor.class).getEventListenerRegistry();
@@ -91,19 +95,22 @@ class FactChanges implements PostInsertEventListener, PostUpdateEventListener, P
         String subject = row.inspectedName();
         String why = row.why();
         Optional<UUID> account = CurrentWorkshop.accountId();
-        session.getTransactionCompletionCallbacks().registerCallback((BeforeCompletionCallback)
-                each -> each.createNativeMutationQuery(WRITE)
-                        .setParameter("id", UUID.randomUUID())
-                        .setParameter("workshop", (UUID) each.getTenantIdentifierValue())
-                        .setParameter("subjectId", row.id())
-                        .setParameter("subject", subject)
-                        .setParameter("fact", fact)
-                        .setParameter("was", was)
-                        .setParameter("became", became)
-                        .setParameter("why", why)
-                        .setParameter("at", clock.instant().truncatedTo(ChronoUnit.MICROS))
-                        .setParameter("account", account.orElse(null), UUID.class)
-                        .executeUpdate());
+        UUID id = UUID.randomUUID();
+        session.getTransactionCompletionCallbacks().registerCallback((BeforeCompletionCallback) each -> {
+            each.createNativeMutationQuery(WRITE)
+                    .setParameter("id", id)
+                    .setParameter("workshop", (UUID) each.getTenantIdentifierValue())
+                    .setParameter("subjectId", row.id())
+                    .setParameter("subject", subject)
+                    .setParameter("fact", fact)
+                    .setParameter("was", was)
+                    .setParameter("became", became)
+                    .setParameter("why", why)
+                    .setParameter("at", clock.instant().truncatedTo(ChronoUnit.MICROS))
+                    .setParameter("account", account.orElse(null), UUID.class)
+                    .executeUpdate();
+            chain.add(each, FACT_CHANGE, id);
+        });
     }
 
     @Override

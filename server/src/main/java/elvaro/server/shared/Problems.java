@@ -159,6 +159,10 @@ class Problems extends ResponseEntityExceptionHandler {
             HttpHeaders headers,
             HttpStatusCode status,
             WebRequest request) {
+        Throwable beneath = unreadable.getMostSpecificCause();
+        if (beneath instanceof Refusal refusal) { // of the body itself, as too large
+            return handleExceptionInternal(unreadable, said(refusal), headers, refusal.status(), request);
+        }
         ProblemDetail problem = problem(
                 HttpStatus.BAD_REQUEST,
                 "unreadable",

@@ -1,5 +1,6 @@
 package elvaro.server.stock;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
@@ -10,6 +11,7 @@ import org.jspecify.annotations.NullUnmarked;
 /** Meat bought for a grind, and how much of it went in. */
 @Entity
 @Immutable
+@Chained("bought making")
 @Table(name = "making_bought")
 @NullUnmarked
 class MakingBought extends WorkshopRow {

@@ -1,5 +1,6 @@
 package elvaro.server.stock;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -16,6 +17,7 @@ import org.jspecify.annotations.Nullable;
 /** A pack as it was made. Written once; what is left of it follows from what went out. */
 @Entity
 @Immutable
+@Chained("pack")
 @Table(name = "pack")
 @NullUnmarked
 class Pack extends WorkshopRow {

@@ -1,5 +1,6 @@
 package elvaro.server.stock;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -15,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 /** What was taken out of a pack. Written once; a slip is taken back by another row. */
 @Entity
 @Immutable
+@Chained("pack that went out")
 @Table(name = "pack_out")
 @NullUnmarked
 class PackOut extends WorkshopRow {

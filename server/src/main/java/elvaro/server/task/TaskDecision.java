@@ -3,6 +3,7 @@ package elvaro.server.task;
 import elvaro.core.schedule.Agenda.AgendaDecision;
 import elvaro.core.schedule.Agenda.TaskVerdict;
 import elvaro.core.schedule.Work;
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -17,6 +18,7 @@ import org.jspecify.annotations.NullUnmarked;
 /** What a person decided about one task of a piece's plan. Written once; the last word about a task counts. */
 @Entity
 @Immutable
+@Chained("decision about a task")
 @Table(name = "task_decision")
 @NullUnmarked
 public class TaskDecision extends WorkshopRow {

@@ -1,5 +1,6 @@
 package elvaro.server.tasting;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
@@ -14,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 /** What a taster handed in for one round, by codes as it was answered. Written once. */
 @Entity
 @Immutable
+@Chained("sheet of a taster")
 @Table(name = "tasting_sheet")
 @NullUnmarked
 class TastingSheet extends WorkshopRow {

@@ -2,6 +2,7 @@ package elvaro.server.treatment;
 
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.DoseUnit;
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -14,6 +15,7 @@ import org.jspecify.annotations.NullUnmarked;
 /** How much of a treatment was used, told afterwards, under the id of its log entry. Written once; the last one counts. */
 @Entity
 @Immutable
+@Chained("dose")
 @Table(name = "treatment_used")
 @NullUnmarked
 class DoseUsed extends WorkshopRow {

@@ -1,5 +1,6 @@
 package elvaro.server.treatment;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
@@ -12,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 /** A step that was done, under the id of its log entry. Written once. */
 @Entity
 @Immutable
+@Chained("step of a treatment")
 @Table(name = "treatment_step")
 @NullUnmarked
 class StepDone extends WorkshopRow {

@@ -4,6 +4,7 @@ import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.Recipe;
 import elvaro.core.treatment.TreatmentKind;
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
@@ -20,6 +21,7 @@ import org.jspecify.annotations.Nullable;
 /** What was done to a piece, under the id of the log entry that says when and by whom. Written once. */
 @Entity
 @Immutable
+@Chained("treatment")
 @Table(name = "treatment")
 @NullUnmarked
 class Treatment extends WorkshopRow {

@@ -1,5 +1,6 @@
 package elvaro.server.trial;
 
+import elvaro.server.shared.Chained;
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
@@ -12,6 +13,7 @@ import org.jspecify.annotations.NullUnmarked;
 /** A file of another house that was taken in: a protocol to follow, or what came of one. Written once. */
 @Entity
 @Immutable
+@Chained("protocol taken in")
 @Table(name = "protocol_file")
 @NullUnmarked
 class TakenIn extends WorkshopRow {

@@ -2,6 +2,7 @@ package elvaro.server.backup;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.chain.ChainCheck;
 import elvaro.server.hanging.LedgerAudit;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.support.Bodies;
@@ -23,15 +24,18 @@ class RestoreCheckIT {
         Client client = owner.client();
         String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
         client.must(client.write(piece, Bodies.entry("TURNED", 0)));
-        RestoreCheck check =
-                new RestoreCheck(database, RunningApp.bean(LedgerAudit.class), RunningApp.bean(CurrentWorkshop.class));
+        RestoreCheck check = new RestoreCheck(
+                database,
+                RunningApp.bean(LedgerAudit.class),
+                RunningApp.bean(CurrentWorkshop.class),
+                RunningApp.bean(ChainCheck.class));
         assertThat(check.strays()).isEmpty();
         new TransactionTemplate(RunningApp.bean(PlatformTransactionManager.class)).executeWithoutResult(planted -> {
             database.sql("set foreign_key_checks = 0").update();
-            database.sql("update log_entry set piece_id = ? where piece_id = ?")
+            database.sql("update piece set lot_id = ? where id = ?")
                     .params(UUID.randomUUID(), UUID.fromString(piece))
                     .update();
-            assertThat(check.strays()).singleElement().asString().contains("of log_entry point at no piece");
+            assertThat(check.strays()).singleElement().asString().contains("of piece point at no lot");
             planted.setRollbackOnly();
             database.sql("set foreign_key_checks = 1").update();
         });

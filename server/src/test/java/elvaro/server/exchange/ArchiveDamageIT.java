@@ -2,6 +2,7 @@ package elvaro.server.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.chain.HouseKey;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
@@ -161,7 +162,7 @@ class ArchiveDamageIT {
     /** Small on the way, many megabytes when it is unpacked. */
     private byte[] bomb() throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        ZipOutputStream zip = new ZipOutputStream(new Sealed.SealedStream(bytes));
+        ZipOutputStream zip = new ZipOutputStream(new Sealed.SealedStream(bytes, RunningApp.bean(HouseKey.class)));
         zip.setComment(Sealed.BLANK);
         zip.putNextEntry(new ZipEntry("record.json"));
         byte[] blank = new byte[1 << 20];

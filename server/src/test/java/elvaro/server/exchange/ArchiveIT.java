@@ -3,6 +3,7 @@ package elvaro.server.exchange;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.server.account.SetupService;
+import elvaro.server.chain.HouseKey;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.SignedIn;
 import elvaro.server.support.Bodies;
@@ -223,7 +224,7 @@ class ArchiveIT {
                         .valueStream()
                         .map(table -> table.path("fresh").asInt()))
                 .containsOnly(0);
-        assertThat(taken.get("changes")).isEmpty();
+        assertThat(taken.get("changes").toString()).isEqualTo("[\"It is signed with this house's own key.\"]");
         assertThat(owner.client().get("/api/pieces/" + meanwhile).status()).isEqualTo(200);
     }
 
@@ -284,5 +285,25 @@ class ArchiveIT {
                         hand.bytes("POST", "/api/exchange/archive", "application/zip", DEMO)
                                 .statusCode()))
                 .containsOnly(403);
+    }
+
+    /** Somebody opens an archive, changes it, and seals it with a key of their own. */
+    @Test
+    void what_a_forged_archive_brings_says_for_ever_that_it_came_and_whose_key_it_was(
+            Someone there, Someone here, JdbcClient database) throws IOException {
+        there.client().cut();
+        ObjectNode tree = Carried.opened(Carried.from(there.client())).tree();
+        HouseKey forger = new HouseKey("");
+        JsonNode taken = Carried.taken(here.client(), Carried.sealed(tree, forger));
+        assertThat(taken.get("changes").toString()).contains("key " + forger.print(), "not this house's");
+        String piece = database.sql("select id from piece where workshop_id = ?")
+                .param(here.person().workshopId().toString())
+                .query(String.class)
+                .list()
+                .get(0);
+        assertThat(here.client().text("/api/pieces/%s/record.csv".formatted(piece)))
+                .contains("Came with an archive of Test shop, signed with the key " + forger.print());
+        assertThat(here.client().get("/api/record/chain").body().at("/state/faults"))
+                .isEmpty();
     }
 }

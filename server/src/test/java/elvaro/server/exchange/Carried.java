@@ -1,6 +1,8 @@
 package elvaro.server.exchange;
 
+import elvaro.server.chain.HouseKey;
 import elvaro.server.support.Client;
+import elvaro.server.support.RunningApp;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -44,9 +46,17 @@ record Carried(Map<String, byte[]> entries) {
         return sealed(JSON.writeValueAsBytes(tree));
     }
 
+    static byte[] sealed(ObjectNode tree, HouseKey key) throws IOException {
+        return sealed(JSON.writeValueAsBytes(tree), key);
+    }
+
     static byte[] sealed(byte[] record) throws IOException {
+        return sealed(record, RunningApp.bean(HouseKey.class));
+    }
+
+    private static byte[] sealed(byte[] record, HouseKey key) throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        ZipOutputStream zip = new ZipOutputStream(new Sealed.SealedStream(bytes));
+        ZipOutputStream zip = new ZipOutputStream(new Sealed.SealedStream(bytes, key));
         zip.setComment(Sealed.BLANK);
         zip.putNextEntry(new ZipEntry("record.json"));
         zip.write(record);

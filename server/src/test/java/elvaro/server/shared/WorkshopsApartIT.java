@@ -475,6 +475,7 @@ class WorkshopsApartIT {
                         "air_hour",
                         "workshop",
                         "workshop_aud",
+                        "chain_form", // of what tables look like
                         "revision",
                         "setup_code",
                         "sign_in_attempt",

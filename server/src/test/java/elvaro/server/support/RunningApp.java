@@ -74,6 +74,10 @@ public class RunningApp implements ParameterResolver {
         return Integer.parseInt(CONTEXT.getEnvironment().getProperty("local.server.port", "0"));
     }
 
+    public static String property(String name) {
+        return CONTEXT.getEnvironment().getRequiredProperty(name);
+    }
+
     public static <T> T bean(Class<T> type) {
         return CONTEXT.getBean(type);
     }
