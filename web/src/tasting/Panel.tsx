@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schema } from '../api/client';
-import { refresh } from '../api/house';
+import { refresh, useSession } from '../api/house';
 import { DataTable } from '../kit/DataTable';
 import { ProblemNotice } from '../kit/Notices';
 
@@ -18,6 +18,7 @@ const of = (count: number, all: number): string => (all === 0 ? 'none yet' : `${
 
 /** Who tastes for this shop, and how they agree: for the shop only. */
 export function Panel({ tasters }: { tasters: Taster[] }) {
+  const mayForget = useSession().data?.me?.role === 'OWNER';
   const [leaving, setLeaving] = useState<Taster | null>(null);
   if (tasters.length === 0) {
     return null;
@@ -39,7 +40,7 @@ export function Panel({ tasters }: { tasters: Taster[] }) {
             <th scope="col">Sided with most</th>
             <th scope="col">Said the same twice</th>
             <th scope="col">Found the odd one</th>
-            <th scope="col" aria-label="Forget" />
+            {mayForget && <th scope="col" aria-label="Forget" />}
           </tr>
         </thead>
         <tbody>
@@ -50,16 +51,18 @@ export function Panel({ tasters }: { tasters: Taster[] }) {
               <td>{of(taster.agreed, taster.judged)}</td>
               <td>{of(taster.same, taster.repeated)}</td>
               <td>{of(taster.found, taster.tried)}</td>
-              <td>
-                <Button
-                  size="small"
-                  color="inherit"
-                  aria-label={`Forget ${taster.name}`}
-                  onClick={() => setLeaving(taster)}
-                >
-                  Forget
-                </Button>
-              </td>
+              {mayForget && (
+                <td>
+                  <Button
+                    size="small"
+                    color="inherit"
+                    aria-label={`Forget ${taster.name}`}
+                    onClick={() => setLeaving(taster)}
+                  >
+                    Forget
+                  </Button>
+                </td>
+              )}
             </tr>
           ))}
         </tbody>

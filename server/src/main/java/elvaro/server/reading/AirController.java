@@ -96,6 +96,7 @@ class AirController {
     }
 
     /** The columns of a logger's file, from its first lines. */
+    @PreAuthorize("hasRole('OWNER')")
     @PostMapping("/api/logger-files/columns")
     List<String> columns(@RequestBody @Valid HeadForm form) {
         return LoggerFile.columns(form.text());

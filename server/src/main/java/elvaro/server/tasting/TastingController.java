@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -111,6 +112,7 @@ class TastingController {
     }
 
     /** Takes a taster's name away for good; the answers stay. */
+    @PreAuthorize("hasRole('OWNER')")
     @PutMapping("/tasters/{id}/forget")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void forget(@PathVariable UUID id, @RequestBody @Valid TableVersion form) {
