@@ -3,6 +3,7 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
+import { Link } from 'react-router';
 import { signIn } from '../api/client';
 import { refresh } from '../api/house';
 import { ProblemNotice } from '../kit/Notices';
@@ -39,6 +40,9 @@ export function SignIn() {
         <ProblemNotice failure={enter.error} />
         <Button type="submit" variant="contained" size="large" disabled={enter.isPending}>
           Sign in
+        </Button>
+        <Button component={Link} to="/join" color="inherit">
+          I have a code, or forgot the password
         </Button>
       </Stack>
     </Door>

@@ -12,6 +12,7 @@ import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
 import { ProblemNotice } from '../kit/Notices';
+import { OneTimeCode } from './OneTimeCode';
 import { columns, Part } from './Part';
 import { offerUndo } from '../kit/undo';
 
@@ -24,6 +25,11 @@ const roles: Record<Role, string> = { OWNER: 'owner', BENCH_HAND: 'bench hand' }
 export function People({ me }: { me: string }) {
   const people = usePeople(true);
   const [adding, setAdding] = useState(false);
+  const [invited, setInvited] = useState<Schema['Invited'] | null>(null);
+  const invite = useMutation({
+    mutationFn: (id: string) => answer(api.PUT('/api/people/{id}/code', { params: { path: { id } } })),
+    onSuccess: setInvited,
+  });
   const change = useMutation({
     mutationFn: ({ to: { id, version, name, role, active } }: { from: Person; to: Person }) =>
       answer(
@@ -72,6 +78,16 @@ export function People({ me }: { me: string }) {
               >
                 {person.role === 'OWNER' ? 'Make bench hand' : 'Make owner'}
               </Button>
+              {person.active && (
+                <Button
+                  color="inherit"
+                  disabled={invite.isPending}
+                  onClick={() => invite.mutate(person.id)}
+                  aria-label={`New link for ${person.name}`}
+                >
+                  New link
+                </Button>
+              )}
               <Button
                 color="inherit"
                 onClick={() => change.mutate({ from: person, to: { ...person, active: !person.active } })}
@@ -83,9 +99,20 @@ export function People({ me }: { me: string }) {
           )}
         </Box>
       ))}
-      <ProblemNotice failure={people.error ?? change.error} />
+      <ProblemNotice failure={people.error ?? change.error ?? invite.error} />
+      {invited && (
+        <OneTimeCode
+          about={`Give this link to ${invited.person.name}, and to nobody else. It lets them choose a password, once, within a week. It is not shown again.`}
+          codes={[`${window.location.origin}/join#${invited.code}`]}
+        />
+      )}
       {adding ? (
-        <Add onDone={() => setAdding(false)} />
+        <Add
+          onDone={(added) => {
+            setAdding(false);
+            setInvited(added);
+          }}
+        />
       ) : (
         <Button variant="outlined" onClick={() => setAdding(true)} sx={{ justifySelf: 'start' }}>
           Add a person
@@ -97,19 +124,18 @@ export function People({ me }: { me: string }) {
 
 const New = fieldsOf<Schema['NewPerson']>();
 
-function Add({ onDone }: { onDone: () => void }) {
+function Add({ onDone }: { onDone: (invited: Schema['Invited']) => void }) {
   const form = useKeptForm<Schema['NewPerson']>(null, () => ({
     id: newId(),
     signInName: '',
     name: '',
     role: 'BENCH_HAND',
-    password: '',
   }));
   const add = useMutation({
     mutationFn: (body: Schema['NewPerson']) => answer(api.POST('/api/people', { body })),
-    onSuccess: async () => {
+    onSuccess: async (invited) => {
       await refresh();
-      onDone();
+      onDone(invited);
     },
   });
   return (
@@ -123,7 +149,6 @@ function Add({ onDone }: { onDone: () => void }) {
       <New.Text name="name" label="Their name" required />
       <New.Text name="signInName" label="Their sign-in name" type="email" autoComplete="off" required />
       <New.Choice name="role" label="Role" choices={roles} />
-      <New.Text name="password" label="First password" type="password" autoComplete="new-password" required />
       <Save busy={add.isPending} failure={add.error}>
         Add them
       </Save>

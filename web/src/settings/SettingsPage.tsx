@@ -3,7 +3,9 @@ import { useSession } from '../api/house';
 import { Page, Waiting } from '../kit/Page';
 import { Chambers } from './Chambers';
 import { MyCalendar } from './MyCalendar';
+import { MyCodes } from './MyCodes';
 import { MyPassword } from './MyPassword';
+import { MySessions } from './MySessions';
 import { MyUnits } from './MyUnits';
 import { People } from './People';
 import { PriceList } from './PriceList';
@@ -34,6 +36,8 @@ export default function SettingsPage() {
         <TheRecord />
         <MyCalendar />
         <MyPassword />
+        <MyCodes />
+        <MySessions />
       </Box>
     </Page>
   );

@@ -59,6 +59,7 @@ const MakingPage = lazy(() => import('../stock/MakingPage'));
 const RenderPage = lazy(() => import('../stock/RenderPage'));
 const PackPage = lazy(() => import('../stock/PackPage'));
 const RecallPage = lazy(() => import('../stock/RecallPage'));
+const Join = lazy(() => import('../account/Join'));
 const GuidePage = lazy(() => import('../guide/GuidePage'));
 
 const schemes = { LIGHT: 'light', DARK: 'dark', SYSTEM: 'system' } as const;
@@ -101,7 +102,13 @@ function Inside() {
   }
   const { me, ended } = session.data;
   if (!me) {
-    return <SignIn />;
+    return pathname === '/join' ? (
+      <Suspense fallback={<Waiting />}>
+        <Join />
+      </Suspense>
+    ) : (
+      <SignIn />
+    );
   }
   return (
     <>

@@ -221,6 +221,28 @@ class EverydayIT {
     }
 
     @Test
+    void somebody_is_invited_by_a_link_and_chooses_a_password_that_nobody_else_knows() {
+        String name = "ines-" + System.nanoTime() + "@brackenrow.example";
+        try (Visitor maren = Visitor.at(House.shop()).signedIn();
+                Visitor ines = Visitor.withPhone(House.shop()).arrives()) {
+            maren.go("Settings");
+            maren.press("Add a person");
+            maren.fill("Their name", "Ines Tarn");
+            maren.fill("Their sign-in name", name);
+            maren.press("Add them");
+            String link = maren.page.getByText("/join#").innerText();
+            ines.page.navigate(link);
+            ines.fill("New password", "ines tarn tarn");
+            ines.press("Go in");
+            ines.reads("guessed too soon");
+            ines.fill("New password", "lantern mossy quarry");
+            ines.press("Go in");
+            ines.sees("Room");
+            assertThat(ines.page.url()).doesNotContain("#");
+        }
+    }
+
+    @Test
     void a_rule_is_led_to_in_the_guide_and_back_leads_to_where_one_stood() {
         try (Visitor maren = Visitor.withPhone(House.demo()).signedIn()) {
             maren.page

@@ -119,6 +119,10 @@ class LauncherIT {
         client.must(client.signIn(House.OWNER, House.PASSWORD));
         client.chamber(OWN_CHAMBER, 5000);
         assertThat(said("status")).startsWith("Elvaro runs at http://127.0.0.1:" + httpPort);
+        assertThat(said("recover", "nobody@brackenrow.example")).contains("No owner signs in as");
+        String recovered = said("recover").replaceAll("(?s).*/join#([A-Z0-9-]+).*", "$1");
+        client.must(client.post("/api/password-by-code", Map.of("code", recovered, "password", House.PASSWORD)));
+        client.must(client.signIn(House.OWNER, House.PASSWORD));
         assertThat(said("check")).startsWith("Checked: 1 workshops").contains("rows of the record are as they were");
         assertThat(said("start", "--empty")).startsWith("Elvaro runs already");
         Path backup = backedUpWhile(client);

@@ -1,6 +1,9 @@
 package elvaro.server.account;
 
+import elvaro.server.account.MySessions.SessionLine;
 import elvaro.server.shared.Role;
+import elvaro.server.shared.TakesUpTo;
+import jakarta.servlet.http.HttpSession;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
@@ -10,6 +13,7 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -23,9 +27,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class AccountController {
     private final AccountService service;
+    private final PasswordCodes codes;
+    private final MySessions sessions;
 
-    AccountController(AccountService service) {
+    AccountController(AccountService service, PasswordCodes codes, MySessions sessions) {
         this.service = service;
+        this.codes = codes;
+        this.sessions = sessions;
     }
 
     record NewPerson(
@@ -39,8 +47,10 @@ class AccountController {
             @NotBlank(message = "A name is needed.") @Size(max = 80)
             String name,
 
-            @NotNull Role role,
-            @NotNull @Size(max = 200) String password) {}
+            @NotNull Role role) {}
+
+    /** @param code lets them choose their password, once, within a week; it is not told again */
+    record Invited(PersonView person, String code) {}
 
     record PersonChange(
             @NotNull Integer version,
@@ -51,7 +61,15 @@ class AccountController {
             @NotNull Role role,
             @NotNull Boolean active) {}
 
-    record NewPassword(@NotNull @Size(max = 200) String password) {}
+    record Present(@NotNull @Size(max = 200) String password) {}
+
+    record ByCode(
+            @NotNull @Size(max = 60) String code,
+            @NotNull @Size(max = 200) String password) {}
+
+    record CodesLeft(int left) {}
+
+    record SignInName(String signInName) {}
 
     record PasswordChange(
             @NotNull @Size(max = 200) String oldPassword,
@@ -76,8 +94,9 @@ class AccountController {
 
     @PostMapping("/people")
     @PreAuthorize("hasRole('OWNER')")
-    PersonView add(@RequestBody @Valid NewPerson person) {
-        return service.add(person.id(), person.signInName(), person.name(), person.role(), person.password());
+    Invited add(@RequestBody @Valid NewPerson person) {
+        PersonView added = service.add(person.id(), person.signInName(), person.name(), person.role());
+        return new Invited(added, codes.invite(added.id()));
     }
 
     @PutMapping("/people/{id}")
@@ -86,10 +105,47 @@ class AccountController {
         return service.change(id, change.version(), change.name(), change.role(), change.active());
     }
 
-    @PutMapping("/people/{id}/password")
+    /** A code for somebody who cannot get in any more. Until it is used their present password stays. */
+    @PutMapping("/people/{id}/code")
     @PreAuthorize("hasRole('OWNER')")
+    Invited invite(@PathVariable UUID id) {
+        return new Invited(service.person(id), codes.invite(id));
+    }
+
+    /** Whoever has a code chooses their password. */
+    @TakesUpTo(TakesUpTo.FROM_STRANGERS)
+    @PostMapping("/password-by-code")
+    SignInName byCode(@RequestBody @Valid ByCode form) {
+        return new SignInName(codes.use(form.code(), form.password()));
+    }
+
+    /** How many codes the person has left for the day they forgot their password. */
+    @GetMapping("/me/recovery-codes")
+    CodesLeft codesLeft() {
+        return new CodesLeft(codes.left());
+    }
+
+    /** New ones, told this once. */
+    @PostMapping("/me/recovery-codes")
+    List<String> keepCodes(@RequestBody @Valid Present form) {
+        return codes.keep(form.password());
+    }
+
+    @GetMapping("/me/sessions")
+    List<SessionLine> sessions(HttpSession asking) {
+        return sessions.all(asking.getId());
+    }
+
+    /** All but the one that asks. */
+    @DeleteMapping("/me/sessions")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void resetPassword(@PathVariable UUID id, @RequestBody @Valid NewPassword password) {
-        service.resetPassword(id, password.password());
+    void endOtherSessions(HttpSession asking) {
+        sessions.endOthers(asking.getId());
+    }
+
+    @DeleteMapping("/me/sessions/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void endSession(@PathVariable String id) {
+        sessions.end(id);
     }
 }

@@ -6,13 +6,14 @@ import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
-import java.nio.charset.StandardCharsets;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.session.FindByIndexNameSessionRepository;
@@ -24,15 +25,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class AccountService {
-    private static final int SHORTEST_PASSWORD = 10;
-    /** bcrypt reads no further. */
-    private static final int LONGEST_PASSWORD_BYTES = 72;
-
     private final AccountRepository accounts;
     private final SignInDirectory directory;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final PasswordEncoder encoder;
+    private final Passwords passwords;
+    private final SignInLimit limit;
+    private final ApplicationEventPublisher events;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
 
     /** A hash nothing is known to match; made once, since it takes long and an archive may have many names. */
@@ -44,12 +44,18 @@ public class AccountService {
             WorkshopService workshops,
             CurrentWorkshop current,
             PasswordEncoder encoder,
+            Passwords passwords,
+            SignInLimit limit,
+            ApplicationEventPublisher events,
             FindByIndexNameSessionRepository<? extends Session> sessions) {
         this.accounts = accounts;
         this.directory = directory;
         this.workshops = workshops;
         this.current = current;
         this.encoder = encoder;
+        this.passwords = passwords;
+        this.limit = limit;
+        this.events = events;
         this.sessions = sessions;
     }
 
@@ -77,14 +83,28 @@ public class AccountService {
         return accounts.all().stream().map(Account::view).toList();
     }
 
+    @Transactional(readOnly = true)
+    public PersonView person(UUID id) {
+        return get(id).view();
+    }
+
     /** Names by account, for the log. */
     @Transactional(readOnly = true)
     public Map<UUID, String> names() {
         return accounts.all().stream().collect(Collectors.toMap(Account::id, Account::name));
     }
 
-    /** Adds a person; a retry of the same request finds them there. */
+    /** Adds a person who has still to choose a password; a retry of the same request finds them there. */
+    public PersonView add(UUID id, String signInName, String name, Role role) {
+        return add(id, signInName, name, role, this::nobodysPassword);
+    }
+
+    /** The same with a password. */
     public PersonView add(UUID id, String signInName, String name, Role role, String password) {
+        return add(id, signInName, name, role, () -> passwords.hashed(password, signInName, name, houseName()));
+    }
+
+    private PersonView add(UUID id, String signInName, String name, Role role, Supplier<String> hash) {
         workshops.lock();
         var known = accounts.findById(id);
         if (known.isPresent()) {
@@ -93,17 +113,24 @@ public class AccountService {
         if (directory.isTaken(signInName)) {
             throw Refusal.wrong("name-taken", "signInName", "That sign-in name is taken. Choose another.");
         }
-        String hash = encoder.encode(checked(password));
-        return accounts.save(new Account(id, SignInDirectory.canonical(signInName), name, role, hash))
+        return accounts.save(new Account(id, SignInDirectory.canonical(signInName), name, role, hash.get()))
                 .view();
+    }
+
+    private String houseName() {
+        return workshops.settings().name();
+    }
+
+    private String nobodysPassword() {
+        if (nobodysPassword == null) {
+            nobodysPassword = encoder.encode(UUID.randomUUID().toString());
+        }
+        return nobodysPassword;
     }
 
     /** Adds somebody who wrote things down elsewhere: a name for the log, which opens nothing. */
     public void remember(UUID id, String name) {
-        if (nobodysPassword == null) {
-            nobodysPassword = encoder.encode(UUID.randomUUID().toString());
-        }
-        Account account = new Account(id, id.toString(), name, Role.BENCH_HAND, nobodysPassword);
+        Account account = new Account(id, id.toString(), name, Role.BENCH_HAND, nobodysPassword());
         account.change(name, Role.BENCH_HAND, false);
         accounts.save(account);
         accounts.flush(); // what they wrote is put in with plain SQL
@@ -127,20 +154,36 @@ public class AccountService {
         return account.view();
     }
 
-    /** Gives a person a new password, set by an owner. */
-    public void resetPassword(UUID id, String password) {
+    /** @throws Refusal if the workshop has no such person */
+    void mustBeHere(UUID id) {
+        get(id);
+    }
+
+    /** Of somebody who proved to be that person. @return the name they sign in with */
+    String choosePassword(UUID id, String password) {
         Account account = get(id);
-        account.setPasswordHash(encoder.encode(checked(password)));
+        account.setPasswordHash(passwords.hashed(password, account.signInName(), account.name(), houseName()));
         accounts.save(account);
         endSessions(id);
+        events.publishEvent(new PasswordChanged(id));
+        return account.signInName();
     }
 
     public void changeOwnPassword(String old, String password) {
+        mustKnowPassword(old);
+        choosePassword(me().id(), password);
+    }
+
+    /** @throws Refusal if it is not the signed-in person's, or was asked for too often */
+    void mustKnowPassword(String password) {
         Account me = me();
-        if (!encoder.matches(old, me.passwordHash())) {
+        if (!limit.allowsPassword(me.id().toString())) {
+            throw Refusal.tooMany("Too many attempts. Wait a quarter of an hour and try again.");
+        }
+        if (!encoder.matches(password, me.passwordHash())) {
             throw Refusal.wrong("wrong-password", "oldPassword", "That is not your present password.");
         }
-        resetPassword(me.id(), password);
+        limit.forgivePassword(me.id().toString());
     }
 
     public SignedIn asSignedIn(Account account, UUID workshopId) {
@@ -153,18 +196,5 @@ public class AccountService {
 
     private void endSessions(UUID id) {
         sessions.findByPrincipalName(id.toString()).keySet().forEach(sessions::deleteById);
-    }
-
-    private static String checked(String password) {
-        if (password.length() < SHORTEST_PASSWORD) {
-            throw Refusal.wrong(
-                    "short-password",
-                    "password",
-                    "A password needs at least %d characters; a few words do well.".formatted(SHORTEST_PASSWORD));
-        }
-        if (password.getBytes(StandardCharsets.UTF_8).length > LONGEST_PASSWORD_BYTES) {
-            throw Refusal.wrong("long-password", "password", "A password has at most 72 bytes.");
-        }
-        return password;
     }
 }

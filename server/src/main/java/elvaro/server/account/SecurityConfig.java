@@ -7,12 +7,18 @@ import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.InternalAuthenticationServiceException;
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.Authentication;
@@ -22,6 +28,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -30,7 +37,10 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @EnableMethodSecurity
 class SecurityConfig {
     private static final String SIGN_IN = "/api/sign-in";
+    private static final String SETUP = "/api/setup";
+    private static final String BY_CODE = "/api/password-by-code";
     private static final String PERSON = "X-Elvaro-Person";
+    private static final Duration LONGEST_SESSION = Duration.ofDays(90);
     private static final String CONTENT_POLICY =
             "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none';"
                     + " base-uri 'none'; frame-ancestors 'none'; form-action 'self'";
@@ -41,13 +51,14 @@ class SecurityConfig {
     }
 
     @Bean
-    SecurityFilterChain requests(HttpSecurity http, SignInLimit limit, ProblemWriter problems) {
+    SecurityFilterChain requests(
+            HttpSecurity http, SignInLimit limit, KnownDevices devices, ProblemWriter problems, Clock clock) {
         http.authorizeHttpRequests(
                         requests -> requests.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR)
                                 .permitAll()
                                 .requestMatchers(HttpMethod.GET, "/api/session")
                                 .permitAll()
-                                .requestMatchers(HttpMethod.POST, SIGN_IN, "/api/setup")
+                                .requestMatchers(HttpMethod.POST, SIGN_IN, SETUP, BY_CODE)
                                 .permitAll()
                                 .requestMatchers("/actuator/health/**")
                                 .permitAll()
@@ -65,14 +76,27 @@ class SecurityConfig {
                 .requestCache(cache -> cache.disable())
                 .formLogin(form -> form.loginProcessingUrl(SIGN_IN)
                         .successHandler((request, response, person) -> {
-                            limit.forgive(request.getParameter("username"));
+                            String name = request.getParameter("username");
+                            limit.forgive(name, request.getRemoteAddr(), devices.known(request, name));
+                            devices.remember(request, response, (SignedIn) person.getPrincipal());
+                            request.getSession()
+                                    .setAttribute(
+                                            MySessions.KIND,
+                                            MySessions.kind(String.valueOf(request.getHeader(HttpHeaders.USER_AGENT))));
                             response.setStatus(HttpStatus.NO_CONTENT.value());
                         })
-                        .failureHandler((request, response, failure) -> problems.write(
-                                response,
-                                HttpStatus.UNAUTHORIZED,
-                                "sign-in-failed",
-                                "Name and password do not belong together. Check both and try again.")))
+                        .failureHandler((request, response, failure) -> {
+                            if (failure instanceof InternalAuthenticationServiceException) {
+                                problems.write(
+                                        request, response, failure); // nobody could look whether they belong together
+                            } else {
+                                problems.write(
+                                        response,
+                                        HttpStatus.UNAUTHORIZED,
+                                        "sign-in-failed",
+                                        "Name and password do not belong together. Check both and try again.");
+                            }
+                        }))
                 .logout(logout -> logout.logoutUrl("/api/sign-out")
                         .logoutSuccessHandler(
                                 (request, response, person) -> response.setStatus(HttpStatus.NO_CONTENT.value())))
@@ -87,7 +111,8 @@ class SecurityConfig {
                                         HttpStatus.FORBIDDEN,
                                         "not-allowed",
                                         "That is for the owner of the workshop, or the page is stale: reload it.")))
-                .addFilterBefore(limited(limit, problems), UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(limited(limit, devices, problems), UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(endsOnce(clock), SecurityContextHolderFilter.class)
                 .addFilterAfter(sameHands(problems), AuthorizationFilter.class);
         return http.build();
     }
@@ -119,24 +144,44 @@ class SecurityConfig {
         };
     }
 
-    private static OncePerRequestFilter limited(SignInLimit limit, ProblemWriter problems) {
+    /** However often it is used, a session ends one day. */
+    private static OncePerRequestFilter endsOnce(Clock clock) {
+        return new OncePerRequestFilter() {
+            @Override
+            protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                    throws ServletException, IOException {
+                HttpSession session = request.getSession(false);
+                if (session != null
+                        && Instant.ofEpochMilli(session.getCreationTime())
+                                .plus(LONGEST_SESSION)
+                                .isBefore(clock.instant())) {
+                    session.invalidate();
+                }
+                chain.doFilter(request, response);
+            }
+        };
+    }
+
+    private static OncePerRequestFilter limited(SignInLimit limit, KnownDevices devices, ProblemWriter problems) {
         return new OncePerRequestFilter() {
             @Override
             protected boolean shouldNotFilter(HttpServletRequest request) {
                 // The path decoded, as it is matched: /api/sign-i%6E signs in as well.
                 return !(HttpMethod.POST.matches(request.getMethod())
-                        && List.of(SIGN_IN, "/api/setup").contains(request.getServletPath()));
+                        && List.of(SIGN_IN, SETUP, BY_CODE).contains(request.getServletPath()));
             }
 
             @Override
             protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                     throws ServletException, IOException {
-                String name = request.getServletPath().equals(SIGN_IN)
-                        ? String.valueOf(request.getParameter("username"))
-                        : "the first owner";
-                if (limit.allows(name, request.getRemoteAddr())) {
+                String name = String.valueOf(request.getParameter("username"));
+                boolean allowed = request.getServletPath().equals(SIGN_IN)
+                        ? limit.allows(name, request.getRemoteAddr(), devices.known(request, name))
+                        : limit.allows(request.getRemoteAddr());
+                if (allowed) {
                     chain.doFilter(request, response);
                 } else {
+                    response.setHeader(HttpHeaders.RETRY_AFTER, "900");
                     problems.write(
                             response,
                             HttpStatus.TOO_MANY_REQUESTS,

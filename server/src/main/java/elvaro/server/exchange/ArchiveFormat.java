@@ -46,6 +46,8 @@ class ArchiveFormat {
             "chain_import",
             "chain_link",
             "device",
+            "known_device",
+            "password_code",
             "setup_code",
             "shared_page",
             "sign_in_attempt",

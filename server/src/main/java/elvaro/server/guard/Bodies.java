@@ -9,7 +9,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.BufferedReader;
-import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -103,9 +102,9 @@ class Bodies extends OncePerRequestFilter {
                 body.allowUnwanted(MOST_UNWANTED);
                 rest.skipNBytes(MOST_UNWANTED);
                 place.slow();
-            } catch (EOFException end) {
-                // All of it was read.
-            } catch (IOException | Refusal notWaitedFor) {
+            } catch (IOException end) {
+                // All of it was read, or there is nobody any more.
+            } catch (Refusal notWaitedFor) {
                 place.slow();
             }
         }

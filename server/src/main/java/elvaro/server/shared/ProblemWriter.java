@@ -37,6 +37,6 @@ public class ProblemWriter {
         }
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setCharacterEncoding(StandardCharsets.UTF_8.name());
-        json.writeValue(response.getOutputStream(), problem);
+        response.getOutputStream().write(json.writeValueAsBytes(problem)); // left open: a body may still be read on
     }
 }

@@ -1,5 +1,6 @@
 package elvaro.server.task;
 
+import elvaro.server.account.PasswordChanged;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Role;
@@ -10,6 +11,7 @@ import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -57,6 +59,14 @@ public class CalendarFeeds {
     public void revoke() {
         database.sql("delete from calendar_feed where account_id = ?")
                 .param(current.person().accountId())
+                .update();
+    }
+
+    /** Whoever saw the old password may have seen the address. */
+    @EventListener
+    void revoke(PasswordChanged changed) {
+        database.sql("delete from calendar_feed where account_id = ?")
+                .param(changed.accountId())
                 .update();
     }
 

@@ -18,26 +18,6 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 @ExtendWith(RunningApp.class)
 class SignInIT {
 
-    private static Client benchHand(Someone owner) {
-        String name = UUID.randomUUID() + "@test.example";
-        owner.client()
-                .must(owner.client()
-                        .post(
-                                "/api/people",
-                                Map.of(
-                                        "id",
-                                        UUID.randomUUID().toString(),
-                                        "signInName",
-                                        name,
-                                        "name",
-                                        "Hand",
-                                        "role",
-                                        "BENCH_HAND",
-                                        "password",
-                                        RunningApp.PASSWORD)));
-        return RunningApp.signIn(name);
-    }
-
     @ParameterizedTest(name = "{0}")
     @CsvSource({"/api/room", "/api/lots", "/api/people", "/api/workshop", "/api/openapi", "/api/nothing"})
     void whoever_is_signed_out_gets_nothing(String path) {
@@ -95,8 +75,9 @@ class SignInIT {
         assertThat(guesser.get("/api/room").status()).isEqualTo(401);
     }
 
+    /** A stranger on another device guesses; whoever they guess at still gets in on a device of their own. */
     @Test
-    void the_eleventh_attempt_on_a_name_is_not_tried_even_with_the_right_password(Someone owner) {
+    void ten_wrong_guesses_of_a_stranger_shut_out_the_stranger_and_not_the_owner(Someone owner) {
         Client guesser = new Client(RunningApp.port());
         for (int attempt = 0; attempt < 10; attempt++) {
             assertThat(guesser.signIn(owner.signInName(), "wrong").status()).isEqualTo(401);
@@ -104,6 +85,33 @@ class SignInIT {
         Client.Answer eleventh = guesser.signIn(owner.signInName(), RunningApp.PASSWORD);
         assertThat(eleventh.status()).isEqualTo(429);
         assertThat(eleventh.type()).isEqualTo("too-many-attempts");
+        owner.client().post("/api/sign-out", Map.of());
+        assertThat(owner.client().get("/api/room").status()).isEqualTo(401);
+        assertThat(owner.client()
+                        .signIn(owner.signInName(), RunningApp.PASSWORD)
+                        .status())
+                .isEqualTo(204);
+        for (int attempt = 0; attempt < 10; attempt++) {
+            owner.client().signIn(owner.signInName(), "wrong");
+        }
+        assertThat(owner.client()
+                        .signIn(owner.signInName(), RunningApp.PASSWORD)
+                        .status())
+                .as("nor is a known device guessed on without end")
+                .isEqualTo(429);
+        RunningApp.bean(JdbcClient.class).sql("delete from sign_in_attempt").update();
+    }
+
+    /** Nobody stands before this server: what a request says of where it is from is its own word. */
+    @Test
+    void an_address_that_a_request_claims_is_not_believed(Someone owner) {
+        Client guesser = new Client(RunningApp.port());
+        for (int attempt = 0; attempt < 10; attempt++) {
+            guesser.signInFrom("203.0.113." + attempt, owner.signInName(), "wrong");
+        }
+        assertThat(guesser.signInFrom("203.0.113.99", owner.signInName(), "wrong")
+                        .status())
+                .isEqualTo(429);
         RunningApp.bean(JdbcClient.class).sql("delete from sign_in_attempt").update();
     }
 
@@ -121,7 +129,7 @@ class SignInIT {
 
     @Test
     void a_bench_hand_works_but_sets_nothing(Someone owner) {
-        Client hand = benchHand(owner);
+        Client hand = owner.benchHand();
         String chamber = UUID.randomUUID().toString();
         assertThat(hand.get("/api/room").status()).isEqualTo(200);
         assertThat(hand.get("/api/people").status()).isEqualTo(403);
@@ -146,7 +154,7 @@ class SignInIT {
 
     @Test
     void shutting_a_person_out_ends_their_sessions_at_once(Someone owner) {
-        Client hand = benchHand(owner);
+        Client hand = owner.benchHand();
         var person = owner.client()
                 .get("/api/people")
                 .body()

@@ -68,23 +68,7 @@ class DeviceIT {
 
     @Test
     void a_bench_hand_sees_devices_and_changes_none(Someone owner) {
-        String hand = UUID.randomUUID() + "@test.example";
-        owner.client()
-                .must(owner.client()
-                        .post(
-                                "/api/people",
-                                Map.of(
-                                        "id",
-                                        UUID.randomUUID().toString(),
-                                        "signInName",
-                                        hand,
-                                        "name",
-                                        "Idris Vale",
-                                        "role",
-                                        "BENCH_HAND",
-                                        "password",
-                                        RunningApp.PASSWORD)));
-        Client idris = RunningApp.signIn(hand);
+        Client idris = owner.benchHand();
         String id = UUID.randomUUID().toString();
         owner.client().deviceToken(id, null);
         assertThat(idris.get("/api/devices").body().size()).isEqualTo(1);

@@ -85,6 +85,7 @@ class RightsIT {
         assertThat(open)
                 .containsExactlyInAnyOrder(
                         "/api/session",
+                        "/api/password-by-code",
                         "/api/setup",
                         // these are looked up by what stands in the address or its head: nothing is there for a
                         // stranger

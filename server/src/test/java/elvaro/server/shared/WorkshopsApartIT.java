@@ -300,7 +300,8 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/bench/{pieceId}/close/{entryId}", Map.of("answers", Map.of()));
         bodies.put("PUT /api/bench/{pieceId}/reopen/{entryId}", Map.of("reason", "mine"));
         bodies.put("PUT /api/people/{id}", Map.of("version", 0, "name", "X", "role", "BENCH_HAND", "active", false));
-        bodies.put("PUT /api/people/{id}/password", Map.of("password", "taken over now"));
+        bodies.put("PUT /api/people/{id}/code", Map.of());
+        bodies.put("DELETE /api/me/sessions/{id}", Map.of());
         return bodies;
     }
 

@@ -156,6 +156,16 @@ public final class Client {
                 .method("POST", BodyPublishers.ofString(form)));
     }
 
+    /** With a header that says where it is from. */
+    public Answer signInFrom(String address, String name, String password) {
+        get("/api/session");
+        String form = "username=" + encode(name) + "&password=" + encode(password);
+        return exchange(request("/api/sign-in")
+                .header("X-Forwarded-For", address)
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .method("POST", BodyPublishers.ofString(form)));
+    }
+
     /** From a screen that was drawn for somebody. */
     public Answer putAs(UUID person, String path, Map<String, ?> body) {
         return exchange(request(path)

@@ -53,21 +53,24 @@ public class RunningApp implements ParameterResolver {
         /** A new bench hand of the same workshop, signed in. */
         public Client benchHand() {
             String name = UUID.randomUUID() + "@test.example";
-            client.must(client.post(
-                    "/api/people",
-                    Map.of(
-                            "id",
-                            UUID.randomUUID().toString(),
-                            "signInName",
-                            name,
-                            "name",
-                            "Idris Vale",
-                            "role",
-                            "BENCH_HAND",
-                            "password",
-                            PASSWORD)));
+            invited(client, name);
             return signIn(name);
         }
+    }
+
+    /** Adds a bench hand, who chooses the password of all tests by the code of the invitation. @return their id */
+    public static String invited(Client owner, String name) {
+        String id = UUID.randomUUID().toString();
+        String code = owner.must(owner.post(
+                        "/api/people",
+                        Map.of("id", id, "signInName", name, "name", "Idris Vale", "role", "BENCH_HAND")))
+                .body()
+                .path("code")
+                .asString();
+        Client guest = new Client(port());
+        guest.get("/api/session");
+        guest.must(guest.post("/api/password-by-code", Map.of("code", code, "password", PASSWORD)));
+        return id;
     }
 
     public static int port() {

@@ -1,0 +1,74 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { answer, api } from '../api/client';
+import { refresh } from '../api/house';
+import { ProblemNotice } from '../kit/Notices';
+import { moment } from '../kit/units';
+import { Part } from './Part';
+
+const MOST_SHOWN = 6;
+
+/** Where one is signed in, each to be ended by itself. */
+export function MySessions() {
+  const sessions = useQuery({
+    queryKey: ['my sessions'],
+    queryFn: () => answer(api.GET('/api/me/sessions')),
+  });
+  const end = useMutation({
+    mutationFn: (id: string | null) =>
+      id ? api.DELETE('/api/me/sessions/{id}', { params: { path: { id } } }) : api.DELETE('/api/me/sessions'),
+    onSettled: refresh,
+  });
+  return (
+    <Part
+      title="Where you are signed in"
+      about="A device that is not used for two weeks is signed out, and each after ninety days."
+    >
+      {sessions.data?.slice(0, MOST_SHOWN).map(({ id, device, begunAt, usedAt, here }) => (
+        <Box
+          key={id}
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            flexWrap: 'wrap',
+            gap: 2,
+            borderTop: '1px solid',
+            borderColor: 'divider',
+            py: 0.5,
+            minHeight: 48,
+          }}
+        >
+          <Typography sx={{ flex: 1, minWidth: 200 }}>
+            <b>{here ? `${device}, this one` : device}</b>, since {moment(begunAt)}, used last{' '}
+            {moment(usedAt)}
+          </Typography>
+          {!here && (
+            <Button
+              color="inherit"
+              disabled={end.isPending}
+              onClick={() => end.mutate(id)}
+              aria-label={`Sign out the ${device.toLowerCase()} of ${moment(begunAt)}`}
+            >
+              Sign it out
+            </Button>
+          )}
+        </Box>
+      ))}
+      {sessions.data && sessions.data.length > 1 && (
+        <Button
+          variant="outlined"
+          disabled={end.isPending}
+          onClick={() => end.mutate(null)}
+          sx={{ justifySelf: 'start' }}
+        >
+          {sessions.data.length > MOST_SHOWN
+            ? `Sign out everywhere else, ${sessions.data.length - 1} devices`
+            : 'Sign out everywhere else'}
+        </Button>
+      )}
+      <ProblemNotice failure={sessions.error ?? end.error} />
+    </Part>
+  );
+}
