@@ -6,6 +6,7 @@ import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { signIn } from '../api/client';
 import { refresh } from '../api/house';
+import { passkeysPossible, signInWithPasskey } from '../api/passkeys';
 import { ProblemNotice } from '../kit/Notices';
 import { Door } from './Door';
 
@@ -13,6 +14,10 @@ export function SignIn() {
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
   const enter = useMutation({ mutationFn: () => signIn(name, password), onSuccess: refresh });
+  const byKey = useMutation({
+    mutationFn: signInWithPasskey,
+    onSuccess: (entered) => (entered ? refresh() : undefined),
+  });
   const submit = (event: FormEvent) => {
     event.preventDefault();
     enter.mutate();
@@ -37,10 +42,23 @@ export function SignIn() {
           value={password}
           onChange={(event) => setPassword(event.target.value)}
         />
-        <ProblemNotice failure={enter.error} />
+        <ProblemNotice failure={enter.error ?? byKey.error} />
         <Button type="submit" variant="contained" size="large" disabled={enter.isPending}>
           Sign in
         </Button>
+        {passkeysPossible() && (
+          <Button
+            variant="outlined"
+            size="large"
+            disabled={byKey.isPending}
+            onClick={() => {
+              enter.reset();
+              byKey.mutate();
+            }}
+          >
+            Sign in with a passkey
+          </Button>
+        )}
         <Button component={Link} to="/join" color="inherit">
           I have a code, or forgot the password
         </Button>

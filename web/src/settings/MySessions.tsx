@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery } from '@tanstack/react-query';
@@ -6,7 +5,7 @@ import { answer, api } from '../api/client';
 import { refresh } from '../api/house';
 import { ProblemNotice } from '../kit/Notices';
 import { moment } from '../kit/units';
-import { Part } from './Part';
+import { Part, PartLine } from './Part';
 
 const MOST_SHOWN = 6;
 
@@ -27,19 +26,7 @@ export function MySessions() {
       about="A device that is not used for two weeks is signed out, and each after ninety days."
     >
       {sessions.data?.slice(0, MOST_SHOWN).map(({ id, device, begunAt, usedAt, here }) => (
-        <Box
-          key={id}
-          sx={{
-            display: 'flex',
-            alignItems: 'center',
-            flexWrap: 'wrap',
-            gap: 2,
-            borderTop: '1px solid',
-            borderColor: 'divider',
-            py: 0.5,
-            minHeight: 48,
-          }}
-        >
+        <PartLine key={id}>
           <Typography sx={{ flex: 1, minWidth: 200 }}>
             <b>{here ? `${device}, this one` : device}</b>, since {moment(begunAt)}, used last{' '}
             {moment(usedAt)}
@@ -54,7 +41,7 @@ export function MySessions() {
               Sign it out
             </Button>
           )}
-        </Box>
+        </PartLine>
       ))}
       {sessions.data && sessions.data.length > 1 && (
         <Button

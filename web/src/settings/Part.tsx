@@ -19,6 +19,26 @@ export function Part({ title, about, children }: { title: string; about?: string
   );
 }
 
+/** One of several in a part: what it is, and what can be done with it. */
+export function PartLine({ children }: { children: ReactNode }) {
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        flexWrap: 'wrap',
+        gap: 2,
+        borderTop: '1px solid',
+        borderColor: 'divider',
+        py: 0.5,
+        minHeight: 48,
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
+
 export const columns = {
   display: 'grid',
   gridTemplateColumns: 'repeat(auto-fill, minmax(200px, 1fr))',

@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
@@ -13,7 +12,7 @@ import { useKeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
 import { ProblemNotice } from '../kit/Notices';
 import { OneTimeCode } from './OneTimeCode';
-import { columns, Part } from './Part';
+import { columns, Part, PartLine } from './Part';
 import { offerUndo } from '../kit/undo';
 
 type Person = Schema['PersonView'];
@@ -47,18 +46,7 @@ export function People({ me }: { me: string }) {
   return (
     <Part title="People" about="An owner sets prices, chambers and people; a bench hand does the daily work.">
       {people.data?.map((person) => (
-        <Box
-          key={person.id}
-          sx={{
-            display: 'flex',
-            alignItems: 'center',
-            flexWrap: 'wrap',
-            gap: 2,
-            borderTop: '1px solid',
-            borderColor: 'divider',
-            py: 0.5,
-          }}
-        >
+        <PartLine key={person.id}>
           <Typography sx={{ typography: 'h3', width: 180 }}>{person.name}</Typography>
           <Typography sx={{ flex: 1 }}>
             {person.signInName}, {roles[person.role]}
@@ -97,7 +85,7 @@ export function People({ me }: { me: string }) {
               </Button>
             </>
           )}
-        </Box>
+        </PartLine>
       ))}
       <ProblemNotice failure={people.error ?? change.error ?? invite.error} />
       {invited && (

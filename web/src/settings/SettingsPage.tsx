@@ -4,6 +4,7 @@ import { Page, Waiting } from '../kit/Page';
 import { Chambers } from './Chambers';
 import { MyCalendar } from './MyCalendar';
 import { MyCodes } from './MyCodes';
+import { MyPasskeys } from './MyPasskeys';
 import { MyPassword } from './MyPassword';
 import { MySessions } from './MySessions';
 import { MyUnits } from './MyUnits';
@@ -36,6 +37,7 @@ export default function SettingsPage() {
         <TheRecord />
         <MyCalendar />
         <MyPassword />
+        <MyPasskeys />
         <MyCodes />
         <MySessions />
       </Box>

@@ -13,8 +13,8 @@ import java.util.List;
 import java.util.UUID;
 
 /**
- * Weighings one after the other, and the same while 200 connections from another address each send a byte now and then; then how
- * long the whole record takes to check.
+ * Weighings one after the other, and the same while 200 connections from another address each send a byte now and then; how soon
+ * bodies that no screen sends are turned away; then how long the whole record takes to check.
  */
 public final class Weighings {
     private static final int PIECES = 10;
@@ -40,11 +40,28 @@ public final class Weighings {
             weigh(owner, pieces).print("Weighing  beside 200 slow connections");
             trickle.interrupt();
             trickle.join();
+            bodies(owner);
             long began = System.nanoTime();
             long links =
                     owner.get("/api/record/chain").body().at("/state/links").asLong();
             System.out.printf("Record of %d rows checked in %d ms%n", links, (System.nanoTime() - began) / 1_000_000);
         }
+    }
+
+    /** What no screen sends, each by itself: how soon it is turned away. */
+    private static void bodies(Client owner) {
+        String trial = "/api/trials/" + UUID.randomUUID();
+        turnedAway(owner, "100,000 empty items, 300 kB", trial, "{\"arms\":[" + "{},".repeat(99_999) + "{}]}");
+        turnedAway(owner, "40,000 empty items, 120 kB", trial, "{\"arms\":[" + "{},".repeat(39_999) + "{}]}");
+        turnedAway(owner, "a name of 60 MB", trial, "{\"name\":\"" + "a".repeat(60_000_000) + "\"}");
+        turnedAway(owner, "100,000 brackets", trial, "[".repeat(100_000));
+    }
+
+    private static void turnedAway(Client owner, String what, String path, String body) {
+        byte[] sent = body.getBytes(StandardCharsets.UTF_8);
+        long began = System.nanoTime();
+        int status = owner.bytes("PUT", path, "application/json", sent).statusCode();
+        System.out.printf("Body      %-32s %d after %d ms%n", what, status, (System.nanoTime() - began) / 1_000_000);
     }
 
     private static Result weigh(Client owner, List<String> pieces) throws InterruptedException {

@@ -3,6 +3,8 @@ package elvaro.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
@@ -239,6 +241,43 @@ class EverydayIT {
             ines.press("Go in");
             ines.sees("Room");
             assertThat(ines.page.url()).doesNotContain("#");
+        }
+    }
+
+    /** Passkeys are for addresses that are names; the authenticator is the browser's own pretended one. */
+    @Test
+    void a_passkey_made_in_settings_opens_the_house_without_a_password_until_it_is_removed() {
+        try (Visitor maren = Visitor.at(House.shop()).arrives()) {
+            maren.page.navigate(House.shop().address.replace("127.0.0.1", "localhost"));
+            maren.fill("Sign-in name", House.OWNER);
+            maren.fill("Password", House.PASSWORD);
+            maren.button("Sign in").first().click();
+            maren.sees("Room");
+            CDPSession device = maren.page.context().newCDPSession(maren.page);
+            device.send("WebAuthn.enable");
+            JsonObject kind = new JsonObject();
+            kind.addProperty("protocol", "ctap2");
+            kind.addProperty("transport", "internal");
+            List.of("hasResidentKey", "hasUserVerification", "isUserVerified", "automaticPresenceSimulation")
+                    .forEach(what -> kind.addProperty(what, true));
+            JsonObject options = new JsonObject();
+            options.add("options", kind);
+            device.send("WebAuthn.addVirtualAuthenticator", options);
+            maren.go("Settings");
+            maren.press("Make a passkey on this device");
+            maren.reads("used last");
+            Locator remove =
+                    maren.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Remove the passkey"));
+            assertThat(remove).hasCount(1);
+            maren.press("Sign out");
+            maren.press("Sign in with a passkey");
+            maren.sees("Room");
+            maren.go("Settings");
+            remove.click();
+            assertThat(remove).hasCount(0);
+            maren.press("Sign out");
+            maren.press("Sign in with a passkey");
+            maren.reads("This passkey opens nothing here");
         }
     }
 

@@ -69,6 +69,7 @@ class ExchangeIT {
             maren.field("Archive of Elvaro").setInputFiles(archive);
             maren.reads("would bring 1 new row. Nothing has changed yet.");
             maren.reads("The name, time zone and prices stay as they are here.");
+            maren.reads("It is not signed");
             maren.press("Take it in");
             maren.reads("Taken in from Another house: 1 row.");
             maren.go("Room");

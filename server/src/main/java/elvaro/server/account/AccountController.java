@@ -1,6 +1,7 @@
 package elvaro.server.account;
 
 import elvaro.server.account.MySessions.SessionLine;
+import elvaro.server.account.Passkeys.PasskeyLine;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.TakesUpTo;
 import jakarta.servlet.http.HttpSession;
@@ -29,8 +30,10 @@ class AccountController {
     private final AccountService service;
     private final PasswordCodes codes;
     private final MySessions sessions;
+    private final Passkeys passkeys;
 
-    AccountController(AccountService service, PasswordCodes codes, MySessions sessions) {
+    AccountController(AccountService service, PasswordCodes codes, MySessions sessions, Passkeys passkeys) {
+        this.passkeys = passkeys;
         this.service = service;
         this.codes = codes;
         this.sessions = sessions;
@@ -147,5 +150,16 @@ class AccountController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void endSession(@PathVariable String id) {
         sessions.end(id);
+    }
+
+    @GetMapping("/me/passkeys")
+    List<PasskeyLine> passkeys() {
+        return passkeys.mine();
+    }
+
+    @DeleteMapping("/me/passkeys/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void removePasskey(@PathVariable String id) {
+        passkeys.remove(id);
     }
 }

@@ -27,9 +27,17 @@ import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.authentication.AuthenticationFailureHandler;
+import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.authentication.session.ChangeSessionIdAuthenticationStrategy;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.webauthn.authentication.PublicKeyCredentialRequestOptionsFilter;
+import org.springframework.security.web.webauthn.authentication.WebAuthnAuthenticationFilter;
+import org.springframework.security.web.webauthn.registration.PublicKeyCredentialCreationOptionsFilter;
+import org.springframework.security.web.webauthn.registration.WebAuthnRegistrationFilter;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Who may call what. Sign-in is Spring Security's own form login, answered with problems rather than pages. */
@@ -39,6 +47,7 @@ class SecurityConfig {
     private static final String SIGN_IN = "/api/sign-in";
     private static final String SETUP = "/api/setup";
     private static final String BY_CODE = "/api/password-by-code";
+    private static final String PASSKEY_ASKED = "/webauthn/authenticate/options";
     private static final String PERSON = "X-Elvaro-Person";
     private static final Duration LONGEST_SESSION = Duration.ofDays(90);
     private static final String CONTENT_POLICY =
@@ -52,7 +61,13 @@ class SecurityConfig {
 
     @Bean
     SecurityFilterChain requests(
-            HttpSecurity http, SignInLimit limit, KnownDevices devices, ProblemWriter problems, Clock clock) {
+            HttpSecurity http,
+            SignInLimit limit,
+            KnownDevices devices,
+            Passkeys passkeys,
+            ProblemWriter problems,
+            Clock clock) {
+        AuthenticationSuccessHandler entered = entered(limit, devices);
         http.authorizeHttpRequests(
                         requests -> requests.dispatcherTypeMatchers(DispatcherType.FORWARD, DispatcherType.ERROR)
                                 .permitAll()
@@ -74,29 +89,8 @@ class SecurityConfig {
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER)))
                 .requestCache(cache -> cache.disable())
-                .formLogin(form -> form.loginProcessingUrl(SIGN_IN)
-                        .successHandler((request, response, person) -> {
-                            String name = request.getParameter("username");
-                            limit.forgive(name, request.getRemoteAddr(), devices.known(request, name));
-                            devices.remember(request, response, (SignedIn) person.getPrincipal());
-                            request.getSession()
-                                    .setAttribute(
-                                            MySessions.KIND,
-                                            MySessions.kind(String.valueOf(request.getHeader(HttpHeaders.USER_AGENT))));
-                            response.setStatus(HttpStatus.NO_CONTENT.value());
-                        })
-                        .failureHandler((request, response, failure) -> {
-                            if (failure instanceof InternalAuthenticationServiceException) {
-                                problems.write(
-                                        request, response, failure); // nobody could look whether they belong together
-                            } else {
-                                problems.write(
-                                        response,
-                                        HttpStatus.UNAUTHORIZED,
-                                        "sign-in-failed",
-                                        "Name and password do not belong together. Check both and try again.");
-                            }
-                        }))
+                .formLogin(form ->
+                        form.loginProcessingUrl(SIGN_IN).successHandler(entered).failureHandler(refused(problems)))
                 .logout(logout -> logout.logoutUrl("/api/sign-out")
                         .logoutSuccessHandler(
                                 (request, response, person) -> response.setStatus(HttpStatus.NO_CONTENT.value())))
@@ -113,8 +107,61 @@ class SecurityConfig {
                                         "That is for the owner of the workshop, or the page is stale: reload it.")))
                 .addFilterBefore(limited(limit, devices, problems), UsernamePasswordAuthenticationFilter.class)
                 .addFilterBefore(endsOnce(clock), SecurityContextHolderFilter.class)
+                .addFilterBefore(
+                        byPasskey(passkeys, entered, refused(problems)), UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(
+                        new PublicKeyCredentialRequestOptionsFilter(passkeys.operations()),
+                        UsernamePasswordAuthenticationFilter.class)
+                .addFilterAfter(
+                        new PublicKeyCredentialCreationOptionsFilter(passkeys.operations()), AuthorizationFilter.class)
+                .addFilterAfter(
+                        new WebAuthnRegistrationFilter(passkeys.keys(), passkeys.operations()),
+                        AuthorizationFilter.class)
                 .addFilterAfter(sameHands(problems), AuthorizationFilter.class);
         return http.build();
+    }
+
+    private static AuthenticationSuccessHandler entered(SignInLimit limit, KnownDevices devices) {
+        return (request, response, person) -> {
+            SignedIn who = (SignedIn) person.getPrincipal();
+            String name = request.getParameter("username");
+            if (name != null) { // with a passkey nobody guesses, and nothing was counted
+                limit.forgive(name, request.getRemoteAddr(), devices.known(request, name));
+            }
+            devices.remember(request, response, who);
+            request.getSession()
+                    .setAttribute(
+                            MySessions.KIND,
+                            MySessions.kind(String.valueOf(request.getHeader(HttpHeaders.USER_AGENT))));
+            response.setStatus(HttpStatus.NO_CONTENT.value());
+        };
+    }
+
+    private static AuthenticationFailureHandler refused(ProblemWriter problems) {
+        return (request, response, failure) -> {
+            if (failure instanceof InternalAuthenticationServiceException) {
+                problems.write(request, response, failure); // nobody could look whether they belong together
+            } else {
+                problems.write(
+                        response,
+                        HttpStatus.UNAUTHORIZED,
+                        "sign-in-failed",
+                        request.getServletPath().equals(SIGN_IN)
+                                ? "Name and password do not belong together. Check both and try again."
+                                : "This passkey opens nothing here. Sign in with your password.");
+            }
+        };
+    }
+
+    private static WebAuthnAuthenticationFilter byPasskey(
+            Passkeys passkeys, AuthenticationSuccessHandler entered, AuthenticationFailureHandler refused) {
+        WebAuthnAuthenticationFilter filter = new WebAuthnAuthenticationFilter();
+        filter.setAuthenticationManager(passkeys::enter);
+        filter.setAuthenticationSuccessHandler(entered);
+        filter.setAuthenticationFailureHandler(refused);
+        filter.setSessionAuthenticationStrategy(new ChangeSessionIdAuthenticationStrategy());
+        filter.setSecurityContextRepository(new HttpSessionSecurityContextRepository());
+        return filter;
     }
 
     /**
@@ -168,7 +215,7 @@ class SecurityConfig {
             protected boolean shouldNotFilter(HttpServletRequest request) {
                 // The path decoded, as it is matched: /api/sign-i%6E signs in as well.
                 return !(HttpMethod.POST.matches(request.getMethod())
-                        && List.of(SIGN_IN, SETUP, BY_CODE).contains(request.getServletPath()));
+                        && List.of(SIGN_IN, SETUP, BY_CODE, PASSKEY_ASKED).contains(request.getServletPath()));
             }
 
             @Override

@@ -3,6 +3,7 @@ package elvaro.server.account;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.userdetails.UserDetails;
@@ -38,6 +39,15 @@ class SignInDirectory implements UserDetailsService {
                         row.getString("password_hash")))
                 .optional()
                 .orElseThrow(() -> new UsernameNotFoundException("unknown"));
+    }
+
+    /** By the account, for whoever showed to be that person without typing a name. */
+    Optional<SignedIn> find(UUID accountId) {
+        return database.sql("select sign_in_name from account where id = ?")
+                .param(accountId.toString())
+                .query(String.class)
+                .optional()
+                .map(name -> (SignedIn) loadUserByUsername(name));
     }
 
     boolean isTaken(String signInName) {

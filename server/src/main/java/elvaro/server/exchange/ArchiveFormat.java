@@ -48,6 +48,8 @@ class ArchiveFormat {
             "device",
             "known_device",
             "password_code",
+            "user_credentials",
+            "user_entities",
             "setup_code",
             "shared_page",
             "sign_in_attempt",

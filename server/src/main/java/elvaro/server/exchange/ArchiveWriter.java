@@ -60,10 +60,8 @@ class ArchiveWriter {
         Sealed.SealedStream sealed = new Sealed.SealedStream(out, key);
         ZipOutputStream zip = new ZipOutputStream(sealed);
         zip.setComment(Sealed.BLANK);
-        entry(zip, CHAIN);
-        zip.write(
-                new JsonMapper().writeValueAsBytes(chain.signed(current.person().workshopId())));
-        zip.closeEntry();
+        byte[] state =
+                new JsonMapper().writeValueAsBytes(chain.signed(current.person().workshopId()));
         rows.atOneMoment(() -> {
             entry(zip, RECORD);
             try (JsonGenerator record = json.createGenerator(zip)) {
@@ -74,6 +72,9 @@ class ArchiveWriter {
         });
         entry(zip, SCHEMA);
         zip.write(schema.bytes());
+        zip.closeEntry();
+        entry(zip, CHAIN);
+        zip.write(state);
         zip.closeEntry();
         zip.close();
     }

@@ -9,6 +9,7 @@ import elvaro.server.reading.AirIntake.Delivery;
 import elvaro.server.reading.AirOrigin.OriginKind;
 import elvaro.server.reading.AirStore.Stored;
 import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.LongWork;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Sha256;
 import java.io.InputStream;
@@ -38,6 +39,7 @@ public class ReadingService {
     private final AirStore store;
     private final AirIntake intake;
     private final CurrentWorkshop current;
+    private final LongWork longWork;
     private final TransactionTemplate transaction;
     private final PackReader packs;
     private final Clock clock;
@@ -49,6 +51,7 @@ public class ReadingService {
             AirStore store,
             AirIntake intake,
             CurrentWorkshop current,
+            LongWork longWork,
             TransactionTemplate transaction,
             PackReader packs,
             Clock clock,
@@ -58,6 +61,7 @@ public class ReadingService {
         this.store = store;
         this.intake = intake;
         this.current = current;
+        this.longWork = longWork;
         this.transaction = transaction;
         this.packs = packs;
         this.clock = clock;
@@ -161,7 +165,10 @@ public class ReadingService {
                 name.strip(),
                 Sha256.of(text.getBytes(StandardCharsets.UTF_8)),
                 current.person().accountId());
-        Stored kept = transaction.execute(status -> intake.keep(chamberId, readings, file));
+        Stored kept = transaction.execute(status -> {
+            longWork.allow(); // two years of minutes
+            return intake.keep(chamberId, readings, file);
+        });
         return new Taken(kept.fresh(), kept.known(), 0);
     }
 }

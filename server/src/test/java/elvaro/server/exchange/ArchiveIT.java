@@ -296,7 +296,7 @@ class ArchiveIT {
         HouseKey forger = new HouseKey("");
         JsonNode taken = Carried.taken(here.client(), Carried.sealed(tree, forger));
         assertThat(taken.get("changes").toString()).contains("key " + forger.print(), "not this house's");
-        String piece = database.sql("select id from piece where workshop_id = ?")
+        String piece = database.sql("select piece_id from log_entry where workshop_id = ?")
                 .param(here.person().workshopId().toString())
                 .query(String.class)
                 .list()

@@ -302,6 +302,7 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/people/{id}", Map.of("version", 0, "name", "X", "role", "BENCH_HAND", "active", false));
         bodies.put("PUT /api/people/{id}/code", Map.of());
         bodies.put("DELETE /api/me/sessions/{id}", Map.of());
+        bodies.put("DELETE /api/me/passkeys/{id}", Map.of());
         return bodies;
     }
 
@@ -479,6 +480,8 @@ class WorkshopsApartIT {
                         "chain_form", // of what tables look like
                         "revision",
                         "setup_code",
+                        "user_entities", // of an account, by its id
+                        "user_credentials",
                         "sign_in_attempt",
                         "SPRING_SESSION",
                         "SPRING_SESSION_ATTRIBUTES",
