@@ -1,7 +1,6 @@
 package elvaro.bench;
 
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -14,8 +13,7 @@ final class PlainBatch implements AutoCloseable {
     private final PreparedStatement insert;
 
     PlainBatch() throws SQLException {
-        connection = DriverManager.getConnection(
-                System.getenv("ELVARO_DB_URL"), System.getenv("ELVARO_DB_USER"), System.getenv("ELVARO_DB_PASSWORD"));
+        connection = PlainJdbc.connect();
         try (Statement statement = connection.createStatement()) {
             statement.execute("create table floor_reading like air_reading");
         }

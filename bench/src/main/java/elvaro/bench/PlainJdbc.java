@@ -10,9 +10,12 @@ import java.sql.SQLException;
 final class PlainJdbc {
     private PlainJdbc() {}
 
+    /** As the owner of the tables, who may make one beside them; the application may not. */
     static Connection connect() throws SQLException {
         return DriverManager.getConnection(
-                System.getenv("ELVARO_DB_URL"), System.getenv("ELVARO_DB_USER"), System.getenv("ELVARO_DB_PASSWORD"));
+                System.getenv("ELVARO_DB_URL"),
+                System.getenv("ELVARO_DB_OWNER"),
+                System.getenv("ELVARO_DB_OWNER_PASSWORD"));
     }
 
     /** Reads every cell of every row; returns how many rows there were. */

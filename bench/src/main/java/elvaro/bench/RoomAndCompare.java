@@ -5,7 +5,6 @@ import elvaro.server.support.Client;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -209,10 +208,7 @@ public final class RoomAndCompare {
 
         /** Few enough a second that one connection keeps up. */
         static Result run(String statements) throws Exception {
-            try (Connection connection = DriverManager.getConnection(
-                    System.getenv("ELVARO_DB_URL"),
-                    System.getenv("ELVARO_DB_USER"),
-                    System.getenv("ELVARO_DB_PASSWORD"))) {
+            try (Connection connection = PlainJdbc.connect()) {
                 return Load.run(1, 5, 20, worker -> {
                     for (String statement : statements.split(";")) {
                         read(connection, statement);

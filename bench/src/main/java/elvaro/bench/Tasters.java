@@ -5,7 +5,6 @@ import elvaro.server.support.Client;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -113,8 +112,7 @@ public final class Tasters {
 
     /** A sheet and its words into tables of the same form, and nothing else. */
     private static Result floor() throws Exception {
-        try (Connection connection = DriverManager.getConnection(
-                System.getenv("ELVARO_DB_URL"), System.getenv("ELVARO_DB_USER"), System.getenv("ELVARO_DB_PASSWORD"))) {
+        try (Connection connection = PlainJdbc.connect()) {
             try (Statement statement = connection.createStatement()) {
                 statement.execute("create table floor_sheet like tasting_sheet");
                 statement.execute("create table floor_note like tasting_note");

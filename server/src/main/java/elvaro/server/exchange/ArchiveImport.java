@@ -36,6 +36,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
     private final AccountService people;
     private final AirHistory air;
     private final ArchiveSource source;
+    private final String digest;
     private final LongConsumer progress;
 
     private final Map<String, String> persons = new HashMap<>();
@@ -50,6 +51,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
     private final List<Object[]> naming = new ArrayList<>();
     private final List<AirHistory.Past> readings = new ArrayList<>(READINGS_AT_ONCE);
     private String chamber = "";
+    private boolean wasKnown;
     private boolean occupied;
     private int fresh;
     private int known;
@@ -62,6 +64,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
             AccountService people,
             AirHistory air,
             ArchiveSource source,
+            String digest,
             LongConsumer progress) {
         this.database = database;
         this.workshop = workshop;
@@ -69,6 +72,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
         this.people = people;
         this.air = air;
         this.source = source;
+        this.digest = digest;
         this.progress = progress;
     }
 
@@ -145,6 +149,7 @@ final class ArchiveImport implements ArchiveSource.Taker {
         String there = String.valueOf(row[table.indexOf("chamber_id")]);
         if (!there.equals(chamber) || readings.size() == READINGS_AT_ONCE) {
             keepReadings();
+            wasKnown = there.equals(chamber) ? wasKnown : air.isKnown(UUID.fromString(remapping.id(there)));
             chamber = there;
         }
         readings.add(new AirHistory.Past(
@@ -160,8 +165,11 @@ final class ArchiveImport implements ArchiveSource.Taker {
 
     private void keepReadings() {
         if (!readings.isEmpty()) {
+            String name = "archive of %.100s".formatted(source.head().workshop().get("name"));
             int stored = fitting(
-                    ArchiveFormat.AIR, () -> air.keep(UUID.fromString(remapping.id(chamber)), List.copyOf(readings)));
+                    ArchiveFormat.AIR,
+                    () -> air.keepFromArchive(
+                            UUID.fromString(remapping.id(chamber)), List.copyOf(readings), name, digest, wasKnown));
             fresh += stored;
             known += readings.size() - stored;
             readings.clear();

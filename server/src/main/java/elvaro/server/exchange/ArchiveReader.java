@@ -84,11 +84,11 @@ class ArchiveReader {
      * @throws Refusal that says what is wrong; nothing was changed then
      */
     ArchiveTaken take(Path file, boolean dry, Progress progress) throws IOException {
-        Optional<String> key = Sealed.check(file);
+        Sealed.Seal seal = Sealed.check(file);
         try (ArchiveSource source = new ArchiveSource(file, format)) {
             long of = source.head().allRows();
             ArchiveTaken taken = transaction.execute(status -> {
-                ArchiveTaken read = takeIn(source, key, dry, done -> progress.read(done, of));
+                ArchiveTaken read = takeIn(source, seal, dry, done -> progress.read(done, of));
                 if (dry) {
                     status.setRollbackOnly();
                 }
@@ -98,23 +98,24 @@ class ArchiveReader {
         }
     }
 
-    private ArchiveTaken takeIn(ArchiveSource source, Optional<String> key, boolean dry, LongConsumer progress) {
+    private ArchiveTaken takeIn(ArchiveSource source, Sealed.Seal seal, boolean dry, LongConsumer progress) {
         UUID workshop = current.person().workshopId();
         longWork.allow();
         workshops.lock();
         Map<String, Object> there = source.head().workshop();
         boolean same = workshop.toString().equals(there.get("id"));
-        List<String> told = new ArrayList<>(List.of(signed(key)));
+        List<String> told = new ArrayList<>(List.of(signed(seal.key())));
         source.fault().ifPresent(fault -> told.add("The record it was made from was not whole: " + fault));
         if (!same) {
             settings(there, told);
         }
         IdRemapping remapping = new IdRemapping(database, workshop, same);
-        ArchiveImport rows = new ArchiveImport(database, workshop, remapping, people, air, source, progress);
+        ArchiveImport rows =
+                new ArchiveImport(database, workshop, remapping, people, air, source, seal.digest(), progress);
         source.rows(rows);
         rows.finish(same);
         imports.keep(
-                rows.fresh(), String.valueOf(there.get("name")), source.head().madeAt(), key);
+                rows.fresh(), String.valueOf(there.get("name")), source.head().madeAt(), seal.key());
         // What was read before the rows were written is outdated.
         entities.flush();
         entities.clear();

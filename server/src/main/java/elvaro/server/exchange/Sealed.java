@@ -37,10 +37,17 @@ final class Sealed {
     private Sealed() {}
 
     /**
-     * @return the public part of the key it is signed with; absent where it is not signed
+     * What a seal says.
+     *
+     * @param digest SHA-256 of all that comes before it, in hexadecimal
+     * @param key the public part of the key it is signed with; absent where it is not signed
+     */
+    record Seal(String digest, Optional<String> key) {}
+
+    /**
      * @throws Refusal if the file does not end with its seal
      */
-    static Optional<String> check(Path file) throws IOException {
+    static Seal check(Path file) throws IOException {
         long size = Files.size(file);
         int length = commentLength(file, size, LENGTH) ? LENGTH : DIGEST;
         if (size <= length) {
@@ -65,13 +72,13 @@ final class Sealed {
             throw broken();
         }
         if (length == DIGEST) {
-            return Optional.empty();
+            return new Seal(found, Optional.empty());
         }
         String key = seal.substring(DIGEST + 1, DIGEST + 1 + KEY);
         if (!HouseKey.signed(key, words(found), seal.substring(LENGTH - SIGNATURE))) {
             throw broken();
         }
-        return Optional.of(key);
+        return new Seal(found, Optional.of(key));
     }
 
     /** A ZIP file says before its comment how long it is (APPNOTE 4.3.16). */

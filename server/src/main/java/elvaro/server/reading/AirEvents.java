@@ -166,7 +166,7 @@ public class AirEvents {
     private static FilledView view(AirOrigin origin, Map<UUID, String> names) {
         return new FilledView(
                 origin.name(),
-                origin.kind() == OriginKind.FILE,
+                origin.kind() != OriginKind.LATE,
                 origin.checksum(),
                 origin.readings(),
                 origin.accountId() == null ? "" : names.getOrDefault(origin.accountId(), ""),

@@ -140,11 +140,11 @@ class AirHours {
                 .optional();
     }
 
-    /** Whether what is known of a second was measured by the probe, and not taken in from a file. */
+    /** Whether what is known of a second was measured by a probe, here or in another house, and not taken in from a file. */
     boolean cameFromProbe(long source, long second) {
         return database.sql("""
                         select count(*) from air_reading r left join air_origin o on o.id = r.origin_id
-                        where r.source_id = ? and r.taken_at = ? and (o.id is null or o.kind = 'LATE')""").params(source, second).query(Integer.class).single() > 0;
+                        where r.source_id = ? and r.taken_at = ? and (o.id is null or o.kind in ('LATE', 'ARCHIVE'))""").params(source, second).query(Integer.class).single() > 0;
     }
 
     /** The first second after another of which a temperature is known. */

@@ -41,12 +41,14 @@ class AirIntake {
      *
      * @param checksum SHA-256 of what came, in hexadecimal
      * @param accountId absent where a probe sent them
+     * @param fills whether a silence they come into is to be told
      */
     record Delivery(
             OriginKind kind,
             String name,
             String checksum,
-            @Nullable UUID accountId) {}
+            @Nullable UUID accountId,
+            boolean fills) {}
 
     /** @param readings at least one */
     Stored keep(UUID chamberId, List<AirReading> readings, Delivery delivery) {
@@ -55,7 +57,7 @@ class AirIntake {
         long last = seconds(readings).max().orElseThrow();
         // What a probe sent late was measured by it all the same; a file says what nobody watched.
         Map<Instant, Instant> silences = Optional.ofNullable(store.sources().get(chamberId))
-                .filter(source -> delivery.kind() == OriginKind.FILE)
+                .filter(source -> delivery.fills())
                 .map(source -> silences(source, first, last, now))
                 .orElse(Map.of());
         UUID id = UUID.randomUUID();

@@ -26,6 +26,8 @@ class AirOrigin extends WorkshopRow {
     enum OriginKind {
         /** A person took them in from a file. */
         FILE,
+        /** They came with the archive of a house, whose probes may have measured them. */
+        ARCHIVE,
         /** A probe sent them long after it says they were measured. */
         LATE
     }

@@ -113,7 +113,7 @@ public class ReadingService {
         long live = now.minus(Excursions.LONGEST_SILENCE).getEpochSecond();
         Map<Boolean, List<AirReading>> byLateness =
                 readings.stream().collect(Collectors.partitioningBy(reading -> reading.second() < live));
-        Delivery late = new Delivery(OriginKind.LATE, "its probe", Sha256.of(pack), null);
+        Delivery late = new Delivery(OriginKind.LATE, "its probe", Sha256.of(pack), null, false);
         Stored kept = transaction.execute(status -> stored(
                 byLateness.get(true).isEmpty() ? NOTHING : intake.keep(chamber, byLateness.get(true), late),
                 byLateness.get(false).isEmpty() ? NOTHING : store.store(chamber, byLateness.get(false), null)));
@@ -164,7 +164,8 @@ public class ReadingService {
                 OriginKind.FILE,
                 name.strip(),
                 Sha256.of(text.getBytes(StandardCharsets.UTF_8)),
-                current.person().accountId());
+                current.person().accountId(),
+                true);
         Stored kept = transaction.execute(status -> {
             longWork.allow(); // two years of minutes
             return intake.keep(chamberId, readings, file);
