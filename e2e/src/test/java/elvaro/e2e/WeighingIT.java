@@ -158,7 +158,7 @@ class WeighingIT {
         String piece = hang(4000).get(0);
         String tag = tag(piece);
         try (Visitor maren = Visitor.at(house).signedIn()) {
-            maren.visit("/pieces/" + piece);
+            maren.opens("/pieces/" + piece);
             maren.press("Weigh");
             maren.page.route("**/log/**", route -> route.abort());
             maren.fill("Weight on the scale", "2.5");
