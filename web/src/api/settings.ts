@@ -16,5 +16,9 @@ export const useChanges = (from: string, to: string) =>
     retry: false,
   });
 
+/** Where one is signed in. */
+export const useMySessions = () =>
+  useQuery({ queryKey: ['my sessions'], queryFn: () => answer(api.GET('/api/me/sessions')) });
+
 /** Goes along the whole record and says whether it is what was written. */
 export const checkRecord = () => answer(api.GET('/api/record/chain'));

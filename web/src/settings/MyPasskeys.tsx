@@ -3,17 +3,16 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { refresh } from '../api/house';
 import { addPasskey, myPasskeys, passkeysPossible, removePasskey } from '../api/passkeys';
+import { useMySessions } from '../api/settings';
 import { ProblemNotice } from '../kit/Notices';
 import { moment } from '../kit/units';
 import { Part, PartLine } from './Part';
 
-const thisDevice = (): string =>
-  /Mobi|Android|iPad/.test(navigator.userAgent) ? 'Phone or tablet' : 'Computer';
-
 /** Passkeys: the finger or the face instead of the password. */
 export function MyPasskeys() {
   const keys = useQuery({ queryKey: ['my passkeys'], queryFn: myPasskeys });
-  const add = useMutation({ mutationFn: () => addPasskey(thisDevice()), onSuccess: refresh });
+  const here = useMySessions().data?.find((session) => session.here);
+  const add = useMutation({ mutationFn: () => addPasskey(here?.device ?? 'Device'), onSuccess: refresh });
   const remove = useMutation({ mutationFn: removePasskey, onSettled: refresh });
   return (
     <Part

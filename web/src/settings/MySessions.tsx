@@ -1,8 +1,9 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { answer, api } from '../api/client';
+import { useMutation } from '@tanstack/react-query';
+import { api } from '../api/client';
 import { refresh } from '../api/house';
+import { useMySessions } from '../api/settings';
 import { ProblemNotice } from '../kit/Notices';
 import { moment } from '../kit/units';
 import { Part, PartLine } from './Part';
@@ -11,10 +12,7 @@ const MOST_SHOWN = 6;
 
 /** Where one is signed in, each to be ended by itself. */
 export function MySessions() {
-  const sessions = useQuery({
-    queryKey: ['my sessions'],
-    queryFn: () => answer(api.GET('/api/me/sessions')),
-  });
+  const sessions = useMySessions();
   const end = useMutation({
     mutationFn: (id: string | null) =>
       id ? api.DELETE('/api/me/sessions/{id}', { params: { path: { id } } }) : api.DELETE('/api/me/sessions'),

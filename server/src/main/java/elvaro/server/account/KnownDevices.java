@@ -51,13 +51,21 @@ class KnownDevices {
                         > 0);
     }
 
+    private boolean isOurs(String token) {
+        return database.sql("select count(*) from known_device where token_hash = ?")
+                        .param(Secret.hash(token))
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
     /** Remembers it, and takes away those not seen for long. */
     void remember(HttpServletRequest request, HttpServletResponse response, SignedIn person) {
-        database.sql("delete from known_device where seen_at < ? or token_hash = ?")
-                .params(oldest(), token(request).map(Secret::hash).orElse(""))
+        database.sql("delete from known_device where seen_at < ?")
+                .param(oldest())
                 .update();
-        String token = Secret.make();
-        database.sql("insert into known_device (token_hash, workshop_id, account_id, seen_at) values (?, ?, ?, ?)")
+        String token = token(request).filter(this::isOurs).orElseGet(Secret::make);
+        database.sql("replace into known_device (token_hash, workshop_id, account_id, seen_at) values (?, ?, ?, ?)")
                 .params(
                         Secret.hash(token),
                         person.workshopId().toString(),

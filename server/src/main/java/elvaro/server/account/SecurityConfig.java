@@ -114,6 +114,7 @@ class SecurityConfig {
                         UsernamePasswordAuthenticationFilter.class)
                 .addFilterAfter(
                         new PublicKeyCredentialCreationOptionsFilter(passkeys.operations()), AuthorizationFilter.class)
+                // It makes passkeys; its own way to remove one is shut unless it is opened (denyAll).
                 .addFilterAfter(
                         new WebAuthnRegistrationFilter(passkeys.keys(), passkeys.operations()),
                         AuthorizationFilter.class)

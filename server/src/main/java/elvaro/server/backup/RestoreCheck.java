@@ -8,6 +8,8 @@ import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -44,6 +46,7 @@ class RestoreCheck {
         List<String> faults = new ArrayList<>(strays());
         int finished = 0;
         long links = 0;
+        Set<String> keys = new TreeSet<>();
         List<SignedIn> owners = owners();
         for (SignedIn owner : owners) {
             LedgerAudit.AuditResult found = current.actingAs(owner, ledgers::all);
@@ -51,14 +54,18 @@ class RestoreCheck {
             found.open().forEach(tag -> faults.add("The ledger of " + tag + " does not close."));
             ChainState state = chain.of(owner.workshopId());
             links += state.links();
+            keys.addAll(state.keys());
             faults.addAll(state.faults());
         }
         faults.forEach(fault -> System.out.println("Fault: " + fault));
         if (faults.isEmpty()) {
             System.out.printf(
                     "Checked: %d workshops, %d finished pieces, every ledger closes; %d rows of the record are as they were"
-                            + " written.%n",
-                    owners.size(), finished, links);
+                            + " written, signed with %s.%n",
+                    owners.size(),
+                    finished,
+                    links,
+                    keys.isEmpty() ? "no key yet" : "the key " + String.join(", ", keys));
         }
         int code = faults.isEmpty() ? 0 : NOT_WHOLE;
         System.exit(SpringApplication.exit(event.getApplicationContext(), () -> code));

@@ -12,6 +12,7 @@ import elvaro.core.working.Units;
 import elvaro.server.account.AccountService;
 import elvaro.server.chain.ChainCheck;
 import elvaro.server.chain.ChainCheck.ChainState;
+import elvaro.server.chain.HouseKey;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.forecast.FinishedPieces;
@@ -64,6 +65,7 @@ public class PeriodReport {
     private final AccountService people;
     private final ChainCheck chain;
     private final CurrentWorkshop current;
+    private final HouseKey key;
 
     PeriodReport(
             WorkshopService workshops,
@@ -77,7 +79,8 @@ public class PeriodReport {
             ChangeReader changes,
             AccountService people,
             ChainCheck chain,
-            CurrentWorkshop current) {
+            CurrentWorkshop current,
+            HouseKey key) {
         this.workshops = workshops;
         this.lots = lots;
         this.pieces = pieces;
@@ -90,6 +93,7 @@ public class PeriodReport {
         this.people = people;
         this.chain = chain;
         this.current = current;
+        this.key = key;
     }
 
     /** The days reported on, by the clock of the workshop. */
@@ -151,6 +155,11 @@ public class PeriodReport {
                                 ? "Every one of %d rows of the record is as it was written and in its place. Hash of the last: %s."
                                         .formatted(state.links(), state.head())
                                 : "")
+                .sentence(
+                        state.keys().isEmpty()
+                                ? ""
+                                : "Signed with the key %s; this house's own is %s."
+                                        .formatted(String.join(", ", state.keys()), key.print()))
                 .sentence("What is kept here supports a hygiene plan and replaces none; the law of the place and those"
                         + " licensed to inspect come first.")
                 .pdf();

@@ -7,6 +7,7 @@ import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -100,6 +101,48 @@ class SignInIT {
                 .as("nor is a known device guessed on without end")
                 .isEqualTo(429);
         RunningApp.bean(JdbcClient.class).sql("delete from sign_in_attempt").update();
+    }
+
+    @Test
+    void a_tablet_that_several_sign_in_on_is_known_for_each_of_them(Someone owner) {
+        Client tablet = owner.client();
+        String idris = UUID.randomUUID() + "@test.example";
+        RunningApp.invited(tablet, idris);
+        assertThat(tablet.signIn(idris, RunningApp.PASSWORD).status()).isEqualTo(204);
+        Client guesser = new Client(RunningApp.port());
+        for (int attempt = 0; attempt < 10; attempt++) {
+            guesser.signIn(owner.signInName(), "wrong");
+        }
+        assertThat(tablet.signIn(owner.signInName(), RunningApp.PASSWORD).status())
+                .isEqualTo(204);
+        RunningApp.bean(JdbcClient.class).sql("delete from sign_in_attempt").update();
+    }
+
+    /** Spring Security's own way to remove a passkey is shut; ours asks whose it is. */
+    @Test
+    void a_passkey_is_removed_by_nobody_but_whose_it_is(Someone owner, Someone other, JdbcClient database) {
+        String key = "AAAA" + UUID.randomUUID().toString().replace("-", "");
+        database.sql("insert into user_entities (id, name, display_name) values (?, ?, 'Owner')")
+                .params("BBBB" + key, owner.person().accountId().toString())
+                .update();
+        database.sql(
+                        "insert into user_credentials (credential_id, user_entity_user_id, public_key, backup_eligible,"
+                                + " backup_state, label, created, last_used) values (?, ?, x'00', 0, 0, 'Computer', now(), now())")
+                .params(key, "BBBB" + key)
+                .update();
+        Client stranger = new Client(RunningApp.port());
+        stranger.get("/api/session");
+        assertThat(stranger.post("/webauthn/register/options", Map.of()).status())
+                .isNotEqualTo(200);
+        for (Client each : List.of(stranger, other.client())) {
+            each.send("DELETE", "/webauthn/register/" + key, null);
+            each.send("DELETE", "/api/me/passkeys/" + key, null);
+        }
+        assertThat(database.sql("select count(*) from user_credentials where credential_id = ?")
+                        .param(key)
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(1);
     }
 
     /** Nobody stands before this server: what a request says of where it is from is its own word. */
