@@ -61,11 +61,11 @@ class RestoreCheck {
         if (faults.isEmpty()) {
             System.out.printf(
                     "Checked: %d workshops, %d finished pieces, every ledger closes; %d rows of the record are as they were"
-                            + " written, signed with %s.%n",
+                            + " written, %s.%n",
                     owners.size(),
                     finished,
                     links,
-                    keys.isEmpty() ? "no key yet" : "the key " + String.join(", ", keys));
+                    keys.isEmpty() ? "not signed yet" : "signed with the key " + String.join(", ", keys));
         }
         int code = faults.isEmpty() ? 0 : NOT_WHOLE;
         System.exit(SpringApplication.exit(event.getApplicationContext(), () -> code));
