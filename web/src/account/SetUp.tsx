@@ -1,11 +1,12 @@
 import Stack from '@mui/material/Stack';
 import { useMutation } from '@tanstack/react-query';
 import { api, signIn, type Schema } from '../api/client';
-import { refresh } from '../api/house';
+import { refresh, useSession } from '../api/house';
 import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
+import { RadioButtons } from '../kit/RadioButtons';
 import { Door } from './Door';
 
 type Setup = Schema['Setup'];
@@ -14,10 +15,12 @@ const Owner = fieldsOf<Setup>();
 
 /** The first visit: the one-time code and the owner's account. */
 export function SetUp() {
+  const guess = useSession().data?.guess;
   const form = useKeptForm<Setup>(null, () => ({
     code: '',
     workshopName: '',
-    currency: 'EUR',
+    currency: guess?.currency ?? 'EUR',
+    measures: guess?.measures ?? 'METRIC',
     zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     signInName: '',
     name: '',
@@ -48,6 +51,15 @@ export function SetUp() {
           autoComplete="off"
         />
         <Owner.Text name="workshopName" label="Name of the workshop or household" required />
+        <RadioButtons<NonNullable<Setup['measures']>>
+          label="Units"
+          value={form.values.measures ?? 'METRIC'}
+          choices={[
+            ['METRIC', 'kg, °C, mm'],
+            ['IMPERIAL', 'lb, °F, in'],
+          ]}
+          onChange={(measures) => form.change({ measures })}
+        />
         <Stack direction="row" spacing={2}>
           <Owner.Text name="currency" label="Currency" required />
           <Owner.Text name="zone" label="Time zone" required />

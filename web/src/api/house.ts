@@ -52,7 +52,7 @@ const session = {
   queryKey: ['session'],
   queryFn: async () => {
     drawFor(undefined); // whoever it is now
-    const { me, setupNeeded } = await answer(api.GET('/api/session')).finally(() => {
+    const { me, setupNeeded, guess } = await answer(api.GET('/api/session')).finally(() => {
       asked = true;
       drawFor(drawnFor?.id);
     });
@@ -70,7 +70,7 @@ const session = {
     if (me) {
       askAtOnce();
     }
-    return { setupNeeded, me: drawnFor, ended };
+    return { setupNeeded, guess, me: drawnFor, ended };
   },
 };
 

@@ -13,6 +13,13 @@ export const pieceQuery = (id: string) => ({
 
 export const usePiece = (id: string) => useQuery(pieceQuery(id));
 
+/** Every picture of a piece, in the order they were taken. */
+export const usePhotos = (id: string) =>
+  useQuery({
+    queryKey: ['photos', id],
+    queryFn: () => answer(api.GET('/api/pieces/{id}/photos', { params: { path: { id } } })),
+  });
+
 /** Every look at a piece, the newest first. */
 export const looksQuery = (id: string) => ({
   queryKey: ['looks', id],

@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { type FormEvent, useRef, useState } from 'react';
 import type { Schema } from '../api/client';
 import { useWriteEntry } from '../kit/entries';
@@ -11,7 +13,8 @@ import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
 import type { Shown, useScales } from '../weigh/scale';
 import { ScaleBar } from '../weigh/ScaleBar';
 import { PileButtons } from './PileButtons';
-import { entryOf, pileOf, piles, type Pile } from './piles';
+import { PileNames } from './PileNames';
+import { entryOf, nameOf, piles, type Pile } from './piles';
 import { Weighed } from './Weighed';
 import { discardCauses, type DiscardCause } from './words';
 
@@ -35,6 +38,8 @@ export function Piles({ bench, using, shown }: Props) {
   const [last, setLast] = useState<Pile>('STEAKS');
   const [count, setCount] = useState(0);
   const [cause, setCause] = useState<DiscardCause>('CRUST');
+  const [name, setName] = useState('');
+  const [untrimmed, setUntrimmed] = useState(false);
   const write = useWriteEntry(card.id);
   const live = shown && !typing && text === '' ? shown : null;
   const grams = live ? (isKeepable(live, keptLaying) ? live.grams : null) : units.readWeight(text);
@@ -46,8 +51,8 @@ export function Piles({ bench, using, shown }: Props) {
     setLast(pile);
     write.mutate(
       {
-        entry: entryOf(pile, grams, count, cause),
-        said: `${piles[pile].label}: ${units.weight(grams)}`,
+        entry: entryOf(pile, grams, { count, cause, name, untrimmed }),
+        said: `${name.trim() || piles[pile].label}: ${units.weight(grams)}`,
       },
       {
         onSuccess: () => {
@@ -116,6 +121,11 @@ export function Piles({ bench, using, shown }: Props) {
           {count} {count === 1 ? 'steak' : 'steaks'}, not weighed
         </Button>
       )}
+      <PileNames names={bench.pileNames} name={name} onName={setName} />
+      <FormControlLabel
+        control={<Checkbox checked={untrimmed} onChange={(_, next) => setUntrimmed(next)} />}
+        label="Untrimmed: to be cleaned and weighed again when it is thawed"
+      />
       <Chips
         label="What is thrown away is"
         words={discardCauses}
@@ -125,7 +135,7 @@ export function Piles({ bench, using, shown }: Props) {
       <ProblemNotice failure={write.error} />
       <Weighed
         log={bench.piece.log}
-        nameOf={(entry) => piles[pileOf(entry)].label}
+        nameOf={(entry) => nameOf(entry)}
         onTakeBack={(entry) => write.mutate({ entry: { kind: 'TAKEN_BACK', corrects: entry.id } })}
       />
     </Box>

@@ -29,6 +29,10 @@ const byStream: Record<Stream, Pile> = {
 export const pileOf = (entry: Entry): Pile =>
   entry.stream === 'STEAK' && entry.steaks === 0 ? 'ROASTS' : byStream[entry.stream ?? 'DISCARD'];
 
+/** What the house calls it, else the pile. */
+export const nameOf = (entry: Entry): string =>
+  `${entry.pile ?? piles[pileOf(entry)].label}${entry.untrimmed ? ', to clean when thawed' : ''}`;
+
 /** What lies on each pile now, in grams. */
 export function onPiles(log: Entry[]): Record<Pile, number> {
   const sums: Record<Pile, number> = { STEAKS: 0, ROASTS: 0, TRIM: 0, FAT: 0, BONE: 0, DISCARD: 0 };
@@ -40,9 +44,28 @@ export function onPiles(log: Entry[]): Record<Pile, number> {
   return sums;
 }
 
-/** @param count steaks in the container, 0 where nobody counted */
-export function entryOf(pile: Pile, grams: number, count: number, cause: DiscardCause): NewEntry {
+/** What else is said of what lies in a container. */
+export interface PileSaid {
+  /** Steaks in it, 0 where nobody counted. */
+  count: number;
+  cause: DiscardCause;
+  /** The house's own name for it, '' for none. */
+  name: string;
+  /** Whether it is trimmed and weighed again later. */
+  untrimmed: boolean;
+}
+
+export function entryOf(pile: Pile, grams: number, { count, cause, name, untrimmed }: PileSaid): NewEntry {
   const { stream } = piles[pile];
   const steaks = pile === 'ROASTS' ? 0 : pile === 'STEAKS' && count > 0 ? count : undefined;
-  return { kind: 'PILE', stream, grams, steaks, words: '', ...(pile === 'DISCARD' && { cause }) };
+  return {
+    kind: 'PILE',
+    stream,
+    grams,
+    steaks,
+    words: '',
+    ...(name.trim() !== '' && { pile: name.trim() }),
+    ...(untrimmed && { untrimmed }),
+    ...(pile === 'DISCARD' && { cause }),
+  };
 }

@@ -12,7 +12,7 @@ import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
 import { RadioButtons } from '../kit/RadioButtons';
-import { readNumber, useUnits } from '../kit/units';
+import { readDays, useUnits } from '../kit/units';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
 import { useScale, useScales } from '../weigh/scale';
 
@@ -78,7 +78,7 @@ export function CutOff({ carcassId, part, later, onOff }: Props) {
             ...(further && {
               chamberId: text.chamberId,
               method: iced ? 'ON_ICE' : 'OPEN_AIR',
-              days: readNumber(text.days) ?? 0,
+              days: readDays(text.days) ?? 0,
             }),
             ...(iced && {
               meatCelsius: units.readTemperature(text.meat) ?? undefined,
@@ -142,7 +142,7 @@ export function CutOff({ carcassId, part, later, onOff }: Props) {
           <Part.Choice size="small" name="chamberId" label="Where" required="Say where.">
             {chamberChoices(chambers.data ?? [])}
           </Part.Choice>
-          <Part.Measure size="small" name="days" label="Days" of="number" required="Say for how many days." />
+          <Part.Measure size="small" name="days" label="Days" of="days" required="Say for how many days." />
           {iced && (
             <>
               <Part.Measure size="small" name="outside" label="Air round the chest" of="temperature" />

@@ -85,10 +85,29 @@ function Coming({
           <Came.Text size="small" name="permit" label="Permit" most={60} />
           <Came.Text size="small" name="place" label="Where, in words" most={120} />
           <Came.Day size="small" name="killedAt" label="Killed" clock required="Say when it was killed." />
+          <Came.Day
+            size="small"
+            name="hungOn"
+            label={text.iced ? 'On ice since (optional)' : 'Hung since (optional)'}
+            helper="Empty: the day it was killed."
+          />
           <Came.Day size="small" name="cooledAt" label="Cold to the core (optional)" clock />
           <Came.Text size="small" name="wound" label="Wound" most={200} />
           <Came.Text size="small" name="supplier" label="From" most={80} />
-          <Came.Weight size="small" name="weight" label="Weight" required="Weigh it." />
+          <Came.Weight
+            size="small"
+            name="weight"
+            label="Weight"
+            helper={text.weight === '' ? 'Without a scale leave it empty and say its size.' : undefined}
+          />
+          {text.weight === '' && (
+            <Came.Choice
+              size="small"
+              name="size"
+              label="Size, for its kind"
+              choices={{ SMALL: 'small', MIDDLING: 'middling', LARGE: 'large' }}
+            />
+          )}
           <Came.Choice
             size="small"
             name="weighed"
@@ -126,12 +145,13 @@ function Coming({
             size="small"
             name="days"
             label="Days"
-            of="number"
+            of="days"
             required="Say for how many days."
             helper={animal && `${animal.fewestDays} to ${animal.mostDays} is usual. ${animal.daysBecause}`}
           />
           {text.iced && <Came.Measure size="small" name="meat" label="Meat" of="temperature" />}
           {text.iced && <Came.Measure size="small" name="outside" label="Air outside" of="temperature" />}
+          {text.iced && <Came.Weight size="small" name="bag" label="A bag of ice holds (optional)" />}
         </FormGrid>
         {animal?.cautions.map(({ caution, topic, sentence }) => (
           <CautionText key={caution} topic={topic}>

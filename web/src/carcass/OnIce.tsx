@@ -32,11 +32,22 @@ export function OnIce({ piece }: { piece: PieceView }) {
             {kilograms(ice.laidInKg)} of ice to lay in
             {ice.allKg > ice.laidInKg && `, ${kilograms(ice.allKg)} in all with what is topped up`}
           </Typography>
+          {ice.bags && (
+            <Typography sx={{ fontWeight: 620 }}>
+              Bags of {units.load(ice.bags.grams)}: {ice.bags.under} under it, {ice.bags.between} between,{' '}
+              {ice.bags.over} over; {ice.bags.all} in all.
+            </Typography>
+          )}
           <Typography>
             {kilograms(ice.onceKg)} melt as the meat cools, then {kilograms(ice.perDayKg)} a day at{' '}
             {units.temperature(ice.outsideCelsius)} outside. Drain it{' '}
             {ice.topUpDays === 1 ? 'every day' : `every ${ice.topUpDays} days`} and top up some{' '}
-            {kilograms(ice.topUpKg)}: under, between and over, and no meat in melt water.
+            {ice.bags
+              ? ice.bags.topUp === 1
+                ? 'one bag'
+                : `${ice.bags.topUp} bags`
+              : kilograms(ice.topUpKg)}
+            : under, between and over, and no meat in melt water.
             {ice.besideGrams > 0 &&
               ` Of what comes in through the chest this is its share beside ${units.load(ice.besideGrams)} more.`}
           </Typography>
@@ -63,6 +74,7 @@ export function OnIce({ piece }: { piece: PieceView }) {
 interface Text {
   outside: string;
   meat: string;
+  bag: string;
 }
 
 const Warmth = fieldsOf<Text>();
@@ -73,6 +85,7 @@ function Weather({ piece, onSaid }: { piece: PieceView; onSaid: () => void }) {
   const form = useKeptForm<Text>(`ice ${piece.card.id}`, () => ({
     outside: shown(piece.ice?.outsideCelsius),
     meat: shown(piece.ice?.meatCelsius),
+    bag: piece.ice?.bags ? units.weightForField(piece.ice.bags.grams) : '',
   }));
   const meatCelsius = units.readTemperature(form.values.meat);
   const outsideCelsius = units.readTemperature(form.values.outside);
@@ -85,6 +98,7 @@ function Weather({ piece, onSaid }: { piece: PieceView; onSaid: () => void }) {
             version: piece.version,
             meatCelsius: meatCelsius ?? 0,
             outsideCelsius: outsideCelsius ?? 0,
+            bagGrams: units.readWeight(form.values.bag) ?? undefined,
           },
         }),
       ),
@@ -98,13 +112,14 @@ function Weather({ piece, onSaid }: { piece: PieceView; onSaid: () => void }) {
     <Form
       form={form}
       failure={say.error}
-      names={{ meatCelsius: 'meat', outsideCelsius: 'outside' }}
+      names={{ meatCelsius: 'meat', outsideCelsius: 'outside', bagGrams: 'bag' }}
       onChange={say.reset}
       onSubmit={() => say.mutate()}
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'start', pt: 1 }}
     >
       <Warmth.Measure size="small" name="outside" label="Air round the chest" of="temperature" required />
       <Warmth.Measure size="small" name="meat" label="Meat as it was laid in" of="temperature" required />
+      <Warmth.Weight size="small" name="bag" label="A bag of ice holds" />
       <Save
         busy={say.isPending}
         disabled={meatCelsius === null || outsideCelsius === null}

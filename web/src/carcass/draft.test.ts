@@ -15,7 +15,7 @@ const deer = {
 };
 
 test('an animal says what is missing before it is taken in', () => {
-  expect(missingOf(noAnimal, units)).toEqual(['when it was killed', 'its weight', 'where it goes']);
+  expect(missingOf(noAnimal, units)).toEqual(['when it was killed', 'where it goes']);
   expect(missingOf({ ...deer, weight: 'heavy' }, units)).toEqual(['its weight']);
   expect(missingOf(deer, units)).toEqual([]);
 });
@@ -25,6 +25,13 @@ test('weights, prices and times are sent as the server takes them', () => {
   expect(body).toMatchObject({ grams: 41_300, priceMinorPerKg: 650, method: 'OPEN_AIR', days: 10 });
   expect(new Date(body.killedAt).toISOString()).toBe(body.killedAt);
   expect(body.cooledAt).toBeUndefined();
+});
+
+test('what was not weighed says how large it is, and what was hung days ago since when', () => {
+  const late = carcassBody({ ...deer, weight: '', size: 'LARGE', hungOn: '2026-01-30' }, units, {});
+  expect(late).toMatchObject({ size: 'LARGE', hungOn: '2026-01-30' });
+  expect(late.grams).toBeUndefined();
+  expect(carcassBody(deer, units, {}).size).toBeUndefined();
 });
 
 test('what is hung says nothing of ice, what is iced says how warm meat and air are', () => {

@@ -1,6 +1,6 @@
 import dayjs from 'dayjs';
 import type { Answers, Schema } from '../api/client';
-import { readNumber, type Units } from '../kit/units';
+import { readDays, type Units } from '../kit/units';
 
 export type Animal = Schema['CarcassForm']['animal'];
 
@@ -10,8 +10,12 @@ export interface CarcassText {
   tag: string;
   permit: string;
   killedAt: string;
+  /** '' for the day it was killed. */
+  hungOn: string;
   place: string;
   weight: string;
+  /** Where it was not weighed. */
+  size: NonNullable<Schema['CarcassForm']['size']>;
   weighed: Schema['CarcassForm']['weighed'];
   skinOn: boolean;
   wound: string;
@@ -22,6 +26,7 @@ export interface CarcassText {
   supplier: string;
   price: string;
   iced: boolean;
+  bag: string;
   chamberId: string;
   days: string;
 }
@@ -31,8 +36,10 @@ export const noAnimal: CarcassText = {
   tag: '',
   permit: '',
   killedAt: '',
+  hungOn: '',
   place: '',
   weight: '',
+  size: 'MIDDLING',
   weighed: 'FIELD_DRESSED',
   skinOn: true,
   wound: '',
@@ -43,6 +50,7 @@ export const noAnimal: CarcassText = {
   supplier: '',
   price: '',
   iced: false,
+  bag: '',
   chamberId: '',
   days: '10',
 };
@@ -57,19 +65,22 @@ export function carcassBody(text: CarcassText, units: Units, answers: Answers): 
     permit: text.permit,
     killedAt: at(text.killedAt) ?? '',
     place: text.place,
-    grams: units.readWeight(text.weight) ?? 0,
+    hungOn: text.hungOn === '' ? undefined : text.hungOn,
+    grams: units.readWeight(text.weight) ?? undefined,
+    size: text.weight.trim() === '' ? text.size : undefined,
     weighed: text.weighed,
     skinOn: text.skinOn,
     wound: text.wound,
     cooledAt: at(text.cooledAt),
     meatCelsius: text.iced ? (units.readTemperature(text.meat) ?? undefined) : undefined,
     outsideCelsius: text.iced ? (units.readTemperature(text.outside) ?? undefined) : undefined,
+    iceBagGrams: text.iced ? (units.readWeight(text.bag) ?? undefined) : undefined,
     test: text.test,
     supplier: text.supplier,
     priceMinorPerKg: units.readPrice(text.price) ?? undefined,
     method: text.iced ? 'ON_ICE' : 'OPEN_AIR',
     chamberId: text.chamberId,
-    days: Math.round(readNumber(text.days) ?? 0),
+    days: Math.round(readDays(text.days) ?? 0),
     answers,
   };
 }
@@ -77,7 +88,7 @@ export function carcassBody(text: CarcassText, units: Units, answers: Answers): 
 /** What is to be said before it can be taken in. */
 export const missingOf = (text: CarcassText, units: Units): string[] => [
   ...(text.killedAt ? [] : ['when it was killed']),
-  ...(units.readWeight(text.weight) ? [] : ['its weight']),
+  ...(text.weight.trim() === '' || units.readWeight(text.weight) ? [] : ['its weight']),
   ...(text.chamberId ? [] : ['where it goes']),
 ];
 
@@ -87,4 +98,5 @@ export const carcassNames = {
   priceMinorPerKg: 'price',
   meatCelsius: 'meat',
   outsideCelsius: 'outside',
+  iceBagGrams: 'bag',
 };

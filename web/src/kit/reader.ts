@@ -21,6 +21,38 @@ export function readNumber(text: string): number | null {
   return /^-?(\d+\.?\d*|\.\d+)$/.test(clean) ? Number(clean) : null;
 }
 
+/** A figure with a unit behind it, as people type both; the unit in small letters, '' for none. */
+function readWithUnit(text: string): { value: number; unit: string } | null {
+  const [, figure = '', unit = ''] = /^([-−]?[\d.,]+)\s*([^\d]*)$/.exec(text.trim()) ?? [];
+  const value = readNumber(figure);
+  return value === null ? null : { value, unit: unit.trim().toLowerCase().replace(/\.$/, '') };
+}
+
+/** A number of days: `35`, `35 days`, `5 weeks`. Null where it cannot be read. */
+export function readDays(text: string): number | null {
+  const read = readWithUnit(text);
+  const days = { '': 1, d: 1, day: 1, days: 1, w: 7, week: 7, weeks: 7 }[read?.unit ?? ''];
+  return read === null || days === undefined ? null : read.value * days;
+}
+
+/** A share: `80`, `80 %`. */
+export function readPercent(text: string): number | null {
+  const read = readWithUnit(text);
+  return read === null || !['', '%', 'percent'].includes(read.unit) ? null : read.value;
+}
+
+/** What a price may be for one of, in kilograms. */
+const perKilograms: Record<string, number> = {
+  kg: 1,
+  kilo: 1,
+  kilogram: 1,
+  lb: 0.45359237,
+  lbs: 0.45359237,
+  pound: 0.45359237,
+  '100 g': 0.1,
+  '100g': 0.1,
+};
+
 /** How many decimals a currency has: none, two or three (ISO 4217). */
 const decimalsOf = (currency: string): number =>
   new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
@@ -61,6 +93,34 @@ export function buildUnits(
   const degree = fahrenheit ? '°F' : '°C';
   const temperature = (celsius: number) => `${number(degrees(celsius), 1)} ${degree}`;
   const weight = (grams: number) => writeWeight(grams, unit, locale);
+  /** Names and signs of the house's own currency, before or behind an amount. */
+  const signs = [
+    currency.toLowerCase(),
+    ...moneyFormat
+      .formatToParts(0)
+      .filter(({ type }) => type === 'currency')
+      .map(({ value }) => value.toLowerCase()),
+    new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' })
+      .formatToParts(0)
+      .find(({ type }) => type === 'currency')
+      ?.value.toLowerCase() ?? '',
+  ];
+  /** An amount with or without its currency; null where it is another's, or cannot be read. */
+  const readAmount = (text: string): number | null => {
+    const clean = text.trim().toLowerCase();
+    const sign = signs.find((each) => each !== '' && (clean.startsWith(each) || clean.endsWith(each))) ?? '';
+    const bare = clean.startsWith(sign) ? clean.slice(sign.length) : clean.slice(0, -sign.length);
+    const read = readNumber(sign === '' ? clean : bare);
+    return read === null || read < 0 ? null : read;
+  };
+  /** A price for one kilogram in minor units: `12`, `12 EUR`, `12/lb`, `12 a kg`; alone it is for the person's own unit. */
+  const readPriceOf = (text: string): number | null => {
+    const [, amount = '', per = ''] =
+      /^(.*?)(?:\s*(?:\/|\ba\b|\bper\b)\s*([a-z0-9 ]+))?$/i.exec(text.trim()) ?? [];
+    const kilograms = per === '' ? perWeight.kg : perKilograms[per.trim().toLowerCase()];
+    const read = readAmount(amount);
+    return read === null || kilograms === undefined ? null : Math.round((read * minors) / kilograms);
+  };
   const readPositive = (text: string, factor: number) => {
     const read = readNumber(text);
     return read === null || read < 0 ? null : Math.round(read * factor);
@@ -94,16 +154,24 @@ export function buildUnits(
     temperatureUnit: degree,
     temperatureForField: (celsius: number) => plain(degrees(celsius), 1),
     readTemperature: (text: string) => {
-      const read = readNumber(text);
-      return read === null ? null : Math.round((fahrenheit ? (read - 32) / 1.8 : read) * 100) / 100;
+      const read = readWithUnit(text);
+      const unit = read?.unit.replace(/^(°|deg|degrees)\s*/, '') || (fahrenheit ? 'f' : 'c');
+      if (read === null || !['c', 'f'].includes(unit)) {
+        return null;
+      }
+      return Math.round((unit === 'f' ? (read.value - 32) / 1.8 : read.value) * 100) / 100;
     },
     lengthUnit: inches ? 'in' : 'mm',
     lengthForField: (mm: number) => (inches ? plain(mm / MM_PER_INCH, 2) : plain(mm, 1)),
     /** A thickness or depth. */
     thickness: (mm: number) => (inches ? `${number(mm / MM_PER_INCH, 2)} in` : `${number(mm, 1)} mm`),
     readLength: (text: string) => {
-      const read = readNumber(text);
-      return read === null ? null : Math.round(inches ? read * MM_PER_INCH : read);
+      const read = readWithUnit(text);
+      const unit = read?.unit || (inches ? 'in' : 'mm');
+      const mm = { mm: 1, cm: 10, in: MM_PER_INCH, inch: MM_PER_INCH, inches: MM_PER_INCH, '"': MM_PER_INCH }[
+        unit
+      ];
+      return read === null || mm === undefined ? null : Math.round(read.value * mm);
     },
     money,
     currency,
@@ -117,9 +185,12 @@ export function buildUnits(
     /** A price per kg in the person's unit. */
     pricePer,
     priceForField: (minorPerKg: number) => number((minorPerKg * perWeight.kg) / minors, decimals),
-    readPrice: (text: string) => readPositive(text, minors / perWeight.kg),
+    readPrice: readPriceOf,
     moneyForField: (minor: number) => number(minor / minors, decimals),
-    readMoney: (text: string) => readPositive(text, minors),
+    readMoney: (text: string) => {
+      const read = readAmount(text);
+      return read === null ? null : Math.round(read * minors);
+    },
     /** A whole amount of money in minor units. */
     minorOf: (major: number) => major * minors,
     /** A sentence of the server in the person's units. */

@@ -81,7 +81,7 @@ export async function takeBack(undo: Undoable): Promise<void> {
       const { version } = await answer(api.GET('/api/pieces/{id}', { params: { path } }));
       await api.PUT('/api/pieces/{id}/target', {
         params: { path },
-        body: { version, targetDays: undo.days },
+        body: { version, targetDays: undo.days, answers: { 'later-target': 'Undone.' } },
       });
       return;
     }

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { buildUnits } from './reader';
-import { percent, readNumber } from './units';
+import { percent, readDays, readNumber } from './units';
 
 const shop = buildUnits('KG', false, false, 'EUR');
 const abroad = buildUnits('LB_OZ', true, true, 'EUR');
@@ -59,4 +59,42 @@ test('thickness is given to a tenth of a millimetre or a hundredth of an inch', 
 test('whoever weighs in pounds weighs a dose in ounces, and every figure has the comma of its reader', () => {
   expect(buildUnits('LB', true, true, 'USD', 'en-US').dose(22.3)).toBe('0.787 oz');
   expect(buildUnits('KG', false, false, 'EUR', 'de-DE').dose(22.3)).toBe('22,3 g');
+});
+
+test.each([
+  ['35', 35],
+  ['35 days', 35],
+  ['5 weeks', 35],
+  ['1 day', 1],
+  ['a month', null],
+  ['35 kg', null],
+])('days typed as %j are %j', (typed, days) => {
+  expect(readDays(typed)).toBe(days);
+});
+
+test.each([
+  ['12', 1200],
+  ['12 EUR', 1200],
+  ['€12.50', 1250],
+  ['12,50 €', 1250],
+  ['12/kg', 1200],
+  ['12 EUR/kg', 1200],
+  ['12/lb', 2646],
+  ['12 a lb', 2646],
+  ['2 per 100 g', 2000],
+  ['12 USD', null],
+  ['12/head', null],
+  ['twelve', null],
+])('a price typed as %j is %j for a kilogram', (typed, minor) => {
+  expect(buildUnits('KG', false, false, 'EUR', 'en-GB').readPrice(typed)).toBe(minor);
+});
+
+test('a temperature and a length are read with the unit they are typed in', () => {
+  expect(shop.readTemperature('38 °F')).toBeCloseTo(3.33);
+  expect(shop.readTemperature('3.5 C')).toBe(3.5);
+  expect(abroad.readTemperature('38')).toBeCloseTo(3.33);
+  expect(shop.readTemperature('38 K')).toBeNull();
+  expect(shop.readLength('1.5 in')).toBe(38);
+  expect(shop.readLength('3 cm')).toBe(30);
+  expect(abroad.readMoney('$ 7.00')).toBe(abroad.currency === 'USD' ? 700 : null);
 });

@@ -3,7 +3,7 @@ import { useSession } from '../api/house';
 import { unitsFor, type Units } from './reader';
 import { writeNumber } from './weights';
 
-export { readNumber, type Units } from './reader';
+export { readDays, readNumber, readPercent, type Units } from './reader';
 export { clock, date, dayOfYear, moment, shortDate } from './locale';
 
 export const percent = (fraction: number): string => `${writeNumber(fraction * 100, 1)} %`;

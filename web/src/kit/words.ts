@@ -14,6 +14,7 @@ export const coatingWords: Record<Schema['PieceView']['coating'], string> = {
   PASTE: 'paste or rub',
   CLOTH: 'soaked cloth',
   SYRUP: 'sugar or syrup',
+  POWDER: 'powder that draws water',
   SALT_RUB: 'salt rub',
   HIDE: 'its hide',
 };
@@ -24,6 +25,7 @@ export const kindWords: Record<Schema['EntryView']['kind'], string> = {
   COAT_OFF: 'Coat or seal off',
   WITHDRAWN: 'Slice taken',
   CUT_AWAY: 'Bad part cut away',
+  GREEN_ESTIMATED: 'Not weighed',
   LOOKED: 'Looked at',
   LEAKED: 'Looked at, leaking',
   TURNED: 'Turned',
@@ -36,6 +38,7 @@ export const kindWords: Record<Schema['EntryView']['kind'], string> = {
   COUNTED: 'Steaks counted',
   HUNG: 'Hung',
   MOVED: 'Moved',
+  APART: 'Taken apart',
   PULLED: 'Pulled',
   UNWRAPPED: 'Weighed unwrapped',
   PILE: 'Pile',

@@ -36,8 +36,16 @@ export const extents: Words<Exclude<LookForm['extent'], 'NONE'>> = {
 };
 
 export const smells: Words<LookForm['smell']> = {
+  NOTHING: 'of nothing',
   CLEAN: 'clean',
   NUTTY: 'nutty',
+  BREAD: 'bread or yeast',
+  PASTRY: 'pastry',
+  BUTTER: 'butter',
+  BLUE_CHEESE: 'blue cheese',
+  CURED_SAUSAGE: 'cured sausage',
+  ALCOHOL: 'alcohol',
+  SMOKE: 'smoke',
   FAINTLY_ACID: 'faintly acid',
   SOUR: 'sour',
   AMMONIA: 'ammonia',

@@ -78,6 +78,11 @@ export function AtTheTarget({ piece, ahead }: { piece: PieceView; ahead: Ahead }
           </Figure>
         )}
       </Box>
+      {ahead.otherDays.length > 0 && (
+        <Typography sx={{ mt: 1.5, maxWidth: 760 }}>
+          {ahead.otherDays.map((sentence) => units.sentence(sentence)).join(' ')}
+        </Typography>
+      )}
       {howGood && (
         <Typography variant="body2" sx={{ mt: 1.5, color: 'text.secondary', maxWidth: 760 }}>
           {howGood}

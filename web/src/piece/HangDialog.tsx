@@ -14,7 +14,7 @@ import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
-import { readNumber, useUnits } from '../kit/units';
+import { readDays, useUnits } from '../kit/units';
 
 /** Hangs a piece that was treated for days first: what it weighs now is its green weight. */
 export function HangDialog({ piece, onClose }: { piece: PieceView; onClose: () => void }) {
@@ -51,7 +51,7 @@ function Hang({ piece: { card }, chambers, onClose }: Props) {
         body: {
           greenGrams: units.readWeight(form.values.weight) ?? 0,
           chamberId: form.values.chamberId,
-          targetDays: Math.round(readNumber(form.values.days) ?? 0),
+          targetDays: Math.round(readDays(form.values.days) ?? 0),
           answers,
         },
       }),
@@ -89,7 +89,7 @@ function Hang({ piece: { card }, chambers, onClose }: Props) {
           <Hung.Choice name="chamberId" label="Chamber" required="Choose the chamber.">
             {chamberChoices(chambers)}
           </Hung.Choice>
-          <Hung.Measure name="days" label="Target days" of="number" required="Say for how many days." />
+          <Hung.Measure name="days" label="Target days" of="days" required="Say for how many days." />
           <Save
             busy={hang.isPending}
             failure={hang.error}

@@ -14,6 +14,7 @@ import { WeightBar } from '../kit/WeightBar';
 import { ShareButton } from '../share/ShareDialog';
 import { roleWords } from '../kit/words';
 import { Workings } from '../kit/Workings';
+import { Apart } from './Apart';
 import { EntryDialog } from './EntryDialog';
 import type { EntryKind } from './EntryPanel';
 import { Events } from './Events';
@@ -25,6 +26,7 @@ import { AtTheTarget, DriftNotice, ExpectedAndFound, Reach } from './Ahead';
 import { ForecastCurve } from './ForecastCurve';
 import { HideOff } from '../carcass/HideOff';
 import { OnIce } from '../carcass/OnIce';
+import { PhotoStory } from '../photo/PhotoStory';
 import { Next } from './Next';
 import { Given } from '../treatment/Given';
 import { GiveDialog } from '../treatment/GiveDialog';
@@ -62,7 +64,7 @@ function PieceSheet({ piece }: { piece: PieceView }) {
         : card.chamberName;
   return (
     <Page
-      title={`${card.tag} ${card.cutName}`}
+      title={`${card.tag} ${card.cutName}${card.count > 1 ? `, ${card.count} as one` : ''}`}
       aside={
         <Typography sx={{ color: 'text.secondary' }}>
           {[roleWords[card.role], card.methodLabel?.toLowerCase(), place, card.grade, card.supplier]
@@ -139,6 +141,7 @@ function PieceSheet({ piece }: { piece: PieceView }) {
               />
             </Box>
           )}
+          <PhotoStory card={card} />
           <Given piece={piece} onCoat={() => setDoing('COAT_ON')} />
           <PieceLog piece={piece} />
           <Workings workings={piece.workings} />
@@ -283,11 +286,16 @@ function Actions({ piece, onDo, onTreat, onHang }: ActionsProps) {
       {hanging && piece.coating === 'HIDE' && <HideOff pieceId={card.id} />}
       {card.state !== 'FRESH' && card.state !== 'PARTED' && <Button onClick={onTreat}>Treat …</Button>}
       {card.state === 'PARTED' && (
-        <Button variant="contained" component={Link} to={`/carcass/${card.id}`}>
+        <Button
+          variant="contained"
+          component={Link}
+          to={card.count > 1 ? `/lots/${card.lotId}` : `/carcass/${card.id}`}
+        >
           See its parts
         </Button>
       )}
       {hanging && <Target piece={piece} />}
+      <Apart piece={piece} />
       {card.dayNumber != null && (
         <Button component={Link} to={`/pieces/${card.id}/prepare`}>
           Preparation

@@ -61,6 +61,7 @@ const names = {
   'pieces.*.contactPercent': 'pieces.*.contact',
   'pieces.*.consumablesMinor': 'pieces.*.consumables',
   'pieces.*.hungOn': 'hungOn',
+  'pieces.*.count': 'pieces.*.count',
 };
 
 function SplitForm({ lot, methods, chambers, onHung }: FormProps) {
@@ -79,6 +80,7 @@ function SplitForm({ lot, methods, chambers, onHung }: FormProps) {
     coating: 'NONE',
     contact: '',
     consumables: like?.consumables ?? '',
+    count: '',
   });
   const today = useToday();
   const form = useKeptForm<SplitText>(`split ${id}`, () => ({

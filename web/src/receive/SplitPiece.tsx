@@ -6,7 +6,7 @@ import { chamberChoices, coatingChoices, methodChoices } from '../kit/choices';
 import { fieldsOf } from '../kit/form/fields';
 import { useGroup } from '../kit/form/group';
 import { Caution } from '../kit/Notices';
-import { readNumber, useUnits, type Units } from '../kit/units';
+import { readDays, readNumber, useUnits, type Units } from '../kit/units';
 
 type NewPiece = Schema['NewPiece'];
 type Method = Schema['MethodView'];
@@ -24,6 +24,8 @@ export interface PieceText {
   coating: NonNullable<NewPiece['coating']>;
   contact: string;
   consumables: string;
+  /** How many like things hang as this one; '' for one. */
+  count: string;
 }
 
 /** A piece as the server takes it. */
@@ -36,19 +38,20 @@ export function pieceBody(piece: PieceText, hungOn: string, units: Units): NewPi
     coatGrams: 0,
     coating: 'NONE' as const,
     consumablesMinor: units.readMoney(piece.consumables) ?? 0,
+    count: Math.round(readNumber(piece.count) ?? 1),
   };
   if (piece.role === 'FRESH') {
     return base;
   }
   if (piece.role === 'SOAKED') {
-    return { ...base, method: piece.method, targetDays: Math.round(readNumber(piece.days) ?? 0) };
+    return { ...base, method: piece.method, targetDays: Math.round(readDays(piece.days) ?? 0) };
   }
   return {
     ...base,
     method: piece.method,
     chamberId: piece.chamberId,
     hungOn,
-    targetDays: Math.round(readNumber(piece.days) ?? 0),
+    targetDays: Math.round(readDays(piece.days) ?? 0),
     coatGrams: units.readWeight(piece.coat) ?? 0,
     coating: piece.coating,
     contactPercent: piece.method === 'MEMBRANE' ? (readNumber(piece.contact) ?? undefined) : undefined,
@@ -123,7 +126,7 @@ export function SplitPiece({ tag, methods, chambers, begins, onRemove }: RowProp
             <Piece.Measure
               name="days"
               label="Target days"
-              of="number"
+              of="days"
               required="Each piece that hangs needs its days."
               sx={{ width: 98 }}
             />
@@ -153,6 +156,14 @@ export function SplitPiece({ tag, methods, chambers, begins, onRemove }: RowProp
               />
             )}
             <Piece.Measure name="consumables" label="Materials" of="money" sx={{ width: 132 }} />
+            <Piece.Measure
+              name="count"
+              label="Like things"
+              ariaLabel={`Like things hung as ${tag}`}
+              of="number"
+              placeholder="1"
+              sx={{ width: 112 }}
+            />
           </>
         )}
         {onRemove && (

@@ -5,8 +5,9 @@ import { useMutation } from '@tanstack/react-query';
 import { Fragment, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { answer, api, type Answers, type Schema } from '../api/client';
-import { refresh } from '../api/house';
+import { refresh, useToday } from '../api/house';
 import { useMethods } from '../api/pieces';
+import { useTreatments } from '../api/treatments';
 import { useForward } from '../api/plans';
 import { methodChoices } from '../kit/choices';
 import { useDebouncedValue } from '../kit/debounced';
@@ -19,7 +20,7 @@ import { Save } from '../kit/form/Save';
 import { Caution } from '../kit/Notices';
 import { RadioButtons } from '../kit/RadioButtons';
 import { Waiting } from '../kit/Page';
-import { readNumber, useUnits } from '../kit/units';
+import { readDays, readNumber, useUnits } from '../kit/units';
 import { chamberWords } from '../kit/words';
 import { Told } from '../plan/Told';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
@@ -27,6 +28,7 @@ import { useScale, useScales } from '../weigh/scale';
 
 type Kind = Schema['FirstForm']['kind'];
 type Method = Schema['FirstForm']['method'];
+type Treatment = Schema['TreatmentForm']['kind'];
 
 /** The places a first piece hangs in, and what is said of each. */
 const places: [Kind, string][] = [
@@ -46,6 +48,13 @@ interface Text {
   method: Method;
   days: string;
   price: string;
+  hungOn: string;
+  count: string;
+  /** Whether it was cut in two, and one half gets something. */
+  halved: boolean;
+  halfWeight: string;
+  kindOfTreatment: Treatment;
+  exactly: string;
 }
 
 const First = fieldsOf<Text>();
@@ -58,13 +67,20 @@ const RESTS_MS = 400;
 /** An empty house: where, what, how heavy, and it hangs. All else has usual values that can be changed later. */
 export function FirstPiece() {
   const methods = useMethods();
-  if (!methods.data) {
-    return <Waiting failure={methods.error} />;
+  const treatments = useTreatments();
+  if (!methods.data || !treatments.data) {
+    return <Waiting failure={methods.error ?? treatments.error} />;
   }
-  return <Asked methods={methods.data} />;
+  return <Asked methods={methods.data} treatments={treatments.data} />;
 }
 
-function Asked({ methods }: { methods: Schema['MethodView'][] }) {
+interface AskedProps {
+  methods: Schema['MethodView'][];
+  treatments: Schema['TreatmentView'][];
+}
+
+function Asked({ methods, treatments }: AskedProps) {
+  const today = useToday();
   const units = useUnits();
   const navigate = useNavigate();
   const usual = (kind: Kind) => {
@@ -81,6 +97,12 @@ function Asked({ methods }: { methods: Schema['MethodView'][] }) {
     method: 'MEMBRANE',
     days: '',
     price: '',
+    hungOn: today,
+    count: '',
+    halved: false,
+    halfWeight: '',
+    kindOfTreatment: 'PASTE',
+    exactly: '',
     ...usual('REFRIGERATOR'),
   }));
   const text = form.values;
@@ -101,8 +123,24 @@ function Asked({ methods }: { methods: Schema['MethodView'][] }) {
             boneIn: text.boneIn,
             grams: grams ?? 0,
             method: text.method,
-            days: Math.round(readNumber(text.days) ?? 0),
+            days: Math.round(readDays(text.days) ?? 0),
             priceMinorPerKg: units.readPrice(text.price) ?? undefined,
+            hungOn: text.hungOn === '' ? undefined : text.hungOn,
+            count: text.count === '' ? undefined : Math.round(readNumber(text.count) ?? 1),
+            half: text.halved
+              ? {
+                  grams: units.readWeight(text.halfWeight) ?? 0,
+                  treatment: {
+                    kind: text.kindOfTreatment,
+                    exactly: text.exactly,
+                    coatGrams: 0,
+                    rawGarlicOrHerbs: false,
+                    oil: false,
+                    spirit: false,
+                    answers: {},
+                  },
+                }
+              : undefined,
             answers,
           },
         }),
@@ -113,7 +151,7 @@ function Asked({ methods }: { methods: Schema['MethodView'][] }) {
       await navigate(`/pieces/${text.pieceId}`);
     },
   });
-  const days = Math.round(readNumber(text.days) ?? 0);
+  const days = Math.round(readDays(text.days) ?? 0);
   const asked = useDebouncedValue(
     JSON.stringify(
       grams && grams >= LEAST_GRAMS && days >= 1 && days <= MOST_DAYS && text.cutCode !== ''
@@ -141,7 +179,7 @@ function Asked({ methods }: { methods: Schema['MethodView'][] }) {
     <Form
       form={form}
       failure={hang.error}
-      names={{ grams: 'weight', priceMinorPerKg: 'price' }}
+      names={{ grams: 'weight', priceMinorPerKg: 'price', 'half.grams': 'halfWeight' }}
       onChange={hang.reset}
       onSubmit={() => (grams || !live) && hang.mutate({})}
       label="The first piece"
@@ -193,9 +231,36 @@ function Asked({ methods }: { methods: Schema['MethodView'][] }) {
         >
           {methodChoices(methods)}
         </First.Choice>
-        <First.Measure name="days" label="Days" of="number" required="Say for how many days." />
+        <First.Measure name="days" label="Days" of="days" required="Say for how many days." />
+        <First.Day name="hungOn" label="It hangs since" required />
         <First.Measure name="price" label={`Price per ${units.perWeightUnit} (optional)`} of="price" />
+        <First.Measure
+          name="count"
+          label="Like things, hung as one (optional)"
+          of="number"
+          placeholder="1"
+          helper="Six ducks or four steaks: one weight, one record, until they part."
+        />
       </Box>
+      <First.Check name="halved" label="I cut it in two: one half gets something, the other stays plain" />
+      {text.halved && (
+        <Box
+          role="group"
+          aria-label="The half that gets something"
+          sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '1fr 1fr' }, gap: 2 }}
+        >
+          <First.Weight name="halfWeight" label="Weight of that half" required="Weigh the other half too." />
+          <First.Choice
+            name="kindOfTreatment"
+            label="It gets"
+            choices={Object.fromEntries(treatments.map(({ kind, label }) => [kind, label]))}
+          />
+          <First.Text name="exactly" label="What exactly" most={200} />
+          <Typography variant="body2" sx={{ alignSelf: 'center' }}>
+            Both hang alike and are a trial: at the table you find out whether it was worth it.
+          </Typography>
+        </Box>
+      )}
       {surface && <Typography>{surface}</Typography>}
       {scenario && forward && (
         <Box>

@@ -57,6 +57,7 @@ const CarcassPage = lazy(() => import('../carcass/CarcassPage'));
 const NewCarcassPage = lazy(() => import('../carcass/NewCarcassPage'));
 const MakingPage = lazy(() => import('../stock/MakingPage'));
 const RenderPage = lazy(() => import('../stock/RenderPage'));
+const GatherPage = lazy(() => import('../stock/GatherPage'));
 const PackPage = lazy(() => import('../stock/PackPage'));
 const RecallPage = lazy(() => import('../stock/RecallPage'));
 const Join = lazy(() => import('../account/Join'));
@@ -155,6 +156,7 @@ function Inside() {
             <Route path="/stock" element={<StockPage />} />
             <Route path="/stock/blend" element={<BlendPage />} />
             <Route path="/stock/render" element={<RenderPage />} />
+            <Route path="/stock/gather" element={<GatherPage />} />
             <Route path="/makings/:id" element={<MakingPage />} />
             <Route path="/packs/:id" element={<PackPage />} />
             <Route path="/lots/:id/recall" element={<RecallPage />} />

@@ -17,6 +17,7 @@ import {
   blendBody,
   boughtMeat,
   firstBlend,
+  freshMeat,
   usedOf,
   type BlendText,
   type BoughtText,
@@ -112,6 +113,17 @@ function Mixing({ first, packs }: { first: Schema['FirstBlend']; packs: Schema['
       <Box sx={{ display: 'grid', gap: 2, position: { md: 'sticky' }, top: 16 }} role="status">
         <ProblemNotice failure={blend.error} />
         {blend.data ? <Mixed blend={blend.data} /> : <Typography>Say what there is to grind.</Typography>}
+        {blend.data?.wants && text.bought.length === 0 && (
+          <Wants
+            wants={blend.data.wants}
+            onTake={(wants) =>
+              change({
+                weight: units.weightForField(wants.grams),
+                bought: freshMeat(wants, units),
+              })
+            }
+          />
+        )}
         {blend.data && blend.data.parts.some(({ packId }) => packId) && (
           <MakeIt
             product="GRIND"
@@ -121,6 +133,25 @@ function Mixing({ first, packs }: { first: Schema['FirstBlend']; packs: Schema['
           />
         )}
       </Box>
+    </Box>
+  );
+}
+
+/** What all that is packed wants bought with it, and taking it so. */
+function Wants({
+  wants,
+  onTake,
+}: {
+  wants: Schema['WantsView'];
+  onTake: (wants: Schema['WantsView']) => void;
+}) {
+  const units = useUnits();
+  return (
+    <Box sx={{ borderLeft: '6px solid', borderColor: 'primary.main', pl: 2, display: 'grid', gap: 1 }}>
+      <Typography sx={{ fontSize: '1.15rem', fontWeight: 620 }}>{units.sentence(wants.sentence)}</Typography>
+      <Button variant="outlined" sx={{ justifySelf: 'start' }} onClick={() => onTake(wants)}>
+        Mix that batch
+      </Button>
     </Box>
   );
 }

@@ -30,6 +30,8 @@ interface Props {
   stock: Schema['StockView'];
   /** Steaks that were weighed one by one, in grams. */
   weighed?: number[];
+  /** Whether some of it lies there untrimmed. */
+  untrimmed?: boolean;
   put: (packs: Schema['PackForm'][]) => Promise<unknown>;
   onClose: () => void;
 }
@@ -42,9 +44,22 @@ const names = { 'packs.*.grams': 'weights.*.text', 'packs.*.useBy': 'useBy', 'pa
 const TYPING_MS = 200;
 
 /** Packs what lies there: each weight a pack. */
-export function PackDialog({ title, draft, choices, of, stock, weighed = [], put, onClose }: Props) {
+export function PackDialog({
+  title,
+  draft,
+  choices,
+  of,
+  stock,
+  weighed = [],
+  untrimmed = false,
+  put,
+  onClose,
+}: Props) {
   const units = useUnits();
-  const form = useKeptForm<PackText>(draft, () => firstPack(stock.today, choices[0]));
+  const form = useKeptForm<PackText>(draft, () => ({
+    ...firstPack(stock.today, choices[0]),
+    toClean: untrimmed,
+  }));
   const { values: text, change } = form;
   const bodies = packBodies(text, units);
   const save = useMutation({
@@ -84,6 +99,8 @@ export function PackDialog({ title, draft, choices, of, stock, weighed = [], put
             <Packs.Choice size="small" name="wrap" label="In" choices={wraps} />
             <Packs.Choice size="small" name="keeping" label="Kept" choices={keepings} />
             <Packs.Text size="small" name="place" label="Where" most={80} />
+            <Packs.Text size="small" name="name" label="Name of your own for it (optional)" most={40} />
+            {untrimmed && <Packs.Check name="toClean" label="To clean when thawed" />}
             <Packs.Day size="small" name="packedOn" label="Packed" required />
             <Packs.Day
               size="small"

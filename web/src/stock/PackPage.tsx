@@ -17,8 +17,9 @@ import { Save } from '../kit/form/Save';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { date, moment, useUnits } from '../kit/units';
+import { CleanIt } from './CleanIt';
 import { LabelButton } from './LabelButton';
-import { ways, type Way } from './words';
+import { takenFor, type Way } from './words';
 import { offerUndo } from '../kit/undo';
 
 type Story = Schema['PackStory'];
@@ -44,7 +45,8 @@ function Told({ story }: { story: Story }) {
       title={`Pack ${pack.number}`}
       aside={
         <Typography sx={{ color: 'text.secondary' }}>
-          {pack.contentLabel}, {pack.cutName}
+          {pack.name ?? pack.contentLabel}, {pack.cutName}
+          {pack.toClean && ', to clean when thawed'}
         </Typography>
       }
     >
@@ -91,6 +93,7 @@ function Told({ story }: { story: Story }) {
             <Out key={out.id} out={out} packId={pack.id} />
           ))}
         </Box>
+        {pack.toClean && <CleanIt pack={pack} />}
         {pack.leftGrams > 0 && <TakeOut key={pack.leftGrams} pack={pack} />}
         <Box className="no-print" sx={{ display: 'flex', gap: 1 }}>
           {pack.leftGrams > 0 && <LabelButton packs={[pack.id]} />}
@@ -228,7 +231,7 @@ function TakeOut({ pack }: { pack: Schema['PackView'] }) {
             alignItems: 'start',
           }}
         >
-          <Taken.Choice size="small" name="way" label="What for" choices={ways} />
+          <Taken.Choice size="small" name="way" label="What for" choices={takenFor} />
           <Taken.Weight size="small" name="weight" label="How much" required="Say how much." />
           <Taken.Text size="small" name="words" label="To whom, or why" most={200} />
         </Box>

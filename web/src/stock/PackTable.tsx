@@ -36,7 +36,10 @@ export function PackTable({ packs, withPiece = false }: Props) {
                 {pack.number}
               </MuiLink>
             </th>
-            <td>{pack.contentLabel}</td>
+            <td>
+              {pack.name ?? pack.contentLabel}
+              {pack.toClean && ', to clean when thawed'}
+            </td>
             <Box component="td" sx={{ fontWeight: 640 }}>
               {pack.leftGrams === 0 ? 'gone' : units.weight(pack.leftGrams)}
               {pack.leftGrams > 0 && pack.leftGrams < pack.grams && ` of ${units.weight(pack.grams)}`}

@@ -40,6 +40,7 @@ export function Packs({ bench }: { bench: Schema['BenchView'] }) {
           weighed={log
             .filter(({ kind, stands, steaks }) => kind === 'PILE' && stands && steaks === 1)
             .map(({ grams }) => grams)}
+          untrimmed={log.some(({ stands, untrimmed }) => stands && untrimmed)}
           put={(made) =>
             answer(
               api.PUT('/api/pieces/{pieceId}/packs', {

@@ -29,6 +29,9 @@ export default function StockPage() {
           <Button component={Link} to="/stock/blend">
             Blend a grind
           </Button>
+          <Button component={Link} to="/stock/gather">
+            Gather in a jar
+          </Button>
           <Button component={Link} to="/stock/render">
             Render fat
           </Button>

@@ -52,6 +52,23 @@ export const boughtMeat = ({ boughtLeanPercent }: Schema['FirstBlend']): BoughtT
   used: true,
 });
 
+/** Fresh meat that what is packed wants with it. */
+export const freshMeat = (wants: Schema['WantsView'], units: Units): BoughtText[] =>
+  [
+    { name: 'fresh lean', grams: wants.leanGrams, lean: wants.leanPercent },
+    { name: 'fresh fat', grams: wants.fatGrams, lean: wants.fatPercent },
+  ]
+    .filter(({ grams }) => grams > 0)
+    .map(({ name, grams, lean }) => ({
+      id: newId(),
+      name,
+      weight: units.weightForField(grams),
+      price: '',
+      lean: String(lean),
+      crust: '0',
+      used: true,
+    }));
+
 const whole = (text: string): number => Math.round(readNumber(text) ?? 0);
 
 /** What the server takes, of the packs there are; null while there is nothing to mix. */

@@ -11,6 +11,9 @@ export interface PackText {
   packedOn: string;
   useBy: string;
   place: string;
+  /** The house's own for what is in it, '' for none. */
+  name: string;
+  toClean: boolean;
   weights: { id: string; text: string }[];
 }
 
@@ -23,6 +26,8 @@ export const firstPack = (today: string, content: Content): PackText => ({
   packedOn: today,
   useBy: '',
   place: '',
+  name: '',
+  toClean: false,
   weights: [weightOf()],
 });
 
@@ -49,6 +54,8 @@ export function packBodies(text: PackText, units: Units): Schema['PackForm'][] {
             packedOn: text.packedOn,
             useBy: text.useBy || undefined,
             place: text.place,
+            ...(text.name.trim() !== '' && { name: text.name.trim() }),
+            ...(text.toClean && { toClean: true }),
           },
         ];
   });

@@ -16,6 +16,7 @@ export const contents: Record<Content, string> = {
   BONE: 'Bones',
   GRIND: 'Grind',
   TALLOW: 'Tallow',
+  JAR: 'Trim and fat, gathered',
 };
 
 export const wraps: Record<Wrap, string> = { VACUUM: 'vacuum', WRAPPED: 'wrapped' };
@@ -28,7 +29,19 @@ export const ways: Record<Way, string> = {
   TASTING: 'tasted',
   GRIND: 'ground',
   RENDER: 'rendered',
+  GATHER: 'gathered',
+  CLEAN: 'cleaned',
   DISCARD: 'thrown away',
+};
+
+/** What a person takes out for; the rest leaves by its own page. */
+export const takenFor = {
+  SALE: ways.SALE,
+  TABLE: ways.TABLE,
+  TASTING: ways.TASTING,
+  GRIND: ways.GRIND,
+  RENDER: ways.RENDER,
+  DISCARD: ways.DISCARD,
 };
 
 /** What comes straight from a piece. */

@@ -14,8 +14,13 @@ const inWords = ({ amount, symbol }: Schema['ScaledView']['amounts'][number], un
 export function Amounts({ scaled, unlabelled }: { scaled: Schema['ScaledView']; unlabelled?: string }) {
   const units = useUnits();
   const [whole, ...others] = scaled.amounts;
+  const label = scaled.onLabel && (
+    <Typography sx={{ color: 'text.secondary' }}>
+      The label says {inWords(scaled.onLabel, units)} for it.
+    </Typography>
+  );
   if (!whole) {
-    return null;
+    return label;
   }
   const spoons = others.filter((each) => each.amount >= 0.1 && each.amount <= MOST_SPOONS);
   return (
@@ -28,6 +33,7 @@ export function Amounts({ scaled, unlabelled }: { scaled: Schema['ScaledView']; 
         {spoons.length > 0 && ' · '}
         {units.sentence(`⟦area ${scaled.squareMetres}⟧`)} of surface
       </Typography>
+      {label}
       {scaled.shares.length > 0 && (
         <Shares shares={scaled.shares} costMinor={scaled.costMinor} units={units} />
       )}

@@ -18,7 +18,7 @@ import { useKeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
 import { Caution } from '../kit/Notices';
 import { Waiting } from '../kit/Page';
-import { useUnits } from '../kit/units';
+import { readNumber, useUnits } from '../kit/units';
 import { Amounts } from './Amounts';
 import { firstOf } from './draft';
 import { doseBody, giveBody, type Give } from './give';
@@ -62,7 +62,7 @@ interface FormProps extends Props {
   first: Schema['TreatmentView'];
 }
 
-type Text = Give & { coat: string; cost: string; beganOn: string };
+type Text = Give & { coat: string; cost: string; beganOn: string; minutes: string };
 
 const Given = fieldsOf<Text>();
 
@@ -79,6 +79,7 @@ function GiveForm({ piece, kinds, recipes, first, onClose }: FormProps) {
     coat: '',
     cost: '',
     beganOn: today,
+    minutes: '',
   }));
   const draft = form.values;
   const scaled = useScaled(
@@ -101,6 +102,10 @@ function GiveForm({ piece, kinds, recipes, first, onClose }: FormProps) {
             ...giveBody(draft),
             beganOn: draft.beganOn === '' ? undefined : draft.beganOn,
             coatGrams: units.readWeight(draft.coat) ?? 0,
+            minutes:
+              draft.kind === 'COLD_SMOKE' && draft.minutes !== ''
+                ? Math.round(readNumber(draft.minutes) ?? 0)
+                : undefined,
             costMinor: draft.cost === '' ? undefined : (units.readMoney(draft.cost) ?? undefined),
             answers,
           },
@@ -137,6 +142,16 @@ function GiveForm({ piece, kinds, recipes, first, onClose }: FormProps) {
             scaled.data && scaled.data.costMinor > 0 ? units.moneyForField(scaled.data.costMinor) : ' '
           }
         />
+        {draft.kind === 'COLD_SMOKE' && (
+          <Given.Measure
+            className="whole"
+            size="small"
+            name="minutes"
+            label="It was done already: minutes of smoke in all"
+            of="minutes"
+            helper="Leave it empty to smoke it now, burst by burst."
+          />
+        )}
         {kinds.find((each) => each.kind === draft.kind)?.slows && (
           <Box className="whole">
             <Given.Weight

@@ -8,11 +8,11 @@ import { answer, api, type Answers, type PieceView, type Schema } from '../api/c
 import { refresh } from '../api/house';
 import { useGiven } from '../api/treatments';
 import { newId } from '../kit/drafts';
-import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { ProblemNotice, Questions } from '../kit/Notices';
 import { moment, shortDate, useUnits } from '../kit/units';
+import { Bursts } from './Bursts';
 import { HowMuchItWas } from './HowMuchItWas';
 import { whenWords } from './moments';
 
@@ -63,6 +63,7 @@ function One({ treatment, piece, onCoat }: Props & { treatment: Treatment }) {
       ),
     onSuccess: refresh,
   });
+  const hangs = piece.card.state === 'HANGING' || piece.card.state === 'WAITING';
   const begun = treatment.steps.some((step) => step.done);
   const coats = piece.card.coatGrams === 0 && piece.card.state === 'HANGING' && piece.coating !== 'NONE';
   return (
@@ -71,6 +72,7 @@ function One({ treatment, piece, onCoat }: Props & { treatment: Treatment }) {
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {[
           treatment.amount && `${treatment.amount} for this piece`,
+          treatment.onLabel && `the label says ${treatment.onLabel}`,
           treatment.shares.map((share) => `${units.dose(share.grams)} ${share.name}`).join(', '),
           treatment.costMinor > 0 && units.money(treatment.costMinor),
           `${treatment.by}, ${moment(treatment.at)}`,
@@ -83,6 +85,12 @@ function One({ treatment, piece, onCoat }: Props & { treatment: Treatment }) {
           <StepRow key={step.number} pieceId={piece.card.id} treatmentId={treatment.id} step={step} />
         ))}
       </Box>
+      {treatment.smokedMinutes != null &&
+        (treatment.over || !hangs ? (
+          <Typography sx={{ fontWeight: 620 }}>{treatment.smokedMinutes} minutes of smoke in all</Typography>
+        ) : (
+          <Bursts pieceId={piece.card.id} treatment={treatment} />
+        ))}
       {(piece.card.state === 'PULLED' || piece.card.state === 'CUT') && (
         <Typography sx={{ mt: 1 }}>
           <strong>Look for:</strong> {treatment.lookFor} <strong>Next time:</strong> {treatment.nextTime}
@@ -106,16 +114,9 @@ function One({ treatment, piece, onCoat }: Props & { treatment: Treatment }) {
   );
 }
 
-interface Text {
-  celsius: string;
-}
-
-const Measured = fieldsOf<Text>();
-
 function StepRow({ pieceId, treatmentId, step }: { pieceId: string; treatmentId: string; step: Step }) {
-  const units = useUnits();
   const [id, setId] = useState(newId);
-  const form = useKeptForm<Text>(`step ${pieceId} ${treatmentId} ${step.number}`, () => ({ celsius: '' }));
+  const form = useKeptForm<Record<string, never>>(null, () => ({}));
   const done = useMutation({
     mutationFn: (answers: Answers) =>
       answer(
@@ -123,14 +124,12 @@ function StepRow({ pieceId, treatmentId, step }: { pieceId: string; treatmentId:
           params: { path: { pieceId, treatmentId, entryId: id } },
           body: {
             number: step.number,
-            meatCelsius: units.readTemperature(form.values.celsius) ?? undefined,
             words: '',
             answers,
           },
         }),
       ),
     onSuccess: async () => {
-      form.clear();
       setId(newId());
       await refresh();
     },
@@ -141,7 +140,6 @@ function StepRow({ pieceId, treatmentId, step }: { pieceId: string; treatmentId:
       <Form
         form={form}
         failure={done.error}
-        names={{ meatCelsius: 'celsius' }}
         onChange={done.reset}
         onSubmit={() => done.mutate({})}
         sx={{
@@ -158,11 +156,16 @@ function StepRow({ pieceId, treatmentId, step }: { pieceId: string; treatmentId:
           {when}
         </Typography>
         <Typography sx={{ color: step.done ? 'text.secondary' : 'text.primary' }}>{step.words}</Typography>
+        {step.minutes > 0 && (
+          <Typography variant="body2" sx={{ gridColumn: { sm: 2 } }}>
+            {step.minutes} minutes of smoke
+          </Typography>
+        )}
         {step.done ? (
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>
             done {step.doneAt && moment(step.doneAt)}, {step.by}
           </Typography>
-        ) : (
+        ) : step.measuresMeat ? null : (
           <Button
             type="submit"
             variant="outlined"
@@ -172,18 +175,12 @@ function StepRow({ pieceId, treatmentId, step }: { pieceId: string; treatmentId:
             Done
           </Button>
         )}
-        {!step.done && step.measuresMeat && (
-          <Box sx={{ maxWidth: 200, mt: 0.5, gridColumn: { xs: '1 / -1', sm: 2 } }}>
-            <Measured.Measure size="small" name="celsius" label="The meat measures" of="temperature" />
-          </Box>
-        )}
       </Form>
       <ProblemNotice failure={done.error} />
       <Questions
         failure={done.error}
         busy={done.isPending}
         keep="Done all the same"
-        or="or measure it"
         onAnswer={(answers) => done.mutate(answers)}
       />
     </Box>

@@ -28,6 +28,7 @@ export const basisWords: Record<Draft['basis'], string> = {
   FIVE_POUNDS: 'per 5 lb green weight',
   PERCENT: '% of green weight',
   SQUARE_METRE: 'per m² of surface',
+  PIECE: 'on the whole piece',
 };
 
 /** A kind with the dose to start from. */

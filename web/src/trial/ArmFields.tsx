@@ -154,7 +154,7 @@ function Apart({ text, known }: { text: TrialText; known: Known }) {
           {chamberChoices(known.chambers)}
         </Arm.Choice>
       )}
-      {own.days && <Arm.Measure size="small" name="days" label="Target days" of="number" required={DAYS} />}
+      {own.days && <Arm.Measure size="small" name="days" label="Target days" of="days" required={DAYS} />}
       {own.materials && <Arm.Measure size="small" name="consumables" label="Materials, a piece" of="money" />}
       {text.factor === 'BENCH_ORDER' && (
         <Arm.Choice

@@ -1,6 +1,6 @@
 import type { Schema } from '../api/client';
 import { newId } from '../kit/drafts';
-import { readNumber, type Units } from '../kit/units';
+import { readDays, type Units } from '../kit/units';
 import { firstOf } from '../treatment/draft';
 import { giveBody, type Give } from '../treatment/give';
 
@@ -167,7 +167,7 @@ function setUpOf(arm: ArmText, units: Units): SetUp {
         fresh: false,
         method: arm.method,
         chamberId: arm.chamberId,
-        targetDays: Math.max(1, Math.round(readNumber(arm.days) ?? 1)),
+        targetDays: Math.max(1, Math.round(readDays(arm.days) ?? 1)),
         consumablesMinor: units.readMoney(arm.consumables) ?? 0,
         benchOrder: arm.order === '' ? undefined : arm.order,
         treatments: arm.gives.map((give) => ({ ...giveBody(give), coatGrams: 0, answers: {} })),

@@ -7,7 +7,7 @@ import TextField, { type TextFieldProps } from '@mui/material/TextField';
 import type { ReactNode } from 'react';
 import { useController, type FieldPath, type FieldValues } from 'react-hook-form';
 import { DateField } from '../DateField';
-import { readNumber, useUnits, type Units } from '../units';
+import { readDays, readNumber, readPercent, useUnits, type Units } from '../units';
 import { WeightField } from '../WeightField';
 import { useName, useShared } from './group';
 import { useRefusal } from './refused';
@@ -125,7 +125,8 @@ function Day<N extends string>({ clock, ...common }: DateProps<N>) {
 /** How a figure of each kind is read, and what it is given in. */
 const measures = {
   number: { read: () => readNumber, unit: () => '', like: 'Not a number.' },
-  percent: { read: () => readNumber, unit: () => '%', like: 'Not a number.' },
+  percent: { read: () => readPercent, unit: () => '%', like: 'Not a number.' },
+  days: { read: () => readDays, unit: () => '', like: 'Not a number of days. Write it like 35, or 5 weeks.' },
   minutes: { read: () => readNumber, unit: () => 'min', like: 'Not a number.' },
   price: {
     read: (units: Units) => units.readPrice,

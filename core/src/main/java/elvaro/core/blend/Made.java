@@ -19,7 +19,9 @@ public record Made(Product product, int in, int out) {
     /** What is made of trim and fat. */
     public enum Product {
         GRIND("grind", 0.96, 1),
-        TALLOW("tallow", 0.5, 0.92);
+        TALLOW("tallow", 0.5, 0.92),
+        /** Trim and fat of several pieces gathered in one container, nothing done to it. */
+        JAR("jar", 0.97, 1);
 
         private final String label;
         private final double least;
@@ -44,7 +46,7 @@ public record Made(Product product, int in, int out) {
 
     /** What is to be expected of so much fat, g. */
     public static int expected(Product product, int in) {
-        return product == Product.GRIND ? in : (int) Math.round(in * Estimates.TALLOW_SHARE);
+        return product != Product.TALLOW ? in : (int) Math.round(in * Estimates.TALLOW_SHARE);
     }
 
     /** Share of what went in. */

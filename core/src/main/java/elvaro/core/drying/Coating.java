@@ -9,6 +9,8 @@ public enum Coating {
     PASTE("a paste or rub", Estimates.BARE_ACTIVITY, Estimates.PASTE_RESISTANCE),
     CLOTH("a soaked cloth", Estimates.BARE_ACTIVITY, Estimates.CLOTH_RESISTANCE),
     SYRUP("sugar or syrup", Estimates.SUGAR_ACTIVITY, Estimates.SYRUP_RESISTANCE),
+    /** On a carrier as maltodextrin, which draws water out to the surface. */
+    POWDER("a powder that draws water", Estimates.BARE_ACTIVITY, Estimates.POWDER_RESISTANCE),
     SALT_RUB("a salt rub", Estimates.SALT_RUB_ACTIVITY, 0),
     HIDE("its hide", Estimates.BARE_ACTIVITY, Estimates.HIDE_RESISTANCE);
 
@@ -32,7 +34,7 @@ public enum Coating {
         return surfaceActivity;
     }
 
-    /** R_coat, Pa·d·m²/kg. */
+    /** R_coat, Pa·d·m²/kg; below 0 for what draws water. */
     public double resistance() {
         return resistance;
     }

@@ -49,6 +49,9 @@ public final class Estimates {
     public static final double CLOTH_RESISTANCE = 80;
     public static final double SYRUP_RESISTANCE = 50;
 
+    /** A powder that draws water keeps the surface running: half of {@link #SURFACE_RESISTANCE} is gone. */
+    public static final double POWDER_RESISTANCE = -100;
+
     /** Resistivity of the crust, Pa·d·m⁴/kg². */
     public static final double CRUST_RESISTIVITY = 100;
 

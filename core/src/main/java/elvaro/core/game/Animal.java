@@ -1,8 +1,10 @@
 package elvaro.core.game;
 
 import elvaro.core.caution.Caution;
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -52,6 +54,26 @@ public enum Animal {
         FISH
     }
 
+    /** How large one is among its kind, where there was no scale. */
+    public enum Size {
+        SMALL(0.25),
+        MIDDLING(0.5),
+        LARGE(0.75);
+
+        private final double share;
+
+        Size(double share) {
+            this.share = share;
+        }
+
+        /** As it stands in a sentence. */
+        public String label() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    private static final int TO_THE_GRAMS = 100;
+
     private final String label;
     private final Build build;
     private final String family;
@@ -93,6 +115,19 @@ public enum Animal {
         return build == Build.HOOFED ? family + "-carcass" : family;
     }
 
+    /** What a whole animal of this cut is built like; empty where the cut is a part. */
+    public static Optional<Build> buildOf(String cut) {
+        return Arrays.stream(values())
+                .filter(animal -> animal.cut().equals(cut))
+                .map(Animal::build)
+                .findFirst();
+    }
+
+    /** Whether a cut is a whole animal that hangs by hocks or tail, with air on every side; a bird lies on a rack. */
+    public static boolean isHungWhole(String cut) {
+        return buildOf(cut).filter(build -> build != Build.BIRD).isPresent();
+    }
+
     /** With what the cuts of such animals are named. */
     String family() {
         return family;
@@ -101,6 +136,18 @@ public enum Animal {
     /** Whether a weight is one such animals have, g. */
     public boolean isUsual(int grams) {
         return grams >= least && grams <= most;
+    }
+
+    /**
+     * What one of a size weighs, where there was no scale: a quarter, half or three quarters of the way from the lightest to the
+     * heaviest by ratio (EST), to 100 g.
+     */
+    public int estimatedGrams(Size size, CarcassYield.Weighed weighed) {
+        double asItCame = least * Math.pow((double) most / least, size.share);
+        double grams = CarcassYield.of(this, (int) Math.round(asItCame), CarcassYield.Weighed.FIELD_DRESSED)
+                .carcassGrams();
+        double wanted = weighed == CarcassYield.Weighed.HANGING ? grams : asItCame;
+        return (int) Math.round(wanted / TO_THE_GRAMS) * TO_THE_GRAMS;
     }
 
     public int leastGrams() {
@@ -130,40 +177,6 @@ public enum Animal {
             case BIRD ->
                 "Drawn and racked, a week or so: skin dries, flavour deepens. Birds gain no tenderness to speak of.";
             case FISH -> "Whole, head off, drained: one to two weeks. It firms and deepens; fish gains no tenderness.";
-        };
-    }
-
-    /**
-     * What is done before it hangs or is laid on ice, in order. Common practice, no source.
-     *
-     * @param iced whether it lies on ice
-     */
-    public List<String> readying(boolean iced) {
-        List<String> steps = new ArrayList<>(
-                switch (build) {
-                    case HOOFED ->
-                        List.of(
-                                "Draw it, prop the belly open, and wipe it dry: no water inside.",
-                                "Cut out bloodshot meat, glands and what the gut touched; change knives after.",
-                                "Measure the core in the thick of the haunch until it is cold.");
-                    case BIRD ->
-                        List.of(
-                                "Draw it at once, wipe it out dry, and feel for shot.",
-                                "Pluck it or leave the feathers on; a torn skin is skinned instead.");
-                    case FISH ->
-                        List.of(
-                                "Bleed and gut it, take head and gills off, scrape out the blood along the backbone.",
-                                "Take a strip of scales off along the back and the belly: there it dries and is cut later.");
-                });
-        steps.add(iced ? "Ice under, between and over; the drain open, no meat in melt water." : racked());
-        return List.copyOf(steps);
-    }
-
-    private String racked() {
-        return switch (build) {
-            case HOOFED -> "Hang it by the hocks, spread, with air on every side.";
-            case BIRD -> "Rack it breast up, a finger of air between two; cloth under it takes up what drips.";
-            case FISH -> "Hang it whole by the tail, belly propped open, and let it drain for a day.";
         };
     }
 

@@ -10,11 +10,12 @@ import elvaro.core.working.Working;
  * an ideal shot gives boneless, × 0.70 what is really taken home (extension bulletins on deer, from memory; ±10 %). Birds
  * and fish: engineering estimates (EST). Reference section 12.
  *
+ * @param build what the animal is built like, and so what was reckoned
  * @param carcassGrams skinned, without head and lower legs; of birds and fish as weighed
  * @param idealGrams boneless, nothing lost to the shot
  * @param realisticGrams boneless, as it usually comes out
  */
-public record CarcassYield(double carcassGrams, double idealGrams, double realisticGrams) {
+public record CarcassYield(Build build, double carcassGrams, double idealGrams, double realisticGrams) {
     private static final double FIELD_DRESSED_TO_CARCASS = 1.331;
     private static final double IDEAL = 0.67;
     private static final double REALISTIC = 0.70;
@@ -42,10 +43,10 @@ public record CarcassYield(double carcassGrams, double idealGrams, double realis
         }
         if (animal.build() != Build.HOOFED) {
             double ideal = grams * (animal.build() == Build.BIRD ? BIRD : FISH);
-            return new CarcassYield(grams, ideal, ideal);
+            return new CarcassYield(animal.build(), grams, ideal, ideal);
         }
         double carcass = weighed == Weighed.FIELD_DRESSED ? grams / FIELD_DRESSED_TO_CARCASS : grams;
-        return new CarcassYield(carcass, carcass * IDEAL, carcass * IDEAL * REALISTIC);
+        return new CarcassYield(Build.HOOFED, carcass, carcass * IDEAL, carcass * IDEAL * REALISTIC);
     }
 
     public double leastGrams() {
@@ -57,6 +58,22 @@ public record CarcassYield(double carcassGrams, double idealGrams, double realis
     }
 
     public Working working() {
+        return switch (build) {
+            case HOOFED -> hoofed();
+            case BIRD -> offTheBone("breast and legs off the bone", "drawn", BIRD);
+            case FISH -> offTheBone("loins and belly off the frame", "gutted, without its head", FISH);
+        };
+    }
+
+    private Working offTheBone(String what, String weighed, double share) {
+        return new Working(
+                "Boneless meat ahead",
+                "as weighed, %s, × %.2f = %s; ± 10 %%".formatted(weighed, share, what),
+                "as weighed %s, boneless %s".formatted(mass(Math.round(carcassGrams)), mass(Math.round(idealGrams))),
+                "Engineering estimate (reference, section 12)");
+    }
+
+    private Working hoofed() {
         return new Working(
                 "Boneless meat ahead",
                 "field-dressed / 1.331 = carcass; × 0.67 = ideal; × 0.70 = realistic, ± 10 %",
@@ -65,6 +82,6 @@ public record CarcassYield(double carcassGrams, double idealGrams, double realis
                                 mass(Math.round(carcassGrams)),
                                 mass(Math.round(idealGrams)),
                                 mass(Math.round(realisticGrams))),
-                "Extension bulletins on deer, from memory; birds and fish estimated (reference, section 12)");
+                "Extension bulletins on deer, from memory (reference, section 12)");
     }
 }

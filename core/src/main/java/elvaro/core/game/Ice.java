@@ -11,7 +11,11 @@ package elvaro.core.game;
  */
 public record Ice(int meatGrams, double onceKg, double perDayKg) {
     private static final double FUSION_J_PER_KG = 334_000;
+    /** Of a chest for {@link #USUAL_CHEST_GRAMS}; walls grow as the surface does, by the power of two thirds. */
     private static final double WALL_W_PER_K = 0.5;
+
+    public static final int USUAL_CHEST_GRAMS = 40_000;
+
     private static final double MEAT_J_PER_KG_K = 3500;
     private static final double SECONDS_A_DAY = 86_400;
 
@@ -26,16 +30,40 @@ public record Ice(int meatGrams, double onceKg, double perDayKg) {
      * @param chestGrams all that lies in the chest, the piece among it
      * @param meatCelsius of the meat as it is laid in
      * @param outsideCelsius of the air round the chest
+     * @param roomGrams what the chest is made to hold, above 0
      */
-    public static Ice of(int meatGrams, long chestGrams, double meatCelsius, double outsideCelsius) {
+    public static Ice of(int meatGrams, long chestGrams, double meatCelsius, double outsideCelsius, int roomGrams) {
         if (meatGrams <= 0 || chestGrams < meatGrams) {
             throw new IllegalArgumentException("The piece lies on the ice, and so in the chest");
         }
         double share = (double) meatGrams / chestGrams;
+        double walls = WALL_W_PER_K * Math.pow((double) roomGrams / USUAL_CHEST_GRAMS, 2.0 / 3);
         return new Ice(
                 meatGrams,
                 MEAT_J_PER_KG_K * meatGrams / 1000 * Math.max(0, meatCelsius) / FUSION_J_PER_KG,
-                share * WALL_W_PER_K * Math.max(0, outsideCelsius) * SECONDS_A_DAY / FUSION_J_PER_KG);
+                share * walls * Math.max(0, outsideCelsius) * SECONDS_A_DAY / FUSION_J_PER_KG);
+    }
+
+    /**
+     * Ice as it is bought, in whole bags, and where each goes: a third under the meat, a third between it, the rest over it, as
+     * the cold sinks (EST).
+     *
+     * @param topUp each time
+     * @param all until the last day
+     */
+    public record Bags(int grams, int under, int between, int over, int topUp, int all) {}
+
+    /** @param bagGrams one holds, above 0 */
+    public Bags bags(int bagGrams, int days) {
+        int laidIn = whole(laidInKg(), bagGrams);
+        int under = laidIn / 3;
+        int topUp = whole(topUpKg(), bagGrams);
+        return new Bags(
+                bagGrams, under, under, laidIn - 2 * under, topUp, Math.max(laidIn, whole(inAllKg(days), bagGrams)));
+    }
+
+    private static int whole(double kg, int bagGrams) {
+        return (int) Math.ceil(kg * 1000 / bagGrams);
     }
 
     /** All that is bought, what is topped up before the last day among it, kg. */

@@ -65,13 +65,33 @@ public record Observation(
         MOST
     }
 
+    /** As people report it, in the order of the answers. Common practice, no source. */
     public enum Smell {
-        CLEAN,
-        NUTTY,
-        FAINTLY_ACID,
-        SOUR,
-        AMMONIA,
-        PUTRID
+        NOTHING("of nothing"),
+        CLEAN("clean"),
+        NUTTY("nutty"),
+        BREAD("of bread or yeast"),
+        PASTRY("of pastry"),
+        BUTTER("of butter"),
+        BLUE_CHEESE("of blue cheese"),
+        CURED_SAUSAGE("of cured sausage"),
+        ALCOHOL("of alcohol"),
+        SMOKE("of smoke"),
+        FAINTLY_ACID("faintly acid"),
+        SOUR("sour"),
+        AMMONIA("of ammonia"),
+        PUTRID("putrid");
+
+        private final String label;
+
+        Smell(String label) {
+            this.label = label;
+        }
+
+        /** As it stands behind "smells". */
+        public String label() {
+            return label;
+        }
     }
 
     /** What is looked for beside colour, surface and mould. */
@@ -113,8 +133,7 @@ public record Observation(
         }
         return switch (smell) {
             case SOUR, AMMONIA, PUTRID -> Optional.of(DiscardCause.SMELL);
-            case CLEAN, NUTTY, FAINTLY_ACID ->
-                spots.contains(Spot.GLAND_OR_BLOODSHOT) ? Optional.of(DiscardCause.BLOODSHOT) : Optional.empty();
+            default -> spots.contains(Spot.GLAND_OR_BLOODSHOT) ? Optional.of(DiscardCause.BLOODSHOT) : Optional.empty();
         };
     }
 
@@ -122,7 +141,7 @@ public record Observation(
     public String told() {
         List<String> said = new ArrayList<>(List.of(words(colour), words(surface)));
         said.add(moulds.isEmpty() ? "no mould" : all(moulds) + " mould, " + words(extent));
-        said.add("smells " + words(smell));
+        said.add("smells " + smell.label());
         if (!spots.isEmpty()) {
             said.add(all(spots));
         }

@@ -65,6 +65,8 @@ public record LogFact(
         PILE,
         /** Steaks counted and not weighed. */
         COUNTED,
+        /** Hung or laid on ice without a scale: its green weight is an estimate. */
+        GREEN_ESTIMATED,
         /** Looked at and smelled; what was seen stands elsewhere under the same id. */
         LOOKED,
         /** The same, and its membrane was found leaking. */
@@ -86,6 +88,8 @@ public record LogFact(
         HUNG,
         /** Hung in another chamber. */
         MOVED,
+        /** A batch taken apart: each of it is a piece of its own from now on. */
+        APART,
         /** Words only. */
         NOTE,
         /** The bench was closed. */

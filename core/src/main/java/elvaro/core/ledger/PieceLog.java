@@ -261,7 +261,8 @@ public final class PieceLog {
 
     /** A: the weight at the pull, or without its wrap where that was weighed, net of coat. */
     public Optional<Integer> aged() {
-        if (isEstimated() && last(LogFactKind.UNWRAPPED).isEmpty()) {
+        if (pull().filter(LogFact::estimated).isPresent()
+                && last(LogFactKind.UNWRAPPED).isEmpty()) {
             return pull().map(LogFact::grams);
         }
         return last(LogFactKind.UNWRAPPED)
@@ -292,9 +293,14 @@ public final class PieceLog {
         return new Piles(grams);
     }
 
-    /** Whether the weight at the pull is an estimate, because there was no scale. */
+    /** Whether the weight at the hanging or at the pull is an estimate, because there was no scale. */
     public boolean isEstimated() {
-        return pull().filter(LogFact::estimated).isPresent();
+        return isGreenEstimated() || pull().filter(LogFact::estimated).isPresent();
+    }
+
+    /** Whether nobody weighed it as it was hung or laid on ice. */
+    public boolean isGreenEstimated() {
+        return last(LogFactKind.GREEN_ESTIMATED).isPresent();
     }
 
     /** How many steaks were cut; empty where any container of steaks was not counted, or nobody counted any. */

@@ -65,6 +65,13 @@ public record Doubt(String id, String sentence) {
                         .orElse(gone + ". Take a larger piece.")));
     }
 
+    /** That it is to hang longer than anybody knows much about. */
+    public static Optional<Doubt> ofLength(int days) {
+        return days < EXPERIMENT_DAYS
+                ? Optional.empty()
+                : Optional.of(new Doubt("experiment", "Ninety days and more are an experiment, not a routine."));
+    }
+
     /**
      * That too little of a membrane touches.
      *
@@ -134,9 +141,7 @@ public record Doubt(String id, String sentence) {
                         each == ChamberKind.ICE_CHEST
                                 ? "This chamber holds ice; the method is another."
                                 : "This chamber holds no ice.")));
-        if (days >= EXPERIMENT_DAYS) {
-            doubts.add(new Doubt("experiment", "Ninety days and more are an experiment, not a routine."));
-        }
+        ofLength(days).ifPresent(doubts::add);
         return doubts;
     }
 }

@@ -1,11 +1,14 @@
 package elvaro.core.prepare;
 
-import elvaro.core.cut.Species;
+import elvaro.core.cut.Cut;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
 import elvaro.core.drying.Method;
+import elvaro.core.game.Animal;
+import elvaro.core.game.Animal.Build;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One step of the preparation. Common practice, no source.
@@ -16,38 +19,53 @@ import java.util.List;
  */
 public record PreparationStep(String key, String words, String why) {
 
-    /** All steps for a piece, in their order. */
-    public static List<PreparationStep> of(Species species, Hanging hanging) {
+    /** All steps for a piece of a cut, in their order. */
+    public static List<PreparationStep> of(Cut cut, Hanging hanging) {
         List<PreparationStep> steps = new ArrayList<>();
-        steps.add(new PreparationStep(
-                "wash-pack",
-                "Wash the outside of the pack and dry it; then wash your hands.",
-                "What clings to the pack would be on the meat for weeks."));
-        steps.add(new PreparationStep(
-                "clean-board",
-                "Clean board, knife and hooks; put on fresh gloves.",
-                "Whatever touches the surface now stays under the crust."));
-        if (species.isGame()) {
-            steps.add(new PreparationStep(
-                    "game",
-                    "Look for glands, bloodshot meat, shot and lead; cut them out, then change the knife.",
-                    "They spoil first. Ask about disease testing in your area before you cut near the spine."));
-        }
-        steps.add(new PreparationStep(
-                "folds",
-                "Trim deep folds, loose patches and knife cuts on an exposed side.",
-                "A pocket holds moisture without moving air, and rots."));
-        steps.addAll(surface(hanging));
-        if (hanging.coating() != Coating.NONE && hanging.method() != Method.FAT_SEAL) {
+        Optional<Build> whole = Animal.buildOf(cut.code());
+        whole.ifPresentOrElse(build -> steps.addAll(AnimalSteps.of(build)), () -> steps.addAll(unpacked(cut, hanging)));
+        if (hanging.coating() != Coating.NONE
+                && hanging.coating() != Coating.HIDE
+                && hanging.method() != Method.FAT_SEAL) {
             steps.add(new PreparationStep(
                     "coat",
                     "Weigh %s on, evenly, and enter its weight."
                             .formatted(hanging.coating().label()),
                     "Its weight is taken off every weighing; else the shrink comes out wrong."));
         }
-        steps.addAll(hung(hanging.method()));
+        steps.addAll(
+                hanging.method() == Method.OPEN_AIR && whole.isPresent()
+                        ? List.of(AnimalSteps.hung(whole.get()))
+                        : hung(hanging.method()));
         steps.add(new PreparationStep(
                 "weigh", "Weigh it as it hangs: this is the green weight.", "Everything later is a share of it."));
+        return steps;
+    }
+
+    /** What comes in a pack. */
+    private static List<PreparationStep> unpacked(Cut cut, Hanging hanging) {
+        List<PreparationStep> steps = new ArrayList<>(List.of(
+                new PreparationStep(
+                        "wash-pack",
+                        "Wash the outside of the pack and dry it; then wash your hands.",
+                        "What clings to the pack would be on the meat for weeks."),
+                new PreparationStep(
+                        "clean-board",
+                        "Clean board, knife and hooks; put on fresh gloves.",
+                        "Whatever touches the surface now stays under the crust.")));
+        if (cut.species().isGame()) {
+            steps.add(new PreparationStep(
+                    "game",
+                    "Look for glands, bloodshot meat, shot and lead; cut them out, then change the knife.",
+                    "They spoil first. Ask about disease testing in your area before you cut near the spine."));
+        }
+        if (hanging.method() != Method.VACUUM) {
+            steps.add(new PreparationStep(
+                    "folds",
+                    "Trim deep folds, loose patches and knife cuts on an exposed side.",
+                    "A pocket holds moisture without moving air, and rots."));
+        }
+        steps.addAll(surface(hanging));
         return steps;
     }
 
@@ -78,8 +96,13 @@ public record PreparationStep(String key, String words, String why) {
                     "A bone end pierces the membrane."));
         }
         steps.add(new PreparationStep(
+                "into-bag",
+                "Slide the washed pack into the membrane, cut the pack open inside it and draw it off: no hand touches the meat.",
+                "What no hand touched has nothing on it to grow."));
+        steps.add(new PreparationStep(
                 "draw-air",
-                "Draw the air out with the sealer, or push it out under water up to the rim.",
+                "Close three quarters of the mouth and draw the air out through the rest. Without a sealer: lower it into cold"
+                        + " water up to the rim, so that the water pushes the air out, twist the mouth tight and tie it twice.",
                 "At least three quarters of the film must touch meat."));
         steps.add(new PreparationStep(
                 "seal",
@@ -93,7 +116,7 @@ public record PreparationStep(String key, String words, String why) {
             case OPEN_AIR ->
                 List.of(new PreparationStep(
                         "tie",
-                        "Tie a loop round one end under the cap, or hook it through sinew, and hang it clear.",
+                        "Hang it clear by a loop round one end under the cap; or tie it criss-cross to a rack, over every other hook.",
                         "Air must reach every face; nothing touches, nothing is stacked."));
             case MEMBRANE ->
                 List.of(new PreparationStep(

@@ -39,7 +39,7 @@ public record Task(Work work, LocalDate on) {
             if (!iced && isWeighingDay(day)) {
                 tasks.add(new Task(Work.WEIGH, on));
             }
-            if (day == TURN_DAY && !iced && care.method() != Method.VACUUM) {
+            if (day == TURN_DAY && !iced && !care.hungFree() && care.method() != Method.VACUUM) {
                 tasks.add(new Task(Work.TURN, on));
             }
             if (day % lookDays == 0) {

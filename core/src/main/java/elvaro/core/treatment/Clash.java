@@ -28,7 +28,7 @@ public enum Clash {
             at -> at.kind() == TreatmentKind.COLD_SMOKE && at.meatCelsius().orElse(0) > 4),
     SMOKE_UNMEASURED(
             ClashAnswer.ASK,
-            "Measure the meat before each burst: it stays at %s or below.".formatted(temperature(4)),
+            "Feel or measure the meat before each burst: it stays cold, at %s or below.".formatted(temperature(4)),
             at -> at.kind() == TreatmentKind.COLD_SMOKE && at.meatCelsius().isEmpty()),
     CLOTH_IN_MEMBRANE(
             ClashAnswer.ASK,
@@ -38,10 +38,28 @@ public enum Clash {
             ClashAnswer.ASK,
             "Raw garlic and herbs under a wrap can rot. Use them dried, or hang it open.",
             at -> at.rawGarlicOrHerbs() && at.withoutAir() && !at.oil()),
+    GARLIC_UNDER_COVER(
+            ClashAnswer.ASK,
+            "Raw garlic and herbs under a wet cloth or a paste can rot. Use them dried, or take them off after a few days and"
+                    + " smell.",
+            at -> at.rawGarlicOrHerbs() && at.covered() && !at.withoutAir() && !at.oil()),
+    GARLIC_IN_OIL_UNDER_COVER(
+            ClashAnswer.ASK,
+            "Raw garlic and herbs in oil under a cloth or a paste get no air: they can rot, and botulism can grow, which nobody"
+                    + " sees or smells. Leave the oil out, or use them dried.",
+            at -> at.rawGarlicOrHerbs() && at.covered() && !at.withoutAir() && at.oil()),
     SPIRIT_IN_COMPANY(
             ClashAnswer.ASK,
             "A spirit scents everything else in the chamber for weeks. Give it a refrigerator of its own.",
             at -> at.spirit() && at.sharedChamber()),
+    SMOKE_IN_COMPANY(
+            ClashAnswer.ASK,
+            "What hangs beside it takes up smoke. Smoke it elsewhere and let it air before it goes back, or give it a chamber of"
+                    + " its own.",
+            at -> at.sharedChamber()
+                    && Scent.of(at.kind(), at.spirit())
+                            .filter(Scent.SMOKE::equals)
+                            .isPresent()),
     SUGAR_HIDES_MOULD(
             ClashAnswer.ASK,
             "A sticky face hides mould. Look and smell every three days, not every week.",
@@ -49,7 +67,7 @@ public enum Clash {
     COAT_IN_VACUUM(
             ClashAnswer.ASK,
             "In vacuum nothing dries, and what is on it lies in its own juice. It says nothing about the coat in the air.",
-            at -> at.method() == Method.VACUUM && at.kind().coating().resistance() > 0);
+            at -> at.method() == Method.VACUUM && at.kind().coating() != Coating.NONE);
 
     /** How hard it is meant. */
     public enum ClashAnswer {
@@ -76,6 +94,10 @@ public enum Clash {
         /** A spray is a spirit whether or not it is said. */
         public TreatmentPlan {
             spirit = spirit || kind == TreatmentKind.SPIRIT_SPRAY;
+        }
+
+        boolean covered() {
+            return kind == TreatmentKind.SOAKED_CLOTH || kind == TreatmentKind.PASTE;
         }
 
         boolean withoutAir() {

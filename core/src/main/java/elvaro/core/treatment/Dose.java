@@ -17,7 +17,9 @@ public record Dose(double amount, DoseUnit measure, Basis basis) {
         KILOGRAM("per kg green weight"),
         FIVE_POUNDS("per 5 lb green weight"),
         PERCENT("% of green weight"),
-        SQUARE_METRE("per m² of surface");
+        SQUARE_METRE("per m² of surface"),
+        /** All of a bottle, or so many spoons. */
+        PIECE("on the whole piece");
 
         private final String label;
 
@@ -35,6 +37,7 @@ public record Dose(double amount, DoseUnit measure, Basis basis) {
                 case FIVE_POUNDS -> grams / (5 * GRAMS_PER_POUND);
                 case PERCENT -> grams / 100.0;
                 case SQUARE_METRE -> squareMetres;
+                case PIECE -> 1;
             };
         }
     }

@@ -82,23 +82,25 @@ public enum TreatmentKind {
             "Half the dose, or drier air."),
     ACID_SUGAR_COAT(
             "Acid and sugar coat",
-            "Fruit, vinegar and sugar, or a powder of maltodextrin: it draws water.",
+            "Fruit or citric acid and sugar, dry or wetted with cider or vinegar.",
             Coating.SYRUP,
             new Dose(120, GRAM, SQUARE_METRE),
             null,
             Course.fixed(
-                    before(0, "Weigh the piece, dust it thin and even, weigh it again: the difference is the coat."),
-                    hanging(2, "Wipe off what it drew.")),
-            "Strong shrink and a very strong taste.",
-            "Half the dose."),
+                    before(0, "Weigh the piece, coat it thin and even, weigh it again: the difference is the coat."),
+                    hanging(2, "Wipe off what ran; set a tray under it.")),
+            "A wet, sticky face and a sour crust: it dried slower than its control.",
+            "Half the dose, or drier air."),
     POWDERED_SMOKE(
             "Powdered smoke",
-            "Smoke on a carrier, dusted on.",
-            Coating.NONE,
+            "Smoke on a carrier as maltodextrin, which draws water; dusted on.",
+            Coating.POWDER,
             new Dose(2, GRAM, KILOGRAM),
             null,
-            Course.fixed(before(0, "Weigh the powder out, mix it into a little salt, dust all faces.")),
-            "Bitter, ashy crust.",
+            Course.fixed(
+                    before(0, "Weigh the powder out, mix it into a little salt, dust all faces."),
+                    hanging(2, "Wipe off what it drew.")),
+            "Strong shrink, a very strong taste, a bitter, ashy crust.",
             "Half the dose."),
     LIQUID_SMOKE(
             "Liquid smoke",
@@ -118,8 +120,8 @@ public enum TreatmentKind {
             null,
             null,
             Course.weekly(
-                    new Course.Count("sessions", 3, 1, 30),
-                    "Two bursts of 10 minutes; an hour in the cold after each. Measure the meat."),
+                    new Course.Count("sessions", 1, 1, 30),
+                    "Bursts of 10 minutes, back to the cold between. Before each, feel or measure that the meat is cold."),
             "One hour in all is faint after 70 days.",
             "Two to four hours in all."),
     FAT_SEAL(
@@ -216,6 +218,11 @@ public enum TreatmentKind {
     /** What the label says, where things of this kind have one. */
     public Optional<Dose> onLabel() {
         return Optional.ofNullable(onLabel);
+    }
+
+    /** Whether what counts of it is minutes, given in bursts, and the meat must be cold before each. */
+    public boolean isSmokedInBursts() {
+        return this == COLD_SMOKE;
     }
 
     /** Its steps, and what of them may be more or less. */

@@ -164,4 +164,22 @@ class BlendTest {
         assertThatThrownBy(() -> stock("x", 1, 0, 1.5)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> lean(0, 0.5)).isInstanceOf(IllegalArgumentException.class);
     }
+
+    /** By hand: 1400 g with 25 % crust, 80 % lean, its fat aged. 5 % crust wants 7000 g; 80 % lean of 92 and 15 % fresh. */
+    @Test
+    void trim_says_how_much_fresh_meat_it_wants_for_a_batch() {
+        Wants wants = Wants.of(
+                        List.of(new Stock("trim", 1400, 0, 0.80, 0.25, true)), new Wanted(2000, 0.80, 0.05, 0.20))
+                .orElseThrow();
+        assertThat(wants.grams()).isBetween(7000, 7020);
+        assertThat(wants.lean()).as("65 parts of lean to 12 of fat").isCloseTo(5600 * 65 / 77, within(10));
+        assertThat(elvaro.core.working.Units.PLAIN.sentence(wants.sentence()))
+                .isEqualTo("1400 g wants %d g of fresh lean and %d g of fresh fat: a batch of %d g."
+                        .formatted(wants.lean(), wants.fat(), wants.grams()));
+        assertThat(Wants.of(List.of(new Stock("fresh", 1000, 0, 0.80, 0, false)), new Wanted(1000, 0.80, 0.05, 0.2)))
+                .hasValueSatisfying(as -> assertThat(as.grams()).isEqualTo(1000));
+        assertThat(Wants.of(List.of(new Stock("trim", 1000, 0, 0.80, 0.2, true)), new Wanted(1000, 0.95, 0.05, 0.2)))
+                .as("nothing fresh is leaner than that")
+                .isEmpty();
+    }
 }

@@ -62,15 +62,22 @@ class GamePropertiesTest {
         double meat = random.nextDouble() * 30;
         double air = random.nextDouble() * 30;
         long chest = grams + random.nextInt(60_000);
-        Ice ice = Ice.of(grams, chest, meat, air);
-        assertThat(Ice.of(grams, chest, meat + 1, air).onceKg()).isGreaterThan(ice.onceKg());
-        assertThat(Ice.of(grams, chest, meat, air + 1).perDayKg()).isGreaterThan(ice.perDayKg());
-        assertThat(Ice.of(grams + 1000, chest + 1000, meat, air).onceKg()).isGreaterThanOrEqualTo(ice.onceKg());
+        Ice ice = Ice.of(grams, chest, meat, air, Ice.USUAL_CHEST_GRAMS);
+        assertThat(Ice.of(grams, chest, meat + 1, air, Ice.USUAL_CHEST_GRAMS).onceKg())
+                .isGreaterThan(ice.onceKg());
+        assertThat(Ice.of(grams, chest, meat, air + 1, Ice.USUAL_CHEST_GRAMS).perDayKg())
+                .isGreaterThan(ice.perDayKg());
+        assertThat(Ice.of(grams + 1000, chest + 1000, meat, air, Ice.USUAL_CHEST_GRAMS)
+                        .onceKg())
+                .isGreaterThanOrEqualTo(ice.onceKg());
         if (chest > grams) {
-            Ice beside = Ice.of((int) chest - grams, chest, meat, air);
+            Ice beside = Ice.of((int) chest - grams, chest, meat, air, Ice.USUAL_CHEST_GRAMS);
             assertThat(ice.perDayKg() + beside.perDayKg())
                     .as("the walls of a chest let in as much however many pieces lie in it")
-                    .isCloseTo(Ice.of((int) chest, chest, meat, air).perDayKg(), within(1e-9));
+                    .isCloseTo(
+                            Ice.of((int) chest, chest, meat, air, Ice.USUAL_CHEST_GRAMS)
+                                    .perDayKg(),
+                            within(1e-9));
         }
         assertThat(ice.inAllKg(10)).isBetween(ice.laidInKg(), ice.laidInKg() + 9 * ice.perDayKg() + 1e-9);
         int days = ice.topUpDays();

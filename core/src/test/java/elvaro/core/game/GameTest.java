@@ -31,30 +31,64 @@ class GameTest {
     /** By hand: 0.5 W/K · 20 K · 86 400 s / 334 kJ/kg = 2.587 kg a day; 3.5 kJ/kgK · 40 kg · 15 K / 334 kJ/kg = 6.287 kg. */
     @Test
     void ice_melts_by_the_heat_that_comes_in_and_by_that_of_the_meat() {
-        Ice ice = Ice.of(40_000, 40_000, 15, 20);
+        Ice ice = Ice.of(40_000, 40_000, 15, 20, Ice.USUAL_CHEST_GRAMS);
         assertThat(ice.perDayKg()).isCloseTo(2.587, within(0.001));
         assertThat(ice.onceKg()).isCloseTo(6.287, within(0.001));
         assertThat(ice.topUpDays()).isEqualTo(3);
-        assertThat(Ice.of(2_000, 2_000, 10, 30).topUpDays())
+        assertThat(Ice.of(2_000, 2_000, 10, 30, Ice.USUAL_CHEST_GRAMS).topUpDays())
                 .as("little ice, warm air")
                 .isEqualTo(1);
         assertThat(ice.inAllKg(14))
                 .as("40 kg and 6.287 kg laid in, 7.76 kg on days 3, 6, 9 and 12")
                 .isCloseTo(77.33, within(0.01));
         assertThat(ice.inAllKg(3)).as("none on the last day").isEqualTo(ice.laidInKg());
-        assertThat(Ice.of(2_000, 2_000, -1, -5).inAllKg(10))
+        assertThat(Ice.of(2_000, 2_000, -1, -5, Ice.USUAL_CHEST_GRAMS).inAllKg(10))
                 .as("in frost nothing melts")
                 .isEqualTo(2);
-        assertThatThrownBy(() -> Ice.of(0, 0, 5, 5)).hasMessageContaining("lies on the ice");
-        assertThatThrownBy(() -> Ice.of(2_000, 1_999, 5, 5)).hasMessageContaining("in the chest");
+        assertThatThrownBy(() -> Ice.of(0, 0, 5, 5, Ice.USUAL_CHEST_GRAMS)).hasMessageContaining("lies on the ice");
+        assertThatThrownBy(() -> Ice.of(2_000, 1_999, 5, 5, Ice.USUAL_CHEST_GRAMS))
+                .hasMessageContaining("in the chest");
     }
 
     /** Common practice, no source: about 100 lb of ice for one deer in a chest, two weeks. */
     @Test
     void a_deer_melts_about_a_hundred_pounds_in_two_weeks() {
-        Ice ice = Ice.of(40_000, 40_000, 15, 20);
+        Ice ice = Ice.of(40_000, 40_000, 15, 20, Ice.USUAL_CHEST_GRAMS);
         assertThat((ice.onceKg() + 14 * ice.perDayKg()) * 1000 / GRAMS_PER_POUND)
                 .isCloseTo(100, within(15.0));
+    }
+
+    /** Common practice, no source: bags of 20 lb, under, between and over; a chest four times as large has more wall. */
+    @Test
+    void ice_is_bought_in_bags_and_laid_in_layers_for_the_chest_it_is_in() {
+        Ice ice = Ice.of(27_000, 27_000, 15, 10, Ice.USUAL_CHEST_GRAMS);
+        Ice.Bags bags = ice.bags((int) (20 * GRAMS_PER_POUND), 14);
+        assertThat(bags.under() + bags.between() + bags.over())
+                .isEqualTo((int) Math.ceil(ice.laidInKg() * 1000 / (20 * GRAMS_PER_POUND)));
+        assertThat(bags.over()).isGreaterThanOrEqualTo(bags.under());
+        assertThat(bags.all() * 20).as("pounds of ice").isBetween(80, 120);
+        assertThat(Ice.of(27_000, 27_000, 15, 10, 8 * Ice.USUAL_CHEST_GRAMS).perDayKg())
+                .as("eight times the room, four times the walls")
+                .isCloseTo(4 * ice.perDayKg(), within(1e-9));
+    }
+
+    @ParameterizedTest
+    @EnumSource(Animal.class)
+    void what_was_not_weighed_is_taken_as_usual_for_its_size(Animal animal) {
+        int small = animal.estimatedGrams(Animal.Size.SMALL, Weighed.FIELD_DRESSED);
+        int large = animal.estimatedGrams(Animal.Size.LARGE, Weighed.FIELD_DRESSED);
+        assertThat(small).isLessThan(large);
+        assertThat(animal.isUsual(small) && animal.isUsual(large)).isTrue();
+        assertThat(animal.estimatedGrams(Animal.Size.LARGE, Weighed.HANGING)).isLessThanOrEqualTo(large);
+    }
+
+    @Test
+    void the_working_of_a_fish_is_a_fishs() {
+        assertThat(CarcassYield.of(Animal.SEA_FISH, 20_000, Weighed.HANGING)
+                        .working()
+                        .formula())
+                .contains("loins and belly")
+                .doesNotContain("field-dressed");
     }
 
     @ParameterizedTest

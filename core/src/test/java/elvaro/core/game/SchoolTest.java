@@ -60,12 +60,4 @@ class SchoolTest {
         assertThat(Part.NECK.see(Knife.SAW)).isEqualTo(Part.NECK.see());
         assertThat(Part.NECK.boneIn(Knife.SEAMS)).isTrue();
     }
-
-    @ParameterizedTest
-    @EnumSource(Animal.class)
-    void every_animal_is_made_ready_for_the_air_or_the_ice(Animal animal) {
-        assertThat(animal.readying(false)).hasSizeGreaterThan(2).doesNotHaveDuplicates();
-        assertThat(animal.readying(true).get(animal.readying(true).size() - 1)).contains("drain open");
-        assertThat(String.join(" ", animal.readying(false))).doesNotContain("safe");
-    }
 }

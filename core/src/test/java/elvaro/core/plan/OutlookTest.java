@@ -73,6 +73,26 @@ class OutlookTest {
         assertThat(days.get(28).equivalentDays()).isCloseTo(28 * 1.44, within(1e-9));
     }
 
+    @Test
+    void a_week_longer_costs_the_steak_of_seven_days_and_a_day_earlier_keeps_one() {
+        List<Outlook.OutlookDay> days = of(6000, PriceByAge.NONE).days(60);
+        OtherDay week = OtherDay.of(days, 6000, 28, 35);
+        double steak = (days.get(35).section().steak() - days.get(28).section().steak()) * 6000;
+        assertThat(week.steakGrams()).isCloseTo(steak, within(1e-9)).isNegative();
+        assertThat(week.minor().orElseThrow())
+                .isCloseTo(
+                        days.subList(28, 35).stream()
+                                .mapToDouble(day -> day.stop().marginalCost().orElseThrow())
+                                .sum(),
+                        within(1e-9));
+        assertThat(elvaro.core.working.Units.PLAIN.sentence(week.sentence()))
+                .matches("A week longer costs \\d+ g of steak, about [\\d.]+(; tenderness .*)?\\.");
+        assertThat(elvaro.core.working.Units.PLAIN.sentence(
+                        OtherDay.of(days, 6000, 10, 9).sentence()))
+                .startsWith("A day earlier keeps ")
+                .contains("of what it can reach");
+    }
+
     /**
      * By hand: 6 kg, half of a tenth crust fit for grinding. Day 0: landed 130.00, credit 0.3 kg at 8.00 = 2.40, steak 5.4 kg:
      * 127.60/5.4 = 23.63 a kg. Day 1: steak 5.1 kg, crust still 0.6 kg, 0.12 dearer: 127.72/5.1 = 25.04. The day cost 0.3 kg of

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import elvaro.core.air.Air;
 import elvaro.core.air.ChamberKind;
-import elvaro.core.cut.Species;
+import elvaro.core.cut.CutCatalogue;
 import elvaro.core.cut.SurfaceClass;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Hanging;
@@ -26,8 +26,8 @@ class PreparationTest {
         return new Hanging(6000, Surface.bare(0.2), false, method, coating, 0.85);
     }
 
-    private static List<String> steps(Species species, Method method, Coating coating) {
-        return PreparationStep.of(species, piece(method, coating)).stream()
+    private static List<String> steps(String cut, Method method, Coating coating) {
+        return PreparationStep.of(CutCatalogue.get(cut), piece(method, coating)).stream()
                 .map(PreparationStep::key)
                 .toList();
     }
@@ -35,28 +35,59 @@ class PreparationTest {
     @ParameterizedTest
     @EnumSource(Method.class)
     void begins_with_clean_hands_and_ends_with_the_green_weight(Method method) {
-        List<String> steps = steps(Species.BEEF, method, Coating.NONE);
+        List<String> steps = steps("strip", method, Coating.NONE);
         assertThat(steps)
                 .startsWith("wash-pack", "clean-board")
                 .endsWith("weigh")
                 .doesNotHaveDuplicates();
     }
 
+    /** Common practice, no source. */
+    @Test
+    void a_bird_is_prepared_as_a_bird_and_a_deer_as_a_deer() {
+        assertThat(steps("duck", Method.OPEN_AIR, Coating.NONE))
+                .containsExactly("pluck", "wings-legs", "singe", "split", "rinse", "rack", "weigh");
+        assertThat(steps("deer-carcass", Method.OPEN_AIR, Coating.HIDE))
+                .containsExactly("draw", "game", "core", "hocks", "weigh");
+        assertThat(steps("deer-carcass", Method.ON_ICE, Coating.NONE))
+                .contains("ice")
+                .doesNotContain("hocks");
+        assertThat(steps("whole-fish", Method.OPEN_AIR, Coating.NONE)).contains("scales", "tail");
+        assertThat(steps("deer-haunch", Method.OPEN_AIR, Coating.NONE)).contains("wash-pack", "tie");
+    }
+
+    /** Common practice, no source: the washed pack is cut open inside the membrane, its mouth closed three quarters. */
+    @Test
+    void into_a_membrane_no_hand_touches_the_meat_and_one_without_a_sealer_is_told_how() {
+        String told = PreparationStep.of(CutCatalogue.get("strip"), piece(Method.MEMBRANE, Coating.NONE)).stream()
+                .map(PreparationStep::words)
+                .reduce("", (one, other) -> one + " " + other);
+        assertThat(told)
+                .containsSubsequence(
+                        "Wash the outside of the pack",
+                        "cut the pack open inside it",
+                        "no hand touches the meat",
+                        "three quarters of the mouth",
+                        "Without a sealer",
+                        "Seal two or three times",
+                        "trim the surplus film");
+    }
+
     /** Common practice, no source: dry in open air, wet in a membrane. */
     @Test
     void a_membrane_wants_the_surface_wet_and_open_air_wants_it_dry() {
-        assertThat(steps(Species.BEEF, Method.MEMBRANE, Coating.NONE))
+        assertThat(steps("strip", Method.MEMBRANE, Coating.NONE))
                 .contains("keep-wet", "draw-air", "seal")
                 .doesNotContain("pat-dry");
-        assertThat(steps(Species.BEEF, Method.OPEN_AIR, Coating.NONE))
+        assertThat(steps("strip", Method.OPEN_AIR, Coating.NONE))
                 .contains("pat-dry", "tie")
                 .doesNotContain("keep-wet");
     }
 
     @Test
     void game_is_looked_over_and_a_coat_is_weighed() {
-        assertThat(steps(Species.VENISON, Method.OPEN_AIR, Coating.SYRUP)).contains("game", "coat");
-        assertThat(steps(Species.BEEF, Method.OPEN_AIR, Coating.NONE)).doesNotContain("game", "coat");
+        assertThat(steps("deer-haunch", Method.OPEN_AIR, Coating.SYRUP)).contains("game", "coat");
+        assertThat(steps("strip", Method.OPEN_AIR, Coating.NONE)).doesNotContain("game", "coat");
     }
 
     /** By hand: 400 × 200 × 100 mm. Film 200 + 100 + 60 wide, 400 + 100 + 150 long. Salt 0.45 × 0.25 m, 1 cm: 1350 g. */

@@ -104,12 +104,12 @@ class AgendaPropertiesTest {
         Random random = new Random(seed);
         int target = 1 + random.nextInt(30);
         int every = 1 + random.nextInt(4);
-        List<Long> days = Task.of(new Care(Method.ON_ICE, Coating.NONE, every), HUNG, target).stream()
+        List<Long> days = Task.of(new Care(Method.ON_ICE, Coating.NONE, false, every), HUNG, target).stream()
                 .filter(task -> task.work() == Work.CHANGE_ICE)
                 .map(task -> java.time.temporal.ChronoUnit.DAYS.between(HUNG, task.on()))
                 .toList();
         assertThat(days).hasSize((target - 1) / every).allMatch(day -> day > 0 && day < target && day % every == 0);
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> new Care(Method.ON_ICE, Coating.NONE, 0))
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> new Care(Method.ON_ICE, Coating.NONE, false, 0))
                 .hasMessageContaining("once a day at most");
     }
 }

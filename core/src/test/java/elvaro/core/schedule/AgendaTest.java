@@ -65,6 +65,15 @@ class AgendaTest {
     }
 
     @Test
+    void what_hangs_whole_by_its_hocks_or_tail_is_not_turned() {
+        Care whole = new Care(Method.OPEN_AIR, Coating.HIDE, true, Care.USUAL_ICE_DAYS);
+        assertThat(Task.of(whole, HUNG, 14))
+                .extracting(Task::work)
+                .contains(Work.LOOK)
+                .doesNotContain(Work.TURN);
+    }
+
+    @Test
     void looking_is_due_weekly_and_the_last_week_stands_for_the_ones_before() {
         assertThat(due(agenda(21), Work.LOOK, 23)).contains(2L);
         AgendaDecision looked = decided(Work.LOOK, 21, TaskVerdict.DONE, null);

@@ -120,8 +120,8 @@ class LoadTest {
         assertThat(days(tasks, Work.CHANGE_ICE)).containsExactly(2L, 4L, 6L, 8L);
         assertThat(days(tasks, Work.TURN)).isEmpty();
         assertThat(days(tasks, Work.WEIGH)).isEmpty();
-        int warm = Ice.of(2_000, 2_000, 10, 30).topUpDays();
-        assertThat(days(Task.of(new Care(Method.ON_ICE, Coating.NONE, warm), DAY, 4), Work.CHANGE_ICE))
+        int warm = Ice.of(2_000, 2_000, 10, 30, Ice.USUAL_CHEST_GRAMS).topUpDays();
+        assertThat(days(Task.of(new Care(Method.ON_ICE, Coating.NONE, false, warm), DAY, 4), Work.CHANGE_ICE))
                 .containsExactly(1L, 2L, 3L);
     }
 

@@ -32,7 +32,10 @@ class ClashTest {
         "COLD_SMOKE, OPEN_AIR, , 4.0, ''",
         "SPIRIT_SPRAY, OPEN_AIR, , , ''",
         "SOAKED_CLOTH, OPEN_AIR, shared, , ''",
-        "PASTE, OPEN_AIR, garlic oil shared, 9, ''",
+        "SOAKED_CLOTH, OPEN_AIR, garlic, , GARLIC_UNDER_COVER",
+        "PASTE, OPEN_AIR, garlic oil shared, 9, GARLIC_IN_OIL_UNDER_COVER",
+        "POWDERED_SMOKE, OPEN_AIR, shared, , SMOKE_IN_COMPANY",
+        "LIQUID_SOAK, OPEN_AIR, garlic oil shared, 9, ''",
         "PASTE, MEMBRANE, oil, , ''",
     })
     void what_clashes_is_said_and_nothing_else(

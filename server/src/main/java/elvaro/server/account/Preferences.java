@@ -4,6 +4,7 @@ import elvaro.core.working.Units;
 import jakarta.validation.constraints.NotNull;
 import java.util.Currency;
 import java.util.Locale;
+import java.util.Set;
 
 /** How one person wants figures and screens. */
 public record Preferences(
@@ -14,6 +15,29 @@ public record Preferences(
         @NotNull Figures figures) {
     static final Preferences STARTING =
             new Preferences(WeightUnit.KG, TemperatureUnit.CELSIUS, LengthUnit.MM, Theme.SYSTEM, Figures.DEVICE);
+
+    /** In what a person thinks, asked in one touch. */
+    public enum Measures {
+        /** Kilograms, degrees Celsius, millimetres. */
+        METRIC,
+        /** Pounds, degrees Fahrenheit, inches. */
+        IMPERIAL;
+
+        /** Where pounds and degrees Fahrenheit are in daily use (Unicode CLDR, measurement systems, from memory). */
+        private static final Set<String> IMPERIAL_IN = Set.of("US", "LR", "PW", "FM", "MH", "PR", "GU", "VI");
+
+        /** As they are usual where a device is. */
+        public static Measures usualIn(Locale device) {
+            return IMPERIAL_IN.contains(device.getCountry()) ? IMPERIAL : METRIC;
+        }
+
+        Preferences preferences() {
+            return this == METRIC
+                    ? STARTING
+                    : new Preferences(
+                            WeightUnit.LB, TemperatureUnit.FAHRENHEIT, LengthUnit.INCH, Theme.SYSTEM, Figures.DEVICE);
+        }
+    }
 
     /**
      * How paper is written for this person.

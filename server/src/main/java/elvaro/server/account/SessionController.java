@@ -1,5 +1,6 @@
 package elvaro.server.account;
 
+import elvaro.server.account.Preferences.Measures;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.Role;
@@ -12,8 +13,11 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.util.Currency;
+import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -46,8 +50,32 @@ class SessionController {
             int divisionGrams,
             LocalDate today) {}
 
-    /** Whether somebody is signed in, and whether the house is still empty. */
-    record SessionView(boolean setupNeeded, @Nullable Me me) {}
+    /**
+     * Whether somebody is signed in, and whether the house is still empty.
+     *
+     * @param guess of currency and units, in an empty house only
+     */
+    record SessionView(
+            boolean setupNeeded,
+            @Nullable FirstGuess guess,
+            @Nullable Me me) {}
+
+    /**
+     * What is usual where the device is, to begin with.
+     *
+     * @param currency three letters
+     */
+    record FirstGuess(String currency, Measures measures) {
+        static FirstGuess of(Locale device) {
+            String currency;
+            try {
+                currency = Currency.getInstance(device).getCurrencyCode();
+            } catch (IllegalArgumentException noCountry) {
+                currency = "EUR";
+            }
+            return new FirstGuess(currency, Measures.usualIn(device));
+        }
+    }
 
     record Setup(
             @NotBlank(message = "Type the code printed where Elvaro was started.") @Size(max = 40)
@@ -69,17 +97,20 @@ class SessionController {
             @NotBlank(message = "Your name is needed.") @Size(max = 80)
             String name,
 
-            @NotNull @Size(max = 200) String password) {}
+            @NotNull @Size(max = 200) String password,
+            @Nullable Measures measures) {}
 
     @GetMapping("/api/session")
     SessionView session(@AuthenticationPrincipal @Nullable SignedIn person) {
         if (person == null) {
-            return new SessionView(setup.isNeeded(), null);
+            boolean empty = setup.isNeeded();
+            return new SessionView(empty, empty ? FirstGuess.of(LocaleContextHolder.getLocale()) : null, null);
         }
         Account account = accounts.me();
         var workshop = workshops.mine();
         return new SessionView(
                 false,
+                null,
                 new Me(
                         account.id(),
                         account.signInName(),
@@ -97,6 +128,10 @@ class SessionController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void setUp(@RequestBody @Valid Setup form) {
         WorkshopSettings settings = WorkshopSettings.starting(form.workshopName(), form.currency(), form.zone());
-        setup.setUp(form.code(), settings, new SetupService.Owner(form.signInName(), form.name(), form.password()));
+        setup.setUp(
+                form.code(),
+                settings,
+                new SetupService.Owner(form.signInName(), form.name(), form.password()),
+                form.measures());
     }
 }

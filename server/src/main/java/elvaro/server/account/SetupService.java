@@ -8,6 +8,7 @@ import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
 import java.security.SecureRandom;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.annotation.Order;
@@ -79,26 +80,29 @@ public class SetupService implements ApplicationRunner {
 
     /** Makes a workshop and its owner, for whoever has the right to. */
     public SignedIn createWorkshop(WorkshopSettings settings, Owner owner) {
-        return create(settings, owner, () -> {});
+        return create(settings, owner, Preferences.STARTING, () -> {});
     }
 
     /**
      * Makes the first workshop and uses the code up.
      *
+     * @param measures the owner thinks in; absent for metric ones
      * @throws Refusal if the code is wrong or used
      */
-    public void setUp(String code, WorkshopSettings settings, Owner owner) {
-        create(settings, owner, () -> useUp(code));
+    public void setUp(String code, WorkshopSettings settings, Owner owner, Preferences.@Nullable Measures measures) {
+        Preferences preferences = measures == null ? Preferences.STARTING : measures.preferences();
+        create(settings, owner, preferences, () -> useUp(code));
     }
 
     /** All in one transaction, opened for the new workshop, since Hibernate binds a session to one when it opens. */
-    private SignedIn create(WorkshopSettings settings, Owner owner, Runnable permission) {
+    private SignedIn create(WorkshopSettings settings, Owner owner, Preferences preferences, Runnable permission) {
         SignedIn person = new SignedIn(UUID.randomUUID(), UUID.randomUUID(), Role.OWNER, true, null);
         return current.actingAs(person, () -> {
             transaction.executeWithoutResult(status -> {
                 permission.run();
                 workshops.create(person.workshopId(), settings);
                 accounts.add(person.accountId(), owner.signInName(), owner.name(), Role.OWNER, owner.password());
+                accounts.prefer(preferences);
             });
             return person;
         });

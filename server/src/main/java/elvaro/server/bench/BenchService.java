@@ -3,6 +3,7 @@ package elvaro.server.bench;
 import elvaro.core.inspection.FollowUp;
 import elvaro.core.ledger.Balance;
 import elvaro.core.ledger.LogFact.LogFactKind;
+import elvaro.core.ledger.PileNames;
 import elvaro.core.ledger.Stream;
 import elvaro.core.portion.Steaks;
 import elvaro.core.portion.Steaks.Trimmed;
@@ -79,6 +80,11 @@ public class BenchService {
                 figures.piece().steaksOnBone(),
                 figures.piece().crustTenthsMm().orElse(null),
                 closed ? List.of() : Cutting.choices(figures, workshops.settings()),
+                java.util.stream.Stream.concat(
+                                pieces.pileNames().stream(),
+                                PileNames.usual(figures.piece().cut().species()).stream())
+                        .distinct()
+                        .toList(),
                 Cutting.cut(piece.log()),
                 closed ? Cutting.knife(figures) : null);
     }

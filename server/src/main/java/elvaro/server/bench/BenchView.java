@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param steaksOnBone whether steaks are sawn through the bone
  * @param crustTenthsMm crust measured at a cut face, tenths of a millimetre
  * @param choices every order and closeness with what it is expected to give
+ * @param pileNames what the house and others call the piles of such a piece
  * @param cut the steaks as they were cut
  * @param knife what the weights say of the knife; absent while the bench is open, or where they say nothing
  */
@@ -40,6 +41,7 @@ public record BenchView(
         boolean steaksOnBone,
         @Nullable Integer crustTenthsMm,
         List<CutChoice> choices,
+        List<String> pileNames,
         SteaksCutView cut,
         @Nullable KnifeView knife) {
 

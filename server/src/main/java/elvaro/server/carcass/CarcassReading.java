@@ -1,13 +1,13 @@
 package elvaro.server.carcass;
 
 import elvaro.core.drying.Coating;
-import elvaro.core.drying.Method;
 import elvaro.core.game.Animal.Build;
 import elvaro.core.game.CarcassYield;
 import elvaro.core.game.Part;
 import elvaro.core.ledger.Balance;
 import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.Piles;
+import elvaro.core.prepare.PreparationStep;
 import elvaro.server.carcass.CarcassView.AnimalView;
 import elvaro.server.carcass.CarcassView.CarcassLine;
 import elvaro.server.carcass.CarcassView.CutSheet;
@@ -99,7 +99,10 @@ class CarcassReading {
                         ? carcass.school()
                                 .packed(CarcassYield.of(carcass.animal(), lot.receivedGrams(), carcass.weighed()))
                         : null,
-                carcass.animal().readying(whole.piece().method().orElse(Method.OPEN_AIR) == Method.ON_ICE),
+                whole.piece().hanging().stream()
+                        .flatMap(how -> PreparationStep.of(whole.piece().cut(), how).stream())
+                        .map(PreparationStep::words)
+                        .toList(),
                 Part.of(carcass.animal()).stream()
                         .map(part -> part(part, carcass, whole.ledger(), off, parts))
                         .toList(),

@@ -37,10 +37,12 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -103,13 +105,16 @@ class CarcassService {
         mustBePossible(form);
         List<Question> questions = questions(form);
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions);
-        LocalDate today = workshops.today();
-        Lot lot = lots.receive(lotForm(id, form, today));
+        LocalDate hungOn = hungOn(form);
+        Lot lot = lots.receive(lotForm(id, form, hungOn));
         lots.hold(lot.id(), form.test().holds().orElse(null));
-        hanging.split(lot.id(), new SplitForm(List.of(whole(id, form, today)), form.answers()));
+        hanging.split(lot.id(), new SplitForm(List.of(whole(id, form, hungOn)), form.answers()));
         entities.flush(); // The carcass points at its piece by id alone.
         if (form.meatCelsius() != null && form.outsideCelsius() != null) {
-            writer.layOnIce(writer.lock(id), form.meatCelsius(), form.outsideCelsius());
+            writer.layOnIce(writer.lock(id), form.meatCelsius(), form.outsideCelsius(), form.iceBagGrams());
+        }
+        if (form.grams() == null) {
+            log.writeFor(id, Ids.after(id, "estimated"), estimated(form));
         }
         entities.persist(new Carcass(id, lot.id(), form));
         decisions.keep(lot.id(), id, settled);
@@ -137,6 +142,32 @@ class CarcassService {
         }
     }
 
+    /** Entered late or not, its days count from when it was hung. */
+    private LocalDate hungOn(CarcassForm form) {
+        LocalDate killedOn = workshops.mine().clock().day(form.killedAt());
+        LocalDate hungOn = form.hungOn() == null ? killedOn : form.hungOn();
+        if (hungOn.isBefore(killedOn) || hungOn.isAfter(workshops.today())) {
+            throw Refusal.wrong("hung", "hungOn", "It was hung after it was killed, and not in the future.");
+        }
+        return hungOn;
+    }
+
+    private EntryForm estimated(CarcassForm form) {
+        return new EntryForm(
+                LogFactKind.GREEN_ESTIMATED,
+                0,
+                null,
+                "Not weighed: about %s, as a %s one of its kind"
+                        .formatted(
+                                mass(form.weight()),
+                                Objects.requireNonNull(form.size()).label()),
+                hungOn(form).isBefore(workshops.today())
+                        ? workshops.mine().clock().at(hungOn(form), LocalTime.NOON)
+                        : null,
+                null,
+                Map.of());
+    }
+
     private PastDay killed(CarcassForm form) {
         return new PastDay(workshops.mine().clock().day(form.killedAt()), workshops.today());
     }
@@ -145,7 +176,7 @@ class CarcassService {
         Animal animal = form.animal();
         List<Question> questions =
                 new ArrayList<>(killed(form).question("killedAt").stream().toList());
-        if (!animal.isUsual(form.grams())) {
+        if (form.grams() != null && !animal.isUsual(form.grams())) {
             questions.add(Question.confirm(
                     "animal-weight",
                     "grams",
@@ -170,7 +201,7 @@ class CarcassService {
         return questions;
     }
 
-    private LotForm lotForm(UUID id, CarcassForm form, LocalDate today) {
+    private LotForm lotForm(UUID id, CarcassForm form, LocalDate came) {
         // The animal's own weight was asked about; that of its cut is not asked again.
         Map<String, String> answers = new HashMap<>(form.answers());
         answers.put("weight-unusual", "");
@@ -181,29 +212,30 @@ class CarcassService {
                 form.animal().label(),
                 true,
                 0,
-                form.grams(),
+                form.weight(),
                 form.priceMinorPerKg(),
                 form.supplier(),
                 null,
-                today,
+                came,
                 null,
                 form.tag(),
                 "",
                 answers);
     }
 
-    private static NewPiece whole(UUID id, CarcassForm form, LocalDate today) {
+    private static NewPiece whole(UUID id, CarcassForm form, LocalDate hungOn) {
         return new NewPiece(
                 id,
                 PieceRole.PLAIN,
-                form.grams(),
+                form.weight(),
                 false,
                 form.method(),
                 form.chamberId(),
-                today,
+                hungOn,
                 form.days(),
                 0,
                 form.skinOn() && form.animal().build() == Build.HOOFED ? Coating.HIDE : Coating.NONE,
+                null,
                 null,
                 null,
                 null,
@@ -305,6 +337,8 @@ class CarcassService {
                 0,
                 null,
                 null,
+                null,
+                true,
                 null);
     }
 

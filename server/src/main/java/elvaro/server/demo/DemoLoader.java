@@ -91,6 +91,7 @@ class DemoLoader implements ApplicationRunner {
     private final DemoTastings tastings;
     private final DemoPacks packs;
     private final DemoGame game;
+    private final DemoPhotos photos;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final TransactionTemplate transaction;
@@ -115,6 +116,7 @@ class DemoLoader implements ApplicationRunner {
             DemoTastings tastings,
             DemoPacks packs,
             DemoGame game,
+            DemoPhotos photos,
             WorkshopService workshops,
             CurrentWorkshop current,
             TransactionTemplate transaction,
@@ -137,6 +139,7 @@ class DemoLoader implements ApplicationRunner {
         this.tastings = tastings;
         this.packs = packs;
         this.game = game;
+        this.photos = photos;
         this.workshops = workshops;
         this.current = current;
         this.transaction = transaction;
@@ -196,6 +199,7 @@ class DemoLoader implements ApplicationRunner {
         Map<String, UUID> byName = chambers.all().stream().collect(Collectors.toMap(Chamber::name, Chamber::id));
         game.fill(name -> byName.get(name).toString(), new Random(SEED + 2));
         looked(random);
+        photos.draw(new Random(SEED + 3));
         Scenario.WISHES.forEach(wish -> purchases.put(new PlanForm(
                 Scenario.id(random),
                 0,

@@ -104,7 +104,7 @@ class ArchiveFormat {
         told.put("preparation_tick", "A step of preparing that was done.");
         told.put("task_decision", "A task that was put off or dropped, and why.");
         told.put("look", "What was seen on a piece; the entry of the log has the same id.");
-        told.put(PHOTO, "A photo of a look; the picture itself is photos/ID.jpg.");
+        told.put(PHOTO, "A photo of a look, or of a piece at another moment; the picture itself is photos/ID.jpg.");
         told.put("treatment", "What a piece was treated with; the entry of the log has the same id.");
         told.put(
                 "treatment_used",

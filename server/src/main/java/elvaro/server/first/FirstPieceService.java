@@ -15,6 +15,7 @@ import elvaro.server.piece.PieceRole;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
+import elvaro.server.trial.Halves;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -43,9 +44,16 @@ class FirstPieceService {
     private final ChamberService chambers;
     private final LotService lots;
     private final HangingService hanging;
+    private final Halves halves;
     private final WorkshopService workshops;
 
-    FirstPieceService(ChamberService chambers, LotService lots, HangingService hanging, WorkshopService workshops) {
+    FirstPieceService(
+            ChamberService chambers,
+            LotService lots,
+            HangingService hanging,
+            Halves halves,
+            WorkshopService workshops) {
+        this.halves = halves;
         this.chambers = chambers;
         this.lots = lots;
         this.hanging = hanging;
@@ -67,10 +75,27 @@ class FirstPieceService {
         if (!again) {
             chambers.put(chamber(form));
         }
-        LocalDate today = workshops.today();
+        LocalDate hungOn = form.hungOn() == null ? workshops.today() : form.hungOn();
         UUID lot = Ids.after(pieceId, "lot");
-        lots.receive(lot(lot, form, today));
-        hanging.split(lot, new SplitForm(List.of(piece(pieceId, form, today)), form.answers()));
+        lots.receive(lot(lot, form, hungOn));
+        if (form.half() == null) {
+            hanging.split(lot, new SplitForm(List.of(piece(pieceId, form, hungOn)), form.answers()));
+        } else {
+            halves.hang(
+                    lot,
+                    pieceId,
+                    form.grams(),
+                    form.half().grams(),
+                    new Halves.Alike(
+                            form.method(),
+                            form.chamberId(),
+                            hungOn,
+                            form.days(),
+                            form.method().usualConsumablesMinor()),
+                    form.half().treatment(),
+                    Boolean.TRUE.equals(form.half().waitTogether()),
+                    form.answers());
+        }
     }
 
     private static ChamberForm chamber(FirstForm form) {
@@ -95,7 +120,7 @@ class FirstPieceService {
                 null);
     }
 
-    private static LotForm lot(UUID id, FirstForm form, LocalDate today) {
+    private static LotForm lot(UUID id, FirstForm form, LocalDate came) {
         return new LotForm(
                 id,
                 0,
@@ -103,18 +128,18 @@ class FirstPieceService {
                 "",
                 form.boneIn(),
                 0,
-                form.grams(),
+                form.received(),
                 form.priceMinorPerKg(),
                 "",
                 null,
-                today,
+                came,
                 null,
                 "",
                 "",
                 form.answers());
     }
 
-    private static NewPiece piece(UUID id, FirstForm form, LocalDate today) {
+    private static NewPiece piece(UUID id, FirstForm form, LocalDate hungOn) {
         return new NewPiece(
                 id,
                 PieceRole.PLAIN,
@@ -122,7 +147,7 @@ class FirstPieceService {
                 false,
                 form.method(),
                 form.chamberId(),
-                today,
+                hungOn,
                 form.days(),
                 0,
                 form.method() == Method.FAT_SEAL ? Coating.FAT_SEAL : Coating.NONE,
@@ -130,6 +155,7 @@ class FirstPieceService {
                 null,
                 null,
                 null,
+                form.count(),
                 form.method().usualConsumablesMinor());
     }
 }

@@ -2,8 +2,11 @@ package elvaro.server.forecast;
 
 import elvaro.core.cost.DayToStop;
 import elvaro.core.forecast.Drift;
+import elvaro.core.plan.OtherDay;
 import elvaro.core.plan.Outlook;
 import elvaro.core.working.Working;
+import elvaro.server.piece.PieceState;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -14,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param days every day from the hanging to a while past the target
  * @param now today
  * @param atTarget the day it is to be pulled
+ * @param otherDays what a week longer costs and a day earlier keeps, a sentence each; none once it is pulled
  * @param bestDay the day on which most is left over, where steaks have a price
  * @param drift whether it dries otherwise than its own past says
  * @param driftAdvice likely causes and what to do
@@ -25,6 +29,7 @@ public record AheadView(
         List<DayAhead> days,
         DayAhead now,
         DayAhead atTarget,
+        List<String> otherDays,
         @Nullable Integer bestDay,
         Drift drift,
         @Nullable String driftAdvice,
@@ -32,6 +37,16 @@ public record AheadView(
         int restsOnBenches,
         List<Working> workings) {
     private static final int BEYOND_TARGET = 21;
+    private static final int WEEK = 7;
+
+    private static List<String> otherDays(List<Outlook.OutlookDay> days, int grams, int own, int today) {
+        List<String> sentences = new ArrayList<>();
+        sentences.add(OtherDay.of(days, grams, own, own + WEEK).sentence());
+        if (own > today) {
+            sentences.add(OtherDay.of(days, grams, own, own - 1).sentence());
+        }
+        return sentences;
+    }
 
     static AheadView of(Figures figures, Outlook outlook, double dayNow) {
         Ahead ahead = figures.ahead();
@@ -44,6 +59,9 @@ public record AheadView(
                 days,
                 days.get(today),
                 days.get(target),
+                figures.piece().state() == PieceState.HANGING
+                        ? otherDays(all, figures.piece().greenGrams(), Math.max(target, today), today)
+                        : List.of(),
                 DayToStop.best(all.stream().map(Outlook.OutlookDay::stop).toList())
                         .map(DayToStop.Stop::day)
                         .orElse(null),

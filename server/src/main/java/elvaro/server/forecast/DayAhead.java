@@ -39,7 +39,7 @@ public record DayAhead(
         @Nullable String style) {
 
     public static DayAhead of(Outlook outlook, Outlook.OutlookDay day) {
-        double green = outlook.left() * outlook.trimModel().hanging().greenGrams();
+        double green = outlook.left() * outlook.economics().greenGrams();
         return new DayAhead(
                 day.day(),
                 weight(green, day.weight().lost()),

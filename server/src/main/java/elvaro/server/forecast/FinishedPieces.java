@@ -180,6 +180,7 @@ public class FinishedPieces {
                 pieces.inState(EnumSet.of(PieceState.HANGING, PieceState.PULLED, PieceState.PARTED)).stream()
                         .filter(piece ->
                                 piece.hungOn().isPresent() && piece.chamber().isPresent())
+                        .filter(piece -> !piece.isTakenApart()) // What it became hung there as long.
                         .toList();
         Map<UUID, PieceLog> read = logs.of(there);
         LocalDate today = workshops.today();

@@ -25,6 +25,8 @@ import org.jspecify.annotations.Nullable;
  * @param steaks how many the container held, for the pile of steaks only; 0 for ends and roasts
  * @param cause why it is thrown away, for what is thrown away only
  * @param estimated whether there was no scale at the pull; absent for no
+ * @param pile what the house calls it, for a pile only: lean, medium, fat belly
+ * @param untrimmed whether what lies there is trimmed and weighed again later, for a pile only; absent for no
  * @param sentAt what the clock of the device shows as it is sent; {@code at} is then by that clock, however wrong it runs
  */
 public record EntryForm(
@@ -51,6 +53,11 @@ public record EntryForm(
 
         @Nullable DiscardCause cause,
         @Nullable Boolean estimated,
+
+        @Nullable @Size(max = 40, message = "The name of the pile is too long.")
+        String pile,
+
+        @Nullable Boolean untrimmed,
         @Nullable Instant sentAt) {
 
     /** An entry that counts no steaks and throws nothing away. */
@@ -62,6 +69,6 @@ public record EntryForm(
             @Nullable Instant at,
             @Nullable UUID corrects,
             Map<String, String> answers) {
-        this(kind, grams, stream, words, at, corrects, answers, null, null, null, null);
+        this(kind, grams, stream, words, at, corrects, answers, null, null, null, null, null, null);
     }
 }

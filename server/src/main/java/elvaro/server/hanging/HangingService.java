@@ -204,11 +204,12 @@ public class HangingService {
 
     private PieceDraft draft(Lot lot, String tag, NewPiece asked, Map<UUID, Occupancy> where) {
         if (asked.fresh()) {
-            return PieceDraft.fresh(asked.id(), lot, tag, asked.greenGrams());
+            return PieceDraft.fresh(asked.id(), lot, tag, asked.greenGrams()).of(asked.things());
         }
         if (asked.hangsLater()) {
             return PieceDraft.waiting(
                             asked.id(), lot, tag, asked.role(), asked.greenGrams(), asked.method(), asked.targetDays())
+                    .of(asked.things())
                     .spend(asked.consumablesMinor())
                     .cover(Coating.NONE, asked.contactPercent())
                     .measure(asked.lengthMm(), asked.widthMm(), asked.heightMm());
@@ -223,6 +224,7 @@ public class HangingService {
                         asked.method(),
                         asked.hungOn(),
                         asked.targetDays())
+                .of(asked.things())
                 .since(asked.hungOn().equals(workshops.today()) ? now() : null)
                 .hangIn(occupancy.chamber(), occupancy.takePlace())
                 .spend(asked.consumablesMinor())

@@ -1,7 +1,9 @@
 package elvaro.server.hanging;
 
+import elvaro.core.game.Ice;
 import elvaro.server.piece.Piece;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The ice a piece takes.
@@ -14,6 +16,7 @@ import java.util.Optional;
  * @param allKg until it is taken out, what is topped up among it
  * @param topUpDays every how many days it is topped up and drained
  * @param topUpKg each time
+ * @param bags in whole bags, where somebody said what one holds
  */
 public record IceView(
         double meatCelsius,
@@ -24,7 +27,8 @@ public record IceView(
         double laidInKg,
         double allKg,
         int topUpDays,
-        double topUpKg) {
+        double topUpKg,
+        Ice.@Nullable Bags bags) {
 
     /** Empty off the ice, or where nobody said how warm it is. */
     static Optional<IceView> of(Piece piece, long chestGrams) {
@@ -38,6 +42,9 @@ public record IceView(
                         ice.laidInKg(),
                         ice.inAllKg(piece.targetDays().orElse(1)),
                         ice.topUpDays(),
-                        ice.topUpKg()));
+                        ice.topUpKg(),
+                        piece.iceBagGrams()
+                                .map(grams -> ice.bags(grams, piece.targetDays().orElse(1)))
+                                .orElse(null)));
     }
 }

@@ -2,6 +2,7 @@ package elvaro.server.hanging;
 
 import static elvaro.core.working.Quantity.mass;
 
+import elvaro.core.ledger.DiscardCause;
 import elvaro.core.ledger.EntryCheck;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.LogFactKind;
@@ -22,6 +23,7 @@ import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
 import java.time.Clock;
 import java.time.Duration;
@@ -31,6 +33,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -95,7 +98,9 @@ public class LogService {
             case CLOSED, REOPENED -> "The bench is closed and opened at the bench.";
             case LOOKED, LEAKED -> "A look says what was seen.";
             case MOVED -> "A move says where to.";
+            case APART -> "Taking a batch apart says what each of it weighs.";
             case HUNG -> "Hanging says where, and for how long.";
+            case GREEN_ESTIMATED -> "What was not weighed says so as it is hung.";
             case TREATED, STEP_DONE -> "A treatment says which one, and which step.";
             default -> null;
         };
@@ -138,6 +143,7 @@ public class LogService {
         }
         mustBeOnTheWhole(request, fact);
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(request, fact));
+        boolean isPile = form.kind() == LogFactKind.PILE;
         log.append(
                 piece,
                 new LogEntry(
@@ -145,9 +151,85 @@ public class LogService {
                         fact,
                         form.words().strip(),
                         now(),
-                        current.person().accountId()),
+                        current.person().accountId(),
+                        isPile ? form.pile() : null,
+                        isPile && Boolean.TRUE.equals(form.untrimmed())),
                 stateAfter(request));
         decisions.keep(piece.lot().id(), pieceId, settled);
+    }
+
+    /**
+     * One pile that came of cleaning.
+     *
+     * @param name of the house's own
+     */
+    public record CleanPile(
+            Stream stream,
+            int grams,
+            @Nullable Integer steaks,
+            @Nullable DiscardCause cause,
+            @Nullable String name) {}
+
+    /**
+     * Puts what was packed untrimmed onto the piles it gave once it was cleaned. The bench stays closed and the piles go on
+     * adding up; the caller has seen to the weights.
+     *
+     * @param grams that were packed untrimmed
+     * @throws Refusal if less lies on untrimmed piles
+     */
+    public void clean(UUID pieceId, UUID entryId, int grams, List<CleanPile> piles) {
+        Piece piece = writer.lock(pieceId);
+        List<LogEntry> all = entries.ofPiece(pieceId);
+        Set<UUID> replaced = PieceLog.replaced(all.stream().map(LogEntry::fact).toList());
+        int rest = grams;
+        for (LogEntry untrimmed : all) {
+            if (rest > 0 && untrimmed.untrimmed() && !replaced.contains(untrimmed.id())) {
+                int taken = Math.min(rest, untrimmed.grams());
+                lessen(piece, Ids.after(entryId, untrimmed.id().toString()), untrimmed, untrimmed.grams() - taken);
+                rest -= taken;
+            }
+        }
+        if (rest > 2 * division()) {
+            throw Refusal.conflict(
+                    "nothing-untrimmed", "Less than %s of this piece lies there untrimmed.".formatted(mass(grams)));
+        }
+        for (int index = 0; index < piles.size(); index++) {
+            CleanPile pile = piles.get(index);
+            LogFact fact = new LogFact(
+                    Ids.after(entryId, "pile " + index),
+                    null,
+                    LogFactKind.PILE,
+                    now(),
+                    pile.grams(),
+                    pile.stream(),
+                    pile.steaks(),
+                    pile.cause(),
+                    false);
+            append(piece, fact, "Cleaned when thawed", pile.name(), false);
+        }
+    }
+
+    /** What is left of an untrimmed pile; nothing takes it back. */
+    private void lessen(Piece piece, UUID id, LogEntry pile, int left) {
+        LogFact fact = left > 0
+                ? new LogFact(
+                        id,
+                        pile.id(),
+                        LogFactKind.PILE,
+                        pile.happenedAt(),
+                        left,
+                        pile.stream(),
+                        pile.steaks(),
+                        null,
+                        false)
+                : new LogFact(id, pile.id(), LogFactKind.TAKEN_BACK, now(), 0, null);
+        append(piece, fact, "Thawed to be cleaned", left > 0 ? pile.pile() : null, left > 0);
+    }
+
+    private void append(Piece piece, LogFact fact, String words, @Nullable String pile, boolean untrimmed) {
+        log.append(
+                piece,
+                new LogEntry(piece.id(), fact, words, now(), current.person().accountId(), pile, untrimmed));
     }
 
     /** What came off a whole animal as parts lies on none of its own piles. */
@@ -199,6 +281,15 @@ public class LogService {
      */
     public void part(Piece piece, UUID entryId, String reason) {
         turn(piece, entryId, LogFactKind.CLOSED, reason, PieceState.PARTED);
+    }
+
+    /**
+     * Ends a batch that was taken apart.
+     *
+     * @param piece locked
+     */
+    public void takeApart(Piece piece, UUID entryId, String words) {
+        turn(piece, entryId, LogFactKind.APART, words, PieceState.PARTED);
     }
 
     private void turn(Piece piece, UUID entryId, LogFactKind kind, String reason, PieceState next) {

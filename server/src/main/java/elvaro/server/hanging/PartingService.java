@@ -116,7 +116,11 @@ public class PartingService {
                 .hangIn(occupancy.chamber(), occupancy.takePlace())
                 .cover(whole.coating() == Coating.HIDE ? Coating.HIDE : Coating.NONE, null));
         if (further.meatCelsius() != null && further.outsideCelsius() != null) {
-            writer.layOnIce(piece, further.meatCelsius(), further.outsideCelsius());
+            writer.layOnIce(
+                    piece,
+                    further.meatCelsius(),
+                    further.outsideCelsius(),
+                    whole.iceBagGrams().orElse(null));
         }
         plans.keep(List.of(piece), now());
     }

@@ -26,6 +26,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A piece at a glance: what is drawn and written wherever it appears.
  *
+ * @param count how many like things hang under the tag; weights are those of all
  * @param dayNumber days hung, to the pull where it was pulled; absent for one set aside fresh
  * @param overdueDays days past its target while it still hangs, 0 if none
  * @param nowGrams last net weight known
@@ -39,6 +40,7 @@ public record PieceCard(
         UUID id,
         String tag,
         UUID lotId,
+        int count,
         String cutName,
         Species species,
         ShapeClass shape,
@@ -91,6 +93,7 @@ public record PieceCard(
                 piece.id(),
                 piece.tag(),
                 lot.id(),
+                piece.count(),
                 cut.name(),
                 cut.species(),
                 cut.shape(),

@@ -16,6 +16,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -32,6 +33,7 @@ class PieceController {
     private final StayService stays;
     private final WaitingService waiting;
     private final HideService hides;
+    private final ApartService apart;
 
     PieceController(
             PieceCommands commands,
@@ -40,7 +42,8 @@ class PieceController {
             MoveService moves,
             StayService stays,
             WaitingService waiting,
-            HideService hides) {
+            HideService hides,
+            ApartService apart) {
         this.commands = commands;
         this.pieces = pieces;
         this.log = log;
@@ -48,6 +51,7 @@ class PieceController {
         this.stays = stays;
         this.waiting = waiting;
         this.hides = hides;
+        this.apart = apart;
     }
 
     /**
@@ -67,7 +71,9 @@ class PieceController {
             @NotNull Integer version,
 
             @NotNull @Min(value = 1, message = "At least one day.") @Max(value = 400, message = "At most 400 days.")
-            Integer targetDays) {}
+            Integer targetDays,
+
+            @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {}
 
     record OnIce(
             @NotNull Integer version,
@@ -80,7 +86,11 @@ class PieceController {
             @NotNull(message = "Say how warm it is round the chest.")
             @DecimalMin(value = "-30", message = RANGE)
             @DecimalMax(value = "45", message = RANGE)
-            Double outsideCelsius) {
+            Double outsideCelsius,
+
+            @Nullable @Min(value = 500, message = BAG) @Max(value = 50_000, message = BAG)
+            Integer bagGrams) {
+        private static final String BAG = "A bag of ice holds ⟦limit 500⟧ to ⟦limit 50000⟧.";
         private static final String RANGE = "The temperature is out of range.";
     }
 
@@ -148,14 +158,21 @@ class PieceController {
 
     @PutMapping("/api/pieces/{id}/target")
     PieceView retarget(@PathVariable UUID id, @RequestBody @Valid Target target) {
-        commands.retarget(id, target.version(), target.targetDays());
+        commands.retarget(id, target.version(), target.targetDays(), Answers.of(target.answers()));
         return pieces.view(id);
     }
 
     /** Says how warm the meat on ice was, and how warm it is round the chest now: its ice follows from both. */
     @PutMapping("/api/pieces/{id}/ice")
     PieceView iced(@PathVariable UUID id, @RequestBody @Valid OnIce form) {
-        commands.iced(id, form.version(), form.meatCelsius(), form.outsideCelsius());
+        commands.iced(id, form.version(), form.meatCelsius(), form.outsideCelsius(), form.bagGrams());
+        return pieces.view(id);
+    }
+
+    /** Takes a batch apart into pieces of their own; sent again, it happens once. */
+    @PutMapping("/api/pieces/{id}/apart/{entryId}")
+    PieceView takeApart(@PathVariable UUID id, @PathVariable UUID entryId, @RequestBody @Valid ApartForm form) {
+        apart.takeApart(id, entryId, form);
         return pieces.view(id);
     }
 

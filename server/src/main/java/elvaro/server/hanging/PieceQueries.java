@@ -6,6 +6,7 @@ import elvaro.core.forecast.Forecast;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.ledger.PieceLog.NetWeight;
+import elvaro.core.plan.OtherDay;
 import elvaro.core.schedule.DayNumber;
 import elvaro.core.working.Working;
 import elvaro.server.account.AccountService;
@@ -181,6 +182,11 @@ public class PieceQueries {
         return pieces.find(id).orElseThrow(() -> Refusal.notFound("piece"));
     }
 
+    /** What the house called its piles, those used most first. */
+    public List<String> pileNames() {
+        return entries.pileNames();
+    }
+
     /** Every entry of a piece, in the order things happened. */
     public List<EntryView> log(UUID pieceId) {
         return logs(List.of(pieceId)).getOrDefault(pieceId, List.of());
@@ -210,6 +216,8 @@ public class PieceQueries {
                 entry.steaks(),
                 entry.cause(),
                 entry.estimated(),
+                entry.pile(),
+                entry.untrimmed(),
                 entry.words(),
                 entry.happenedAt(),
                 entry.recordedAt(),
@@ -217,6 +225,12 @@ public class PieceQueries {
                 entry.correctsId(),
                 !replaced.contains(entry.id()) && entry.kind() != LogFactKind.TAKEN_BACK,
                 cameWith);
+    }
+
+    /** What it costs and gives to take a piece down on another day than its own; empty where nothing is expected of it. */
+    public Optional<OtherDay> onAnotherDay(Piece piece, int own, int other) {
+        return outlooks.of(figures.of(piece))
+                .map(outlook -> OtherDay.of(outlook.days(Math.max(own, other) + 1), piece.greenGrams(), own, other));
     }
 
     /** When a share of the green weight will be gone. */

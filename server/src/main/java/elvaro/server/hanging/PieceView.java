@@ -54,6 +54,8 @@ public record PieceView(
      * @param steaks how many the container held; 0 for ends and roasts, absent where nobody counted
      * @param cause why it was thrown away; absent for the rest, and where nobody said
      * @param estimated whether there was no scale: such a weight counts in no figure
+     * @param pile what the house calls it, of a pile; absent where it has no name of its own
+     * @param untrimmed whether what lies there is trimmed and weighed again later
      * @param stands whether no other entry corrects it
      * @param cameWith what archive brought it, and whether that was signed; absent for what was written here
      */
@@ -65,6 +67,8 @@ public record PieceView(
             @Nullable Integer steaks,
             @Nullable DiscardCause cause,
             boolean estimated,
+            @Nullable String pile,
+            boolean untrimmed,
             String words,
             Instant happenedAt,
             Instant recordedAt,

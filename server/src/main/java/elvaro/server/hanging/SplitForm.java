@@ -37,6 +37,7 @@ public record SplitForm(
      * @param coating what that coat is
      * @param contactPercent share of a membrane that touches meat, if somebody looked
      * @param lengthMm its sides by tape measure, if somebody measured all three
+     * @param count how many like things it is, hung as one batch with one record; absent for one
      * @param consumablesMinor what bag, seal or salt cost
      */
     public record NewPiece(
@@ -75,6 +76,11 @@ public record SplitForm(
             @Nullable @Min(value = 10, message = SIDE) @Max(value = 3000, message = SIDE)
             Integer heightMm,
 
+            @Nullable
+            @Min(value = 1, message = "A batch is of one at least.")
+            @Max(value = 26, message = "At most 26 in a batch.")
+            Integer count,
+
             @NotNull @Min(value = 0, message = "The cost is 0 or more.") @Max(value = 10_000_000, message = "Too dear.")
             Integer consumablesMinor) {
         private static final String CONTACT = "Contact is 1 to 100 % of the film.";
@@ -83,6 +89,10 @@ public record SplitForm(
         /** Not true where nothing was said. */
         boolean hangsLater() {
             return Boolean.TRUE.equals(waits);
+        }
+
+        int things() {
+            return count == null ? 1 : count;
         }
 
         boolean fresh() {

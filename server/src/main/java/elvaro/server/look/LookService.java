@@ -106,7 +106,20 @@ public class LookService {
         log.writeFor(
                 pieceId,
                 entryId,
-                new EntryForm(kind, 0, null, form.words(), form.at(), null, Map.of(), null, null, null, form.sentAt()));
+                new EntryForm(
+                        kind,
+                        0,
+                        null,
+                        form.words(),
+                        form.at(),
+                        null,
+                        Map.of(),
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        form.sentAt()));
         entities.persist(look);
     }
 
@@ -216,6 +229,8 @@ public class LookService {
                         null,
                         cause,
                         null,
+                        null,
+                        null,
                         null));
         log.turn(writer.lock(pieceId), Ids.after(entryId, "closed"), LogFactKind.CLOSED, words);
     }
@@ -227,16 +242,16 @@ public class LookService {
      */
     public void keepPhoto(UUID pieceId, UUID lookId, UUID photoId, byte[] sent) {
         mustBeOf(pieceId, lookId);
-        if (entities.find(LookPhoto.class, photoId) != null) {
+        if (entities.find(Photo.class, photoId) != null) {
             return;
         }
         long known = looks.photosOf(pieceId).stream()
-                .filter(photo -> photo.lookId().equals(lookId))
+                .filter(photo -> lookId.equals(photo.lookId()))
                 .count();
         if (known >= MOST_PHOTOS) {
             throw Refusal.conflict("photos-enough", "A look has %d pictures at most.".formatted(MOST_PHOTOS));
         }
-        entities.persist(new LookPhoto(
+        entities.persist(Photo.ofLook(
                 photoId,
                 lookId,
                 Photos.small(sent),
@@ -254,8 +269,8 @@ public class LookService {
     @Transactional(readOnly = true)
     public byte[] photo(UUID pieceId, UUID lookId, UUID photoId) {
         mustBeOf(pieceId, lookId);
-        return Optional.ofNullable(entities.find(LookPhoto.class, photoId))
-                .filter(photo -> photo.lookId().equals(lookId))
+        return Optional.ofNullable(entities.find(Photo.class, photoId))
+                .filter(photo -> lookId.equals(photo.lookId()))
                 .orElseThrow(() -> Refusal.notFound("picture"))
                 .jpeg();
     }

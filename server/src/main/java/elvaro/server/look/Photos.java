@@ -5,6 +5,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Iterator;
@@ -40,6 +41,7 @@ public final class Photos {
     private static final int PATIENCE_SECONDS = 8;
 
     private static final int LONGEST_SIDE = 1600;
+    private static final int THUMBNAIL_SIDE = 240;
     private static final float QUALITY = 0.82f;
     private static final byte MARKER = (byte) 0xff;
     private static final byte PASS_BEGINS = (byte) 0xda;
@@ -61,17 +63,32 @@ public final class Photos {
         try {
             if (!DRAWING.tryAcquire(PATIENCE_SECONDS, TimeUnit.SECONDS)) {
                 throw Refusal.busy(
-                        "Other pictures are being made small. Try again in a moment; the look itself is kept.");
+                        "Other pictures are being made small. Try again in a moment; what was written is kept.");
             }
         } catch (InterruptedException ending) {
             Thread.currentThread().interrupt();
-            throw Refusal.busy("Elvaro is ending. Try again in a moment; the look itself is kept.");
+            throw Refusal.busy("Elvaro is ending. Try again in a moment; what was written is kept.");
         }
         try {
             return Picture.of(sent, Picture::drawn);
         } finally {
             DRAWING.release();
         }
+    }
+
+    /** A picture that was made small here before, for a strip of them. */
+    static byte[] thumbnail(byte[] made) {
+        ByteArrayOutputStream small = new ByteArrayOutputStream();
+        try {
+            Thumbnails.of(new ByteArrayInputStream(made))
+                    .size(THUMBNAIL_SIDE, THUMBNAIL_SIDE)
+                    .outputFormat("jpg")
+                    .outputQuality(QUALITY)
+                    .toOutputStream(small);
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+        return small.toByteArray();
     }
 
     /**
@@ -137,7 +154,7 @@ public final class Photos {
             boolean isHeld = !kind.equals(JPEG) || passes > PASSES_IN_LINES;
             long most = isHeld ? MOST_PIXELS_HELD : MOST_PIXELS;
             if ((long) width * height > most || kind.equals(JPEG) && passes > MOST_PASSES) {
-                throw Refusal.tooLarge("The picture has more than %d million points. The look itself is kept."
+                throw Refusal.tooLarge("The picture has more than %d million points. What was written is kept."
                         .formatted(most / 1_000_000));
             }
         }
@@ -193,6 +210,6 @@ public final class Photos {
     }
 
     private static Refusal noPicture() {
-        return Refusal.wrong("no-picture", "photo", "This is no picture in JPEG or PNG. The look itself is kept.");
+        return Refusal.wrong("no-picture", "photo", "This is no picture in JPEG or PNG. What was written is kept.");
     }
 }

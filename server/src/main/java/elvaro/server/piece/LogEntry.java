@@ -40,6 +40,12 @@ public class LogEntry extends WorkshopRow {
 
     private boolean estimated;
 
+    /** The house's own name of a pile; absent where it has none. */
+    private String pile;
+
+    /** Of a pile that is trimmed and weighed again later. */
+    private boolean untrimmed;
+
     private String words;
     private Instant happenedAt;
     private Instant recordedAt;
@@ -58,6 +64,23 @@ public class LogEntry extends WorkshopRow {
      * @param accountId by whom
      */
     public LogEntry(UUID pieceId, LogFact fact, String words, Instant recordedAt, UUID accountId) {
+        this(pieceId, fact, words, recordedAt, accountId, null, false);
+    }
+
+    /**
+     * The same of a pile.
+     *
+     * @param pile what the house calls it; absent or blank where it has no name of its own
+     * @param untrimmed whether it is trimmed and weighed again later
+     */
+    public LogEntry(
+            UUID pieceId,
+            LogFact fact,
+            String words,
+            Instant recordedAt,
+            UUID accountId,
+            @Nullable String pile,
+            boolean untrimmed) {
         super(fact.id());
         if (fact.grams() < 0 || fact.kind().weighs() != fact.grams() > 0) {
             throw new IllegalArgumentException("An entry weighs something exactly when its kind does");
@@ -72,11 +95,21 @@ public class LogEntry extends WorkshopRow {
         this.steaks = fact.steaks();
         this.cause = fact.cause();
         this.estimated = fact.estimated();
+        this.pile = pile == null || pile.isBlank() ? null : pile.strip();
+        this.untrimmed = untrimmed;
         this.words = words;
         this.happenedAt = fact.at();
         this.recordedAt = recordedAt;
         this.accountId = accountId;
         this.correctsId = fact.corrects();
+    }
+
+    public @Nullable String pile() {
+        return pile;
+    }
+
+    public boolean untrimmed() {
+        return untrimmed;
     }
 
     public @Nullable Integer steaks() {

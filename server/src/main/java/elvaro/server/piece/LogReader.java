@@ -28,6 +28,11 @@ public interface LogReader {
                     + " where e.pieceId in :pieceIds and e.kind = elvaro.core.ledger.LogFact$LogFactKind.CLOSED order by e.recordedAt")
     List<CloserRow> closersOf(Collection<UUID> pieceIds);
 
+    /** What the house called its piles, those used most first. */
+    @Query(
+            "select e.pile from LogEntry e where e.pile is not null group by e.pile order by count(e) desc, e.pile limit 40")
+    List<String> pileNames();
+
     @Query(FACT + "where e.pieceId in :pieceIds")
     List<FactRow> factsOf(Collection<UUID> pieceIds);
 }

@@ -1,5 +1,6 @@
 package elvaro.server.piece;
 
+import elvaro.core.air.ChamberKind;
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
@@ -115,6 +116,12 @@ public class Piece extends EditedRow implements InspectedRow {
 
     private BigDecimal outsideCelsius;
 
+    /** How many like things it is that hang under the one tag. */
+    private int count = 1;
+
+    /** What a bag of its ice holds; absent where nobody said. */
+    private Integer iceBagGrams;
+
     /** Counts the entries written into the log: {@link PieceLogs} caches what it read under it. */
     @NotAudited
     @OptimisticLock(excluded = true)
@@ -201,9 +208,10 @@ public class Piece extends EditedRow implements InspectedRow {
     }
 
     /** Laid on ice so warm, in so warm a place; said again when the weather turns. */
-    void layOnIce(double meat, double outside) {
+    void layOnIce(double meat, double outside, @Nullable Integer bagGrams) {
         meatCelsius = BigDecimal.valueOf(meat);
         outsideCelsius = BigDecimal.valueOf(outside);
+        iceBagGrams = bagGrams;
     }
 
     /**
@@ -218,7 +226,15 @@ public class Piece extends EditedRow implements InspectedRow {
                         greenGrams,
                         Math.max(chestGrams, greenGrams),
                         meatCelsius.doubleValue(),
-                        outsideCelsius.doubleValue()));
+                        outsideCelsius.doubleValue(),
+                        chamber()
+                                .filter(chest -> chest.kind() == ChamberKind.ICE_CHEST)
+                                .map(Chamber::limitGrams)
+                                .orElse(Ice.USUAL_CHEST_GRAMS)));
+    }
+
+    public Optional<Integer> iceBagGrams() {
+        return Optional.ofNullable(iceBagGrams);
     }
 
     public Optional<Double> meatCelsius() {
@@ -251,18 +267,43 @@ public class Piece extends EditedRow implements InspectedRow {
         heightMm = height;
     }
 
-    /** The piece as the drying sees it; empty for one set aside fresh, or that does not hang yet. */
+    /** A batch of like things: six ducks, four steaks. */
+    void holds(int things) {
+        if (things < 1) {
+            throw new IllegalArgumentException("A batch holds at least one");
+        }
+        count = things;
+    }
+
+    /** Whether it was a batch, and each of it is a piece of its own now. */
+    public boolean isTakenApart() {
+        return count > 1 && state == PieceState.PARTED;
+    }
+
+    /** How many like things it is; each dries as one of its share of the weight. */
+    public int count() {
+        return count;
+    }
+
+    /**
+     * The piece as the drying sees it, of a batch one of it: shares of the weight are those of all. Empty for one set aside fresh,
+     * or that does not hang yet.
+     */
     public Optional<Hanging> hanging() {
-        return method().filter(how -> hungOn != null)
-                .map(how -> HangingFactory.of(
-                        cut(),
-                        greenGrams,
-                        boneIn(),
-                        lot.fatCoverMm(),
-                        how,
-                        coating,
-                        contactPercent,
-                        sides().orElse(null)));
+        return hungOn == null ? Optional.empty() : asItIsToHang();
+    }
+
+    /** The same, of one that waits too; empty for one set aside fresh. */
+    public Optional<Hanging> asItIsToHang() {
+        return method().map(how -> HangingFactory.of(
+                cut(),
+                Math.max(1, greenGrams / count),
+                boneIn(),
+                lot.fatCoverMm(),
+                how,
+                coating,
+                contactPercent,
+                sides().orElse(null)));
     }
 
     /** Its sides, if somebody measured them. */

@@ -55,6 +55,12 @@ public final class PieceDraft {
         return this;
     }
 
+    /** A batch of so many like things. */
+    public PieceDraft of(int things) {
+        piece.holds(things);
+        return this;
+    }
+
     /** At what moment it was hung, where that is known. */
     public PieceDraft since(@Nullable Instant at) {
         piece.hangSince(at);

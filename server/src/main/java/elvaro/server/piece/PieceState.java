@@ -9,6 +9,7 @@ public enum PieceState {
     /** Something is done to it for days before it hangs. */
     WAITING(LogFactKind.TREATED, LogFactKind.STEP_DONE, LogFactKind.NOTE, LogFactKind.HUNG),
     HANGING(
+            LogFactKind.GREEN_ESTIMATED,
             LogFactKind.WEIGHED,
             LogFactKind.COAT_ON,
             LogFactKind.COAT_OFF,
@@ -24,6 +25,7 @@ public enum PieceState {
             LogFactKind.TREATED,
             LogFactKind.STEP_DONE,
             LogFactKind.MOVED,
+            LogFactKind.APART,
             LogFactKind.PULLED,
             LogFactKind.NOTE),
     PULLED(
@@ -60,6 +62,7 @@ public enum PieceState {
                 && kind != LogFactKind.REOPENED
                 && kind != LogFactKind.MOVED
                 && kind != LogFactKind.HUNG
+                && kind != LogFactKind.APART
                 && (this == HANGING || this == PULLED || takes(kind));
     }
 }

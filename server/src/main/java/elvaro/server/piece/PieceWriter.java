@@ -61,8 +61,8 @@ public class PieceWriter {
     }
 
     /** Lays it on ice so warm, in so warm a place; said again when the weather turns. */
-    public void layOnIce(Piece piece, double meatCelsius, double outsideCelsius) {
-        piece.layOnIce(meatCelsius, outsideCelsius);
+    public void layOnIce(Piece piece, double meatCelsius, double outsideCelsius, @Nullable Integer bagGrams) {
+        piece.layOnIce(meatCelsius, outsideCelsius, bagGrams);
     }
 
     /** Gives it a coat, or takes one off, while it hangs. */

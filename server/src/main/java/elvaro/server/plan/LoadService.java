@@ -151,7 +151,7 @@ public class LoadService {
             PlannedStay stay = new PlannedStay(
                     piece.id(),
                     piece.greenGrams(),
-                    Load.footprint(hanging.surface().squareMetres()),
+                    piece.count() * Load.footprint(hanging.surface().squareMetres()),
                     hungOn,
                     target.isAfter(today) ? target : today.plus(1, ChronoUnit.DAYS));
             stays.add(Map.entry(piece.chamber().orElseThrow().id(), stay));

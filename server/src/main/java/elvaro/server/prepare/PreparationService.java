@@ -67,10 +67,11 @@ public class PreparationService {
         Hanging hanging = hanging(piece);
         Map<String, PreparationTick> ticks = ticks(pieceId);
         Map<UUID, String> names = accounts.names();
-        Sides sides = piece.sides().orElseGet(() -> Sides.usual(piece.cut().surface(), piece.greenGrams()));
+        Sides sides =
+                piece.sides().orElseGet(() -> Sides.usual(piece.cut().surface(), piece.greenGrams() / piece.count()));
         return new PreparationView(
                 pieces.card(worked),
-                PreparationStep.of(piece.cut().species(), hanging).stream()
+                PreparationStep.of(piece.cut(), hanging).stream()
                         .map(step -> view(step, ticks.get(step.key()), names))
                         .toList(),
                 Need.of(hanging, sides));
@@ -93,7 +94,7 @@ public class PreparationService {
         if (entities.find(PreparationTick.class, id) != null) {
             return;
         }
-        boolean known = PreparationStep.of(piece.cut().species(), hanging(piece)).stream()
+        boolean known = PreparationStep.of(piece.cut(), hanging(piece)).stream()
                 .anyMatch(each -> each.key().equals(step));
         if (!known) {
             throw Refusal.wrong("no-step", "step", "The preparation of this piece has no such step.");
@@ -104,7 +105,7 @@ public class PreparationService {
     }
 
     private static Hanging hanging(Piece piece) {
-        return piece.hanging()
+        return piece.asItIsToHang()
                 .orElseThrow(() ->
                         Refusal.conflict("wrong-state", "The piece was set aside fresh; nothing is prepared for it."));
     }

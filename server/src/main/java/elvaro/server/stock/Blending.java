@@ -3,8 +3,10 @@ package elvaro.server.stock;
 import elvaro.core.blend.Blend;
 import elvaro.core.blend.Stock;
 import elvaro.core.blend.Wanted;
+import elvaro.core.blend.Wants;
 import elvaro.server.shared.Refusal;
 import elvaro.server.stock.BlendForm.SourceForm;
+import elvaro.server.stock.StockReading.Lying;
 import elvaro.server.stock.StockView.PackView;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +16,7 @@ import java.util.Objects;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,6 +30,7 @@ class Blending {
     private static final int MOST_CRUST = 5;
     private static final int MOST_AGED_FAT = 20;
     private static final int BOUGHT_LEAN = 90;
+    private static final Content.Grinds AS_BOUGHT = new Content.Grinds(BOUGHT_LEAN, 0);
 
     private final StockReading stock;
 
@@ -39,8 +43,27 @@ class Blending {
      *
      * @param parts of the batch, those that are in it; empty where it cannot be mixed
      * @param binds what keeps it from being cheaper, or why it cannot be mixed
+     * @param wants what all that is packed wants bought with it, whatever the weight of the batch; absent where nothing helps
      */
-    record BlendView(List<BlendPart> parts, double costMinor, double perKg, List<String> binds) {}
+    record BlendView(
+            List<BlendPart> parts,
+            double costMinor,
+            double perKg,
+            List<String> binds,
+            @Nullable WantsView wants) {}
+
+    /** @param grams of the whole batch */
+    record WantsView(int leanGrams, int leanPercent, int fatGrams, int fatPercent, int grams, String sentence) {
+        static WantsView of(Wants wants) {
+            return new WantsView(
+                    wants.lean(),
+                    (int) Math.round(Wants.FRESH_LEAN * 100),
+                    wants.fat(),
+                    (int) Math.round(Wants.FRESH_FAT * 100),
+                    wants.grams(),
+                    wants.sentence());
+        }
+    }
 
     /** @param boughtLeanPercent what meat that is bought for it is taken for until somebody says otherwise */
     record FirstBlend(BlendForm blend, int boughtLeanPercent) {}
@@ -58,14 +81,14 @@ class Blending {
                 MOST_CRUST,
                 MOST_AGED_FAT,
                 stock.stock().packs().stream()
-                        .filter(pack -> pack.content().grinds().isPresent())
-                        .map(Blending::usual)
+                        .filter(pack -> pack.content().isForGrinding() && !pack.toClean())
+                        .map(this::usual)
                         .toList());
         return new FirstBlend(usual, BOUGHT_LEAN);
     }
 
-    private static SourceForm usual(PackView pack) {
-        Content.Grinds grinds = pack.content().grinds().orElseThrow();
+    private SourceForm usual(PackView pack) {
+        Content.Grinds grinds = pack.content().grinds().orElseGet(() -> gathered(pack));
         return new SourceForm(
                 pack.id(),
                 "%s of %s".formatted(pack.contentLabel(), pack.tag()),
@@ -73,6 +96,22 @@ class Blending {
                 0,
                 grinds.leanPercent(),
                 grinds.crustPercent());
+    }
+
+    /** Of a jar by what lies in it. */
+    private Content.Grinds gathered(PackView jar) {
+        double lean = 0;
+        double crust = 0;
+        double grams = 0;
+        for (Lying part : stock.inside(jar)) {
+            Content.Grinds grinds = part.content().grinds().orElse(AS_BOUGHT);
+            lean += part.grams() * grinds.leanPercent();
+            crust += part.grams() * grinds.crustPercent();
+            grams += part.grams();
+        }
+        return grams == 0
+                ? AS_BOUGHT
+                : new Content.Grinds((int) Math.round(lean / grams), (int) Math.round(crust / grams));
     }
 
     BlendView of(BlendForm form) {
@@ -89,13 +128,16 @@ class Blending {
         List<Stock> stocks = form.sources().stream()
                 .map(source -> stock(source, source.packId() == null ? null : packs.get(source.packId())))
                 .toList();
-        Blend blend = Blend.of(
-                stocks,
-                new Wanted(
-                        form.grams(),
-                        form.leanPercent() / 100.0,
-                        form.mostCrustPercent() / 100.0,
-                        form.mostAgedFatPercent() / 100.0));
+        Wanted wanted = new Wanted(
+                form.grams(),
+                form.leanPercent() / 100.0,
+                form.mostCrustPercent() / 100.0,
+                form.mostAgedFatPercent() / 100.0);
+        Blend blend = Blend.of(stocks, wanted);
+        List<Stock> packed = IntStream.range(0, stocks.size())
+                .filter(index -> form.sources().get(index).packId() != null)
+                .mapToObj(stocks::get)
+                .toList();
         List<BlendPart> parts = new ArrayList<>();
         for (int index = 0; index < blend.grams().size(); index++) {
             int grams = (int) Math.round(blend.grams().get(index));
@@ -107,7 +149,12 @@ class Blending {
                         blend.grams().get(index) / form.grams()));
             }
         }
-        return new BlendView(parts, blend.costMinor(), blend.costMinor() * 1000 / form.grams(), blend.binds());
+        return new BlendView(
+                parts,
+                blend.costMinor(),
+                blend.costMinor() * 1000 / form.grams(),
+                blend.binds(),
+                Wants.of(packed, wanted).map(WantsView::of).orElse(null));
     }
 
     private static Stock stock(SourceForm source, @Nullable PackView pack) {

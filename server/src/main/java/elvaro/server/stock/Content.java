@@ -12,16 +12,17 @@ public enum Content {
     CHOP("Chops", Stream.STEAK),
     SHANK("Cross-cut shanks", Stream.STEAK),
     STEW("Stew meat", Stream.USABLE_TRIM),
-    TRIM("Trim for grinding", Stream.USABLE_TRIM, new Grinds(80, 100)),
+    TRIM("Trim for grinding", Stream.USABLE_TRIM, new Grinds(80, 25)),
     FAT("Fat for rendering", Stream.FAT, new Grinds(10, 0)),
     BONE("Bones", Stream.BONE),
     GRIND("Grind", Product.GRIND),
-    TALLOW("Tallow", Product.TALLOW);
+    TALLOW("Tallow", Product.TALLOW),
+    JAR("Trim and fat, gathered", Product.JAR);
 
     /**
      * What goes into a grind, and what it is taken for until somebody says otherwise (common practice, no source).
      *
-     * @param crustPercent how much of it is crust
+     * @param crustPercent how much of it is crust: what was trimmed and is good still has a quarter of it (EST)
      */
     record Grinds(int leanPercent, int crustPercent) {}
 
@@ -65,6 +66,11 @@ public enum Content {
     /** Empty for what does not go into a grind. */
     Optional<Grinds> grinds() {
         return Optional.ofNullable(grinds);
+    }
+
+    /** Whether it goes into a grind: a jar is what lies in it. */
+    boolean isForGrinding() {
+        return grinds != null || this == JAR;
     }
 
     boolean isGround() {

@@ -42,7 +42,15 @@ class Labels {
         lines.add(
                 pack.makingId() != null
                         ? pack.tag()
-                        : "%s, %s".formatted(pack.cutName(), pack.contentLabel().toLowerCase(Locale.ROOT)));
+                        : "%s, %s"
+                                .formatted(
+                                        pack.cutName(),
+                                        pack.name() != null
+                                                ? pack.name()
+                                                : pack.contentLabel().toLowerCase(Locale.ROOT)));
+        if (pack.toClean()) {
+            lines.add("to clean when thawed");
+        }
         lines.add(units.weight(pack.leftGrams()) + price(pack, units));
         if (pack.agedDays() != null) {
             lines.add("aged %d days, piece %s".formatted(pack.agedDays(), pack.tag()));

@@ -3,7 +3,6 @@ package elvaro.server.stock;
 import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.blend.Made;
-import elvaro.core.blend.Made.Product;
 import elvaro.core.question.Question;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
@@ -70,7 +69,11 @@ class MakingService {
         entities.persist(making);
         entities.flush(); // Its sources point at it by id alone.
         Map<UUID, Pack> used = lock(form);
-        WithdrawalPurpose way = form.product() == Product.GRIND ? WithdrawalPurpose.GRIND : WithdrawalPurpose.RENDER;
+        WithdrawalPurpose way = switch (form.product()) {
+            case GRIND -> WithdrawalPurpose.GRIND;
+            case TALLOW -> WithdrawalPurpose.RENDER;
+            case JAR -> WithdrawalPurpose.GATHER;
+        };
         for (int index = 0; index < form.sources().size(); index++) {
             UsedForm source = form.sources().get(index);
             UUID sourceId = Ids.after(id, "source " + index);

@@ -39,6 +39,8 @@ class Pack extends WorkshopRow {
     private LocalDate packedOn;
     private LocalDate useBy;
     private String place;
+    private String name;
+    private boolean toClean;
     private UUID accountId;
     private Instant enteredAt;
 
@@ -56,6 +58,8 @@ class Pack extends WorkshopRow {
         packedOn = form.packedOn();
         useBy = form.useBy();
         place = form.place().strip();
+        name = form.name() == null || form.name().isBlank() ? null : form.name().strip();
+        toClean = form.isToClean();
         accountId = by;
         enteredAt = at;
     }
@@ -115,6 +119,16 @@ class Pack extends WorkshopRow {
 
     String place() {
         return place;
+    }
+
+    /** The house's own for what is in it. */
+    Optional<String> name() {
+        return Optional.ofNullable(name);
+    }
+
+    /** Whether it was packed untrimmed. */
+    boolean toClean() {
+        return toClean;
     }
 
     UUID accountId() {

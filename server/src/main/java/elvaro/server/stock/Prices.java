@@ -29,7 +29,8 @@ final class Prices {
             case TRIM, STEW -> (double) settings.usableTrimPriceMinorPerKg();
             case FAT -> (double) settings.fatPriceMinorPerKg();
             case BONE -> (double) settings.bonePriceMinorPerKg();
-            case GRIND, TALLOW -> cost(lineage.makings().get(pack.makingId().orElseThrow()));
+            case GRIND, TALLOW, JAR ->
+                cost(lineage.makings().get(pack.makingId().orElseThrow()));
         };
     }
 
@@ -66,7 +67,7 @@ final class Prices {
         double margin = settings.targetMarginPercent() / 100.0;
         return switch (pack.content()) {
             case STEAK, ROAST, CHOP, SHANK -> of(pack).steak().priceFor(margin).orElse(null);
-            case TRIM, STEW, FAT, BONE -> cost(pack);
+            case TRIM, STEW, FAT, BONE, JAR -> cost(pack);
             case GRIND, TALLOW -> {
                 Double cost = cost(lineage.makings().get(pack.makingId().orElseThrow()));
                 yield cost == null ? null : cost / (1 - margin);

@@ -30,8 +30,11 @@ class StockController {
     private final StockReading reading;
     private final Labels labels;
     private final Blending blending;
+    private final CleaningService cleaning;
 
-    StockController(StockService service, StockReading reading, Labels labels, Blending blending) {
+    StockController(
+            StockService service, StockReading reading, Labels labels, Blending blending, CleaningService cleaning) {
+        this.cleaning = cleaning;
         this.service = service;
         this.reading = reading;
         this.labels = labels;
@@ -130,6 +133,13 @@ class StockController {
     @PutMapping("/api/packs/{id}/out/{outId}")
     PackStory takeOut(@PathVariable UUID id, @PathVariable UUID outId, @RequestBody @Valid OutForm form) {
         service.takeOut(id, outId, form.way(), form.grams(), form.words());
+        return reading.story(id);
+    }
+
+    /** Weighs again what was packed untrimmed, once it was thawed and cleaned; sent again, it happens once. */
+    @PutMapping("/api/packs/{id}/cleaned/{outId}")
+    PackStory clean(@PathVariable UUID id, @PathVariable UUID outId, @RequestBody @Valid CleaningForm form) {
+        cleaning.clean(id, outId, form);
         return reading.story(id);
     }
 

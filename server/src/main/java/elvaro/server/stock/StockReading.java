@@ -24,6 +24,7 @@ import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -57,6 +58,26 @@ class StockReading {
         this.lots = lots;
         this.accounts = accounts;
         this.workshops = workshops;
+    }
+
+    /** What lies in a container, and how much of it went in. */
+    record Lying(Content content, int grams) {}
+
+    /** What went into what a pack was made of; bought meat is left out. */
+    List<Lying> inside(PackView pack) {
+        if (pack.makingId() == null) {
+            return List.of();
+        }
+        List<PackOut> into = packs.into(List.of(pack.makingId())).stream()
+                .filter(out -> out.takesBack().isEmpty())
+                .toList();
+        Map<UUID, Content> contents = packs
+                .all(into.stream().map(PackOut::packId).toList())
+                .stream()
+                .collect(Collectors.toMap(Pack::id, Pack::content));
+        return into.stream()
+                .map(out -> new Lying(Objects.requireNonNull(contents.get(out.packId())), out.grams()))
+                .toList();
     }
 
     StockView stock() {
@@ -237,6 +258,8 @@ class StockReading {
                 pack.number(),
                 pack.content(),
                 pack.content().label(),
+                pack.name().orElse(null),
+                pack.toClean() && Withdrawals.standing(outs).isEmpty(),
                 pack.grams(),
                 Withdrawals.left(pack, outs),
                 pack.wrap(),

@@ -22,8 +22,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -65,7 +67,8 @@ class StockService {
         workshops.lock(); // Numbers go up one by one, and piles are counted.
         Figures figures = closed(pieceId);
         figures.piece().lot().mustNotBeHeld();
-        pack(Origin.piece(pieceId), forms, packs.ofPieces(List.of(pieceId)), content -> source(figures, content));
+        mustBeUntrimmed(pieceId, forms);
+        pack(Origin.piece(pieceId), forms, packed(pieceId), content -> source(figures, content));
     }
 
     /**
@@ -88,7 +91,25 @@ class StockService {
     @Transactional(readOnly = true)
     int left(UUID pieceId, Content content, List<Integer> grams) {
         Figures figures = closed(pieceId);
-        return left(content, grams, packs.ofPieces(List.of(pieceId)), each -> source(figures, each));
+        return left(content, grams, packed(pieceId), each -> source(figures, each));
+    }
+
+    /** What was packed of its piles. What was packed untrimmed and is cleaned lies on other piles now. */
+    private List<Pack> packed(UUID pieceId) {
+        List<Pack> all = packs.ofPieces(List.of(pieceId));
+        Set<UUID> cleaned = packs.outsOfPieces(List.of(pieceId)).stream()
+                .filter(out -> out.way() == WithdrawalPurpose.CLEAN)
+                .map(PackOut::packId)
+                .collect(Collectors.toSet());
+        return all.stream().filter(pack -> !cleaned.contains(pack.id())).toList();
+    }
+
+    private void mustBeUntrimmed(UUID pieceId, List<PackForm> forms) {
+        boolean untrimmed = pieces.log(pieceId).stream().anyMatch(entry -> entry.stands() && entry.untrimmed());
+        if (!untrimmed && forms.stream().anyMatch(PackForm::isToClean)) {
+            throw Refusal.wrong(
+                    "nothing-untrimmed", "toClean", "Nothing of it lies there untrimmed. Say so at the bench first.");
+        }
     }
 
     @Transactional(readOnly = true)

@@ -22,6 +22,8 @@ record StockView(LocalDate today, List<PackView> packs, List<StockSum> sums, Lis
     /**
      * A pack.
      *
+     * @param name of the house's own for what is in it; absent where it has none
+     * @param toClean whether it was packed untrimmed, and is trimmed and weighed again once it is thawed
      * @param leftGrams what did not go out
      * @param daysLeft to the last day of the workshop's own rule, negative when it is over; absent without one
      * @param pieceId it comes from; absent for what was made of packs
@@ -36,6 +38,8 @@ record StockView(LocalDate today, List<PackView> packs, List<StockSum> sums, Lis
             int number,
             Content content,
             String contentLabel,
+            @Nullable String name,
+            boolean toClean,
             int grams,
             int leftGrams,
             Wrap wrap,

@@ -7,6 +7,8 @@ public enum WithdrawalPurpose {
     TASTING("tasted"),
     GRIND("ground"),
     RENDER("rendered"),
+    GATHER("gathered"),
+    CLEAN("cleaned"),
     DISCARD("thrown away");
 
     private final String label;

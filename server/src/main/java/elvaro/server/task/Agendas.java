@@ -2,6 +2,7 @@ package elvaro.server.task;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import elvaro.core.game.Animal;
 import elvaro.core.game.Ice;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.schedule.Agenda;
@@ -67,6 +68,7 @@ class Agendas {
                     new Care(
                             piece.method().orElseThrow(),
                             piece.coating(),
+                            Animal.isHungWhole(piece.cut().code()),
                             chests.ice(piece).map(Ice::topUpDays).orElse(Care.USUAL_ICE_DAYS)),
                     piece.hungOn().orElseThrow(),
                     piece.targetDays().orElseThrow(),

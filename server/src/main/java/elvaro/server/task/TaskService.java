@@ -10,6 +10,7 @@ import elvaro.server.hanging.PieceQueries.HangingPiece;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceWriter;
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.Answers;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
@@ -113,6 +114,8 @@ public class TaskService {
         if (to == null || !to.isAfter(hungOn)) {
             throw Refusal.wrong("wrong-day", "movedTo", "A piece hangs at least a day.");
         }
-        commands.retarget(piece.id(), piece.version(), (int) ChronoUnit.DAYS.between(hungOn, to));
+        Map<String, String> answers =
+                form.reason().isBlank() ? Map.of() : Map.of(PieceCommands.LATER_TARGET, form.reason());
+        commands.retarget(piece.id(), piece.version(), (int) ChronoUnit.DAYS.between(hungOn, to), Answers.of(answers));
     }
 }

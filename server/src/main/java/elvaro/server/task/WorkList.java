@@ -155,7 +155,11 @@ public class WorkList {
         return work != Work.CHANGE_ICE
                 ? null
                 : chests.ice(piece)
-                        .map(ice -> "drain, add %s of ice".formatted(Quantity.limit(1000 * Math.round(ice.topUpKg()))))
+                        .map(ice -> "drain, add %s of ice"
+                                .formatted(piece.iceBagGrams()
+                                        .map(grams -> "%d × %s"
+                                                .formatted(ice.bags(grams, 1).topUp(), Quantity.limit(grams)))
+                                        .orElse(Quantity.limit(1000 * Math.round(ice.topUpKg())))))
                         .orElse("drain; how warm is it?");
     }
 

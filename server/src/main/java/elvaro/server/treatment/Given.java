@@ -66,6 +66,7 @@ public record Given(
                 rawGarlicOrHerbs,
                 oil,
                 spirit,
+                null,
                 Map.of());
     }
 }

@@ -8,7 +8,6 @@ import java.math.BigDecimal;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.NullUnmarked;
-import org.jspecify.annotations.Nullable;
 
 /** A step that was done, under the id of its log entry. Written once. */
 @Entity
@@ -21,15 +20,21 @@ class StepDone extends WorkshopRow {
     private UUID pieceId;
     private int number;
     private BigDecimal meatCelsius;
+    private Boolean feltCold;
+    private Integer minutes;
+    private boolean last;
 
     protected StepDone() {}
 
-    StepDone(UUID entryId, Treatment treatment, int number, @Nullable Double meatCelsius) {
+    StepDone(UUID entryId, Treatment treatment, StepForm form) {
         super(entryId);
-        this.treatmentId = treatment.id();
-        this.pieceId = treatment.pieceId();
-        this.number = number;
-        this.meatCelsius = meatCelsius == null ? null : BigDecimal.valueOf(meatCelsius);
+        treatmentId = treatment.id();
+        pieceId = treatment.pieceId();
+        number = form.number();
+        meatCelsius = form.meatCelsius() == null ? null : BigDecimal.valueOf(form.meatCelsius());
+        feltCold = form.feltCold();
+        minutes = form.minutes();
+        last = form.isLast();
     }
 
     UUID treatmentId() {
@@ -44,8 +49,13 @@ class StepDone extends WorkshopRow {
         return number;
     }
 
-    @Nullable
-    Double meatCelsius() {
-        return meatCelsius == null ? null : meatCelsius.doubleValue();
+    /** Of smoke; 0 where none is counted. */
+    int minutes() {
+        return minutes == null ? 0 : minutes;
+    }
+
+    /** Whether nothing more of the treatment was to come. */
+    boolean last() {
+        return last;
     }
 }

@@ -74,6 +74,7 @@ class TreatmentController {
      * @param amounts the same amount in every measure it can be measured in; empty for what is dosed by time
      * @param shares what of each part of the recipe; empty without one
      * @param costMinor what the recipe's parts cost together
+     * @param onLabel what the label says for such a piece; absent where there is no label
      * @param timesLabel how many times the dose on the label; absent without one
      * @param overLabel whether that is asked about
      * @param clashes those that stop it first
@@ -83,6 +84,7 @@ class TreatmentController {
             double squareMetres,
             List<GivenShare> shares,
             double costMinor,
+            @Nullable AmountView onLabel,
             @Nullable Double timesLabel,
             boolean overLabel,
             List<ClashView> clashes) {}
@@ -113,8 +115,14 @@ class TreatmentController {
                 .map(clash -> new ClashView(clash, clash.answer(), clash.reason()))
                 .toList();
         Dose dose = own.isPresent() ? own.get().dose() : Doses.of(plan.amount, plan.measure, plan.basis);
+        AmountView onLabel = kind.onLabel()
+                .map(label -> new AmountView(
+                        label.forPiece(plan.grams, squareMetres),
+                        label.measure(),
+                        label.measure().symbol()))
+                .orElse(null);
         if (dose == null) {
-            return new ScaledView(List.of(), squareMetres, List.of(), 0, null, false, clashes);
+            return new ScaledView(List.of(), squareMetres, List.of(), 0, onLabel, null, false, clashes);
         }
         double whole = dose.forPiece(plan.grams, squareMetres);
         List<GivenShare> shares =
@@ -128,6 +136,7 @@ class TreatmentController {
                 squareMetres,
                 shares,
                 shares.stream().mapToDouble(GivenShare::costMinor).sum(),
+                onLabel,
                 times,
                 times != null && times > Dose.LABEL_TIMES,
                 clashes);

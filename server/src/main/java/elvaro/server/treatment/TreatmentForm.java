@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param beganOn the day it begins; absent for today
  * @param coatGrams what was weighed on already, 0 for nothing yet
  * @param costMinor what it costs; absent to have it worked out of the recipe
+ * @param minutes of smoke in all, told afterwards: then nothing more is to be done
  * @param answers to questions it raised, by question
  */
 public record TreatmentForm(
@@ -51,6 +52,12 @@ public record TreatmentForm(
         boolean rawGarlicOrHerbs,
         boolean oil,
         boolean spirit,
+
+        @Nullable
+        @Min(value = 1, message = "At least one minute of smoke.")
+        @Max(value = 10_000, message = "That is more smoke than any piece gets.")
+        Integer minutes,
+
         @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {
 
     /**
@@ -82,6 +89,7 @@ public record TreatmentForm(
                 rawGarlicOrHerbs,
                 oil,
                 spirit,
+                minutes,
                 answered);
     }
 
@@ -101,6 +109,7 @@ public record TreatmentForm(
                 rawGarlicOrHerbs,
                 oil,
                 spirit,
+                null,
                 Map.of());
     }
 
@@ -120,6 +129,7 @@ public record TreatmentForm(
                 rawGarlicOrHerbs,
                 oil,
                 spirit,
+                null,
                 Map.of());
     }
 }

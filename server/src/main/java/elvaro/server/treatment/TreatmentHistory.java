@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -24,6 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(propagation = Propagation.MANDATORY)
 public class TreatmentHistory {
     private static final LocalTime MORNING = LocalTime.of(9, 15);
+    private static final int MINUTES_A_SESSION = 20;
 
     private final TreatmentQueries treated;
     private final PieceHistory pieces;
@@ -63,9 +65,16 @@ public class TreatmentHistory {
                                 then,
                                 step.step().words(),
                                 by));
-                entities.persist(new StepDone(done, treatment, step.number(), null));
+                entities.persist(new StepDone(done, treatment, smoked(treatment, step.number())));
             });
         }
+    }
+
+    /** Two bursts of ten minutes, the meat felt cold before each. */
+    private static StepForm smoked(Treatment treatment, int number) {
+        boolean smoke = treatment.kind().isSmokedInBursts();
+        return new StepForm(
+                number, null, smoke ? true : null, smoke ? MINUTES_A_SESSION : null, null, null, "", Map.of());
     }
 
     private static LogEntry entry(Piece piece, UUID id, LogFactKind kind, Instant at, String words, UUID by) {

@@ -67,6 +67,9 @@ public class TreatmentQueries {
      * @param amount of the dose for this piece, with its measure; absent where there is none
      * @param guess whether it was dosed by eye, and nobody said afterwards how much it was
      * @param shares what of each part of the recipe
+     * @param onLabel how much the label says, for this piece; absent where there is none
+     * @param smokedMinutes of smoke so far; absent where none is counted
+     * @param over whether somebody said that nothing more of it is to come
      */
     public record GivenView(
             UUID id,
@@ -76,6 +79,9 @@ public class TreatmentQueries {
             @Nullable String amount,
             boolean guess,
             List<GivenShare> shares,
+            @Nullable String onLabel,
+            @Nullable Integer smokedMinutes,
+            boolean over,
             LocalDate beganOn,
             Instant at,
             String by,
@@ -97,6 +103,7 @@ public class TreatmentQueries {
      * A step of it.
      *
      * @param on the day it is to be done; absent while that is not known
+     * @param minutes of smoke in it so far
      * @param doneAt absent while it is not done
      */
     public record GivenStep(
@@ -105,6 +112,7 @@ public class TreatmentQueries {
             TreatmentStep.Moment moment,
             @Nullable LocalDate on,
             boolean measuresMeat,
+            int minutes,
             boolean done,
             @Nullable Instant doneAt,
             @Nullable String by) {}
@@ -121,13 +129,12 @@ public class TreatmentQueries {
                 .toList();
     }
 
-    /** The numbers of the steps that are done. */
-    Set<Integer> done(Treatment treatment) {
+    /** What of its steps was done. */
+    List<StepDone> done(Treatment treatment) {
         Map<UUID, EntryView> entries = standingEntries(treatment.pieceId());
         return rows.stepsOfPieces(List.of(treatment.pieceId())).stream()
                 .filter(step -> step.treatmentId().equals(treatment.id()) && entries.containsKey(step.id()))
-                .map(StepDone::number)
-                .collect(Collectors.toSet());
+                .toList();
     }
 
     /** The steps of a treatment on their days. */
@@ -175,14 +182,15 @@ public class TreatmentQueries {
         EntryView entry = entries.get(treatment.id());
         Dose dose = given.dose();
         double whole = dose == null ? 0 : dose.forPiece(piece.greenGrams(), TreatmentService.squareMetres(piece));
-        boolean smoke = treatment.kind() == elvaro.core.treatment.TreatmentKind.COLD_SMOKE;
+        List<StepDone> own = done.stream()
+                .filter(each -> each.treatmentId().equals(treatment.id()))
+                .sorted(Comparator.comparing(each -> entries.get(each.id()).happenedAt()))
+                .toList();
+        boolean smoke = treatment.kind().isSmokedInBursts();
+        boolean over = own.stream().anyMatch(StepDone::last);
         List<GivenStep> steps = steps(piece, treatment).stream()
-                .map(step -> done.stream()
-                        .filter(each -> each.treatmentId().equals(treatment.id()) && each.number() == step.number())
-                        .findFirst()
-                        .map(each -> entries.get(each.id()))
-                        .map(over -> view(step, smoke, over))
-                        .orElseGet(() -> view(step, smoke, null)))
+                .map(step -> view(step, smoke, own, entries))
+                .filter(step -> step.done() || !over)
                 .toList();
         return new GivenView(
                 treatment.id(),
@@ -192,6 +200,15 @@ public class TreatmentQueries {
                 dose == null ? null : measured(whole, dose.measure()),
                 given.isGuess(),
                 treatment.parts().isEmpty() ? List.of() : GivenShare.of(new Recipe(treatment.parts()), whole),
+                treatment
+                        .kind()
+                        .onLabel()
+                        .map(label -> measured(
+                                label.forPiece(piece.greenGrams(), TreatmentService.squareMetres(piece)),
+                                label.measure()))
+                        .orElse(null),
+                smoke ? own.stream().mapToInt(StepDone::minutes).sum() : null,
+                over,
                 treatment.beganOn(),
                 entry.happenedAt(),
                 entry.by(),
@@ -201,13 +218,18 @@ public class TreatmentQueries {
                 treatment.kind().nextTime());
     }
 
-    private static GivenStep view(PlannedStep step, boolean smoke, @Nullable EntryView over) {
+    private static GivenStep view(PlannedStep step, boolean smoke, List<StepDone> done, Map<UUID, EntryView> entries) {
+        List<StepDone> own =
+                done.stream().filter(each -> each.number() == step.number()).toList();
+        EntryView over =
+                own.isEmpty() ? null : entries.get(own.get(own.size() - 1).id());
         return new GivenStep(
                 step.number(),
                 step.step().words(),
                 step.step().moment(),
                 step.on().orElse(null),
                 smoke,
+                own.stream().mapToInt(StepDone::minutes).sum(),
                 over != null,
                 over == null ? null : over.happenedAt(),
                 over == null ? null : over.by());
@@ -313,10 +335,13 @@ public class TreatmentQueries {
             given.getOrDefault(each.piece().id(), List.of()).stream()
                     .filter(treatment -> standing.contains(treatment.id()))
                     .forEach(treatment -> {
-                        Set<Integer> over = done.getOrDefault(treatment.id(), List.of()).stream()
+                        List<StepDone> own = done.getOrDefault(treatment.id(), List.of()).stream()
                                 .filter(step -> standing.contains(step.id()))
-                                .map(StepDone::number)
-                                .collect(Collectors.toSet());
+                                .toList();
+                        if (own.stream().anyMatch(StepDone::last)) {
+                            return;
+                        }
+                        Set<Integer> over = own.stream().map(StepDone::number).collect(Collectors.toSet());
                         steps(each.piece(), treatment, pulledOn).stream()
                                 .filter(step -> !over.contains(step.number()) && suits(step, pulledOn))
                                 .forEach(step -> step.on()

@@ -24,13 +24,16 @@ import elvaro.server.shared.Answers;
 import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -93,8 +96,11 @@ public class TreatmentService {
                 ? List.of()
                 : recipes.find(given.recipeId()).recipe().parts();
         int cost = cost(piece, given, form, parts);
-        rows.save(new Treatment(entryId, pieceId, given, beganOn, cost, parts));
+        Treatment treatment = rows.save(new Treatment(entryId, pieceId, given, beganOn, cost, parts));
         writer.spend(piece, cost);
+        if (form.minutes() != null) {
+            smokedBefore(piece, treatment, form.minutes());
+        }
         if (!beyondThePull(piece) && heavier(given.kind().coating(), piece.coating())) {
             coat(piece, given.kind().coating(), beganOn);
         }
@@ -168,6 +174,20 @@ public class TreatmentService {
                 });
     }
 
+    /** Told afterwards in one sum, and nothing more is to be done. */
+    private void smokedBefore(Piece piece, Treatment treatment, int minutes) {
+        if (!treatment.kind().isSmokedInBursts()) {
+            throw Refusal.wrong("minutes", "minutes", "Only smoke is counted in minutes.");
+        }
+        entities.flush(); // Its step points at it by id alone.
+        did(
+                piece,
+                treatment,
+                Ids.after(treatment.id(), "smoked"),
+                new StepForm(0, null, null, minutes, treatment.beganOn(), true, "", Map.of()),
+                "");
+    }
+
     private static int number(Given given) {
         return given.kind().course().number(given.number());
     }
@@ -225,9 +245,10 @@ public class TreatmentService {
     }
 
     static double squareMetres(Piece piece) {
-        return piece.hanging()
-                .map(hanging -> hanging.surface().squareMetres())
-                .orElseGet(() -> piece.cut().surface().squareMetres(piece.greenGrams()));
+        return piece.count()
+                * piece.hanging()
+                        .map(hanging -> hanging.surface().squareMetres())
+                        .orElseGet(() -> piece.cut().surface().squareMetres(piece.greenGrams() / piece.count()));
     }
 
     private static int cost(Piece piece, Given given, TreatmentForm form, List<Recipe.Ingredient> parts) {
@@ -310,26 +331,49 @@ public class TreatmentService {
                 .filter(each -> each.number() == form.number())
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("step"));
-        if (treated.done(treatment).contains(form.number())) {
+        boolean bursts = treatment.kind().isSmokedInBursts();
+        List<StepDone> done = treated.done(treatment);
+        if (done.stream().anyMatch(StepDone::last)) {
+            throw Refusal.conflict("over-already", "Somebody said that nothing more of it was to come.");
+        }
+        if (!bursts && done.stream().anyMatch(each -> each.number() == form.number())) {
             throw Refusal.conflict("done-already", "That step was done already.");
         }
-        List<Answers.Settled> settled = Answers.of(form.answers()).settle(smoke(treatment, form.meatCelsius()));
-        String words = "%s %s %s"
-                .formatted(
-                        step.step().words(),
-                        form.meatCelsius() == null ? "" : "Meat at %s.".formatted(temperature(form.meatCelsius())),
-                        Quantity.words(form.words().strip()))
-                .strip()
-                .replaceAll(" +", " ");
-        log.writeFor(pieceId, entryId, entry(LogFactKind.STEP_DONE, 0, words));
-        entities.persist(new StepDone(entryId, treatment, form.number(), form.meatCelsius()));
+        if (bursts != (form.minutes() != null)) {
+            throw Refusal.wrong(
+                    "minutes",
+                    "minutes",
+                    bursts ? "Say how many minutes of smoke it was." : "Only smoke is counted in minutes.");
+        }
+        List<Answers.Settled> settled = Answers.of(form.answers()).settle(smoke(treatment, form));
+        did(piece, treatment, entryId, form, bursts ? "" : step.step().words());
         decisions.keep(piece.lot().id(), pieceId, settled);
     }
 
+    private void did(Piece piece, Treatment treatment, UUID entryId, StepForm form, String what) {
+        String words = Stream.of(
+                        what,
+                        form.minutes() == null ? "" : "Smoke, %d minutes.".formatted(form.minutes()),
+                        form.meatCelsius() == null ? "" : "Meat at %s.".formatted(temperature(form.meatCelsius())),
+                        Boolean.TRUE.equals(form.feltCold()) ? "Cold to the touch." : "",
+                        Quantity.words(form.words().strip()))
+                .filter(part -> !part.isEmpty())
+                .collect(Collectors.joining(" "));
+        Instant at = form.on() == null || form.on().equals(workshops.today())
+                ? null
+                : workshops.mine().clock().at(form.on(), LocalTime.NOON);
+        log.writeFor(piece.id(), entryId, new EntryForm(LogFactKind.STEP_DONE, 0, null, words, at, null, Map.of()));
+        entities.persist(new StepDone(entryId, treatment, form));
+    }
+
     /** Smoke is the treatment whose every step may stop. */
-    private static List<Question> smoke(Treatment treatment, @Nullable Double meatCelsius) {
-        if (treatment.kind() != elvaro.core.treatment.TreatmentKind.COLD_SMOKE) {
+    private static List<Question> smoke(Treatment treatment, StepForm form) {
+        boolean toldAfterwards = form.on() != null; // Nobody measures it any more.
+        if (!treatment.kind().isSmokedInBursts() || toldAfterwards || Boolean.TRUE.equals(form.feltCold())) {
             return List.of();
+        }
+        if (Boolean.FALSE.equals(form.feltCold())) {
+            throw Refusal.wrong("clash", "feltCold", Clash.WARM_MEAT_IN_SMOKE.reason());
         }
         return clashes(new Clash.TreatmentPlan(
                 treatment.kind(),
@@ -338,7 +382,7 @@ public class TreatmentService {
                 false,
                 false,
                 false,
-                meatCelsius == null ? OptionalDouble.empty() : OptionalDouble.of(meatCelsius)));
+                form.meatCelsius() == null ? OptionalDouble.empty() : OptionalDouble.of(form.meatCelsius())));
     }
 
     /**

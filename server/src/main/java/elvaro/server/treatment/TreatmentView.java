@@ -1,5 +1,6 @@
 package elvaro.server.treatment;
 
+import elvaro.core.drying.Coating;
 import elvaro.core.treatment.Dose;
 import elvaro.core.treatment.DoseUnit;
 import elvaro.core.treatment.TreatmentKind;
@@ -44,7 +45,7 @@ record TreatmentView(
                 kind,
                 kind.label(),
                 kind.what(),
-                kind.coating().resistance() > 0,
+                kind.coating() != Coating.NONE,
                 kind.coating().label(),
                 kind.first().map(DoseView::of).orElse(null),
                 kind.onLabel().map(DoseView::of).orElse(null),

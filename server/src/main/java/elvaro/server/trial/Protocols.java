@@ -232,6 +232,7 @@ class Protocols {
                 given.rawGarlicOrHerbs(),
                 given.oil(),
                 given.spirit(),
+                null,
                 Map.of());
     }
 

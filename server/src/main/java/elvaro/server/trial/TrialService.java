@@ -184,6 +184,7 @@ class TrialService {
                 null,
                 null,
                 null,
+                null,
                 setUp.consumablesMinor());
     }
 

@@ -120,7 +120,7 @@ class ChainIT {
     void an_entry_put_in_by_hand_and_links_in_another_order_are_named(Someone owner, JdbcClient database) {
         House house = furnished(owner);
         database.sql("insert into log_entry select uuid(), workshop_id, piece_id, kind, stream, 3700, words,"
-                        + " happened_at, recorded_at, account_id, corrects_id, steaks, cause, estimated"
+                        + " happened_at, recorded_at, account_id, corrects_id, steaks, cause, estimated, pile, untrimmed"
                         + " from (select * from log_entry where id = ?) one")
                 .param(house.weighed)
                 .update();

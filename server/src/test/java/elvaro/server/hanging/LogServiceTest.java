@@ -191,8 +191,8 @@ class LogServiceTest {
     }
 
     private Instant keptFor(Instant at, @Nullable Instant sentAt) {
-        EntryForm form =
-                new EntryForm(LogFactKind.WEIGHED, 7_500, null, "", at, null, Map.of(), null, null, null, sentAt);
+        EntryForm form = new EntryForm(
+                LogFactKind.WEIGHED, 7_500, null, "", at, null, Map.of(), null, null, null, null, null, sentAt);
         service.write(PIECE, UUID.randomUUID(), form);
         ArgumentCaptor<LogEntry> entry = ArgumentCaptor.forClass(LogEntry.class);
         verify(log).append(any(), entry.capture(), eq(PieceState.HANGING));

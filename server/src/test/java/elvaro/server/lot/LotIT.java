@@ -127,7 +127,8 @@ class LotIT {
         String piece = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
         int seen = client.get("/api/pieces/" + piece).body().path("version").asInt();
         client.must(client.write(piece, Bodies.entry("WEIGHED", 3900)));
-        Map<String, Object> target = Map.of("version", seen, "targetDays", 42);
+        Map<String, Object> target =
+                Map.of("version", seen, "targetDays", 42, "answers", Map.of("later-target", "A guest was ill."));
         Answer changed = client.must(client.put("/api/pieces/" + piece + "/target", target));
         assertThat(changed.body().at("/card/targetDays").asInt()).isEqualTo(42);
         assertThat(client.put("/api/pieces/" + piece + "/target", target).type())

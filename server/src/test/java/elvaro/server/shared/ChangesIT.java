@@ -70,6 +70,8 @@ class ChangesIT {
                                         .body()
                                         .path("version")
                                         .asInt(),
+                                "answers",
+                                Map.of("later-target", "A guest was ill."),
                                 "targetDays",
                                 30))));
         writes.put(

@@ -208,7 +208,13 @@ class WorkshopsApartIT {
                         "verdict", "DONE",
                         "reason", ""));
         bodies.put("PUT /api/pieces/{pieceId}/preparation/{tickId}", Map.of("step", "weigh", "done", true));
-        bodies.put("PUT /api/pieces/{id}/target", Map.of("version", 0, "targetDays", 3));
+        bodies.put(
+                "PUT /api/packs/{id}/cleaned/{outId}",
+                Map.of("answers", Map.of(), "piles", List.of(Map.of("stream", "STEAK", "grams", 900))));
+        bodies.put(
+                "PUT /api/pieces/{id}/apart/{entryId}",
+                Map.of("things", List.of(Map.of("id", UUID.randomUUID().toString(), "grams", 900))));
+        bodies.put("PUT /api/pieces/{id}/target", Map.of("version", 0, "targetDays", 3, "answers", Map.of()));
         bodies.put("PUT /api/pieces/{id}/log/{entryId}", correction);
         bodies.put(
                 "PUT /api/pieces/{id}/move/{entryId}",
@@ -218,6 +224,7 @@ class WorkshopsApartIT {
                 Map.of("greenGrams", 3000, "chamberId", house.chamber(), "targetDays", 20, "answers", Map.of()));
         bodies.put("PUT /api/pieces/{id}/looks/{entryId}", Bodies.lookBody());
         bodies.put("PUT /api/pieces/{id}/looks/{entryId}/photos/{photoId}", Map.of());
+        bodies.put("PUT /api/pieces/{id}/photos/{photoId}", Map.of());
         bodies.put(
                 "PUT /api/pieces/{id}/discard/{entryId}", Map.of("grams", 3000, "words", "mine", "answers", Map.of()));
         bodies.put("PUT /api/trials/{id}", trialBody(house.hanging(), house.pulled()));
@@ -381,6 +388,7 @@ class WorkshopsApartIT {
                 + switch (pattern) {
                     case "/api/compare" -> "?pieces=" + house.hanging() + "," + house.pulled();
                     case "/api/pieces" -> "?tag=1";
+                    case "/api/pieces/{id}/photos/{photoId}" -> "?shows=OTHER";
                     case "/api/find" -> "?words=Hollin";
                     case "/api/lots/{id}/split" -> "?grams=100";
                     case "/api/labels" -> "?size=SHEET_70_37&packs=" + house.pack();

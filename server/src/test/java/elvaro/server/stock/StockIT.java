@@ -89,7 +89,7 @@ class StockIT {
                 .extracting(
                         each -> each.path("leanPercent").asInt(),
                         each -> each.path("crustPercent").asInt())
-                .containsExactly(tuple(80, 100));
+                .containsExactly(tuple(80, 25));
     }
 
     @Test

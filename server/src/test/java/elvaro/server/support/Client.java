@@ -29,6 +29,7 @@ public final class Client {
     private final HttpClient http =
             HttpClient.newBuilder().cookieHandler(cookies).build();
     private final String base;
+    private Units units = Units.PLAIN;
 
     public Client(int port) {
         base = "http://127.0.0.1:" + port;
@@ -50,6 +51,11 @@ public final class Client {
 
     public Answer get(String path) {
         return send("GET", path, null);
+    }
+
+    /** Sentences are told in these from now on; else plainly, in grams and °C. */
+    public void reads(Units wanted) {
+        units = wanted;
     }
 
     /** How what comes back is packed for the way, to one who can read that; empty for not at all. */
@@ -203,7 +209,7 @@ public final class Client {
     private Answer exchange(HttpRequest.Builder request) {
         try {
             var response = http.send(request.build(), BodyHandlers.ofString());
-            String text = Units.PLAIN.sentence(response.body()); // as a screen would, in grams and °C
+            String text = units.sentence(response.body()); // as a screen would
             boolean json = text.startsWith("{") || text.startsWith("[");
             return new Answer(response.statusCode(), json ? JSON.readTree(text) : JSON.createObjectNode());
         } catch (java.io.IOException | InterruptedException failure) {

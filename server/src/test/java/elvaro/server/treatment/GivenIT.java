@@ -38,6 +38,9 @@ class GivenIT {
     private static Answer step(Client client, String piece, int number, Double celsius, Map<String, String> answers) {
         Map<String, Object> body = new HashMap<>(Map.of("number", number, "words", "", "answers", answers));
         body.put("meatCelsius", celsius);
+        if (client.given(piece).path("kind").asString().equals("COLD_SMOKE")) {
+            body.put("minutes", 10);
+        }
         String id = client.given(piece).path("id").asString();
         return client.put("/api/pieces/%s/treatments/%s/steps/%s".formatted(piece, id, UUID.randomUUID()), body);
     }
@@ -153,7 +156,8 @@ class GivenIT {
         client.must(step(client, piece, 0, 3.1, Map.of()));
         client.must(step(client, piece, 1, null, Map.of("clash-smoke-unmeasured", "")));
         assertThat(toDo(client, piece)).isEmpty();
-        assertThat(step(client, piece, 1, 3.0, Map.of()).type()).isEqualTo("done-already");
+        client.must(step(client, piece, 1, 3.0, Map.of())); // another burst
+        assertThat(client.given(piece).path("smokedMinutes").asInt()).isEqualTo(30);
         JsonNode log = client.get("/api/pieces/" + piece).body().path("log");
         JsonNode done = log.valueStream()
                 .filter(entry -> entry.path("words").asString().contains("Meat at 3.1 °C."))
@@ -212,15 +216,15 @@ class GivenIT {
         Map<String, Object> seal = Bodies.treatmentBody("FAT_SEAL");
         seal.putAll(Map.of("rawGarlicOrHerbs", true, "oil", true));
         assertThat(client.give(piece, seal).type()).isEqualTo("clash");
-        assertThat(client.give(piece, garlic).status()).isEqualTo(200); // in the open air there is no clash
+        assertThat(client.give(piece, garlic).questions()).containsExactly("clash-garlic-in-oil-under-cover");
         assertThat(client.give(piece, Bodies.treatmentBody("SPIRIT_SPRAY")).questions())
                 .containsExactly("clash-spirit-in-company");
 
         Map<String, Object> liquid = Bodies.treatmentBody("LIQUID_SMOKE");
         liquid.putAll(Map.of("amount", 4, "measure", "TEASPOON", "basis", "FIVE_POUNDS"));
         Answer over = client.give(piece, liquid);
-        assertThat(over.questions()).containsExactly("over-label");
-        liquid.put("answers", Map.of("over-label", ""));
+        assertThat(over.questions()).containsExactly("clash-smoke-in-company", "over-label");
+        liquid.put("answers", Map.of("over-label", "", "clash-smoke-in-company", ""));
         assertThat(client.give(piece, liquid).questions()).containsExactly("over-label"); // it wants a reason
         liquid.put("number", 3);
         liquid.put("amount", -1);
@@ -228,6 +232,41 @@ class GivenIT {
         Map<String, Object> late = Bodies.treatmentBody("LIQUID_SOAK");
         late.put("number", 90);
         assertThat(client.give(piece, late).body().path("field").asString()).isEqualTo("number");
+    }
+
+    @Test
+    void smoke_told_afterwards_leaves_nothing_overdue_and_what_feels_warm_is_stopped(Someone owner) {
+        Client client = owner.client();
+        String piece =
+                client.hangAgo(70, client.chamber("Walk-in", 100_000), 80, 4000).get(0);
+        Map<String, Object> smoke = Bodies.treatmentBody("COLD_SMOKE");
+        smoke.putAll(Map.of("number", 3, "beganOn", Bodies.today().minusDays(70).toString()));
+        client.must(client.give(piece, smoke));
+        assertThat(toDo(client, piece)).isNotEmpty();
+        String id = client.given(piece).path("id").asString();
+        Map<String, Object> burst =
+                new HashMap<>(Map.of("number", 0, "words", "", "answers", Map.of(), "minutes", 10, "feltCold", false));
+        String path = "/api/pieces/%s/treatments/%s/steps/".formatted(piece, id);
+        assertThat(client.put(path + UUID.randomUUID(), burst)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .startsWith("The meat is above 4 °C.");
+        burst.putAll(Map.of(
+                "minutes",
+                60,
+                "feltCold",
+                true,
+                "last",
+                true,
+                "on",
+                Bodies.today().minusDays(69).toString()));
+        client.must(client.put(path + UUID.randomUUID(), burst));
+        assertThat(toDo(client, piece)).isEmpty();
+        JsonNode told = client.given(piece);
+        assertThat(told.path("smokedMinutes").asInt()).isEqualTo(60);
+        assertThat(told.path("over").asBoolean()).isTrue();
+        assertThat(client.put(path + UUID.randomUUID(), burst).type()).isEqualTo("over-already");
     }
 
     @Test

@@ -77,7 +77,7 @@ class TrialIT {
                 "arms",
                 arms,
                 "answers",
-                Map.of("clash-sugar-hides-mould", "")));
+                Map.of("clash-sugar-hides-mould", "", "clash-smoke-in-company", "")));
     }
 
     /** A honey trial from one lot, hung so many days ago. */
