@@ -7,7 +7,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Answers, type PieceView, type Schema } from '../api/client';
 import { useChambers } from '../api/chambers';
-import { refresh } from '../api/house';
+import { refresh, useToday } from '../api/house';
 import { chamberChoices } from '../kit/choices';
 import { newId } from '../kit/drafts';
 import { fieldsOf } from '../kit/form/fields';
@@ -32,17 +32,20 @@ interface Text {
   weight: string;
   chamberId: string;
   days: string;
+  hungOn: string;
 }
 
 const Hung = fieldsOf<Text>();
 
 function Hang({ piece: { card }, chambers, onClose }: Props) {
   const units = useUnits();
+  const today = useToday();
   const [id] = useState(newId);
   const form = useKeptForm<Text>(`hang ${card.id}`, () => ({
     weight: '',
     chamberId: chambers[0]?.id ?? '',
     days: String(card.targetDays ?? ''),
+    hungOn: today,
   }));
   const hang = useMutation({
     mutationFn: (answers: Answers) =>
@@ -52,6 +55,7 @@ function Hang({ piece: { card }, chambers, onClose }: Props) {
           greenGrams: units.readWeight(form.values.weight) ?? 0,
           chamberId: form.values.chamberId,
           targetDays: Math.round(readDays(form.values.days) ?? 0),
+          hungOn: form.values.hungOn === '' ? undefined : form.values.hungOn,
           answers,
         },
       }),
@@ -89,6 +93,7 @@ function Hang({ piece: { card }, chambers, onClose }: Props) {
           <Hung.Choice name="chamberId" label="Chamber" required="Choose the chamber.">
             {chamberChoices(chambers)}
           </Hung.Choice>
+          <Hung.Day name="hungOn" label="It hangs since" required />
           <Hung.Measure name="days" label="Target days" of="days" required="Say for how many days." />
           <Save
             busy={hang.isPending}

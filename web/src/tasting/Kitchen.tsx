@@ -9,7 +9,7 @@ import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { ProblemNotice } from '../kit/Notices';
-import { useUnits } from '../kit/units';
+import { readNumber, useUnits } from '../kit/units';
 import { armColour } from '../trial/arms';
 
 type Tasting = Schema['TastingView'];
@@ -25,7 +25,7 @@ export function Kitchen({ tasting }: { tasting: Tasting }) {
       <Typography variant="h2">In the kitchen</Typography>
       <Typography sx={{ color: 'text.secondary', mb: 1.5 }}>
         {cook.heatLabel}, core {units.temperature(cook.coreCelsius)}
-        {cook.heat === 'BATH' && ` (bath at ${units.temperature(cook.coreCelsius + 0.5)})`},{' '}
+        {` at ${units.temperature(cook.fireCelsius)}`}, from {units.temperature(cook.startCelsius)},{' '}
         {cook.restMinutes} minutes&apos; rest{cook.seasoning && `; ${cook.seasoning}`}. One person cooks and
         lays the plates, and does not taste.
       </Typography>
@@ -53,6 +53,8 @@ export function Kitchen({ tasting }: { tasting: Tasting }) {
 
 interface Text {
   core: string;
+  probeMinutes: string;
+  probe: string;
   same: boolean;
 }
 
@@ -63,8 +65,14 @@ function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; c
   const form = useKeptForm<Text>(`kitchen ${sample.id} ${sample.version}`, () => ({
     core: sample.coreCelsius == null ? '' : units.temperatureForField(sample.coreCelsius),
     same: sample.sameSeasoning,
+    probeMinutes: sample.probeMinutes == null ? '' : String(sample.probeMinutes),
+    probe: sample.probeCelsius == null ? '' : units.temperatureForField(sample.probeCelsius),
   }));
-  const { core, same } = form.values;
+  const { core, same, probe, probeMinutes } = form.values;
+  const probed = {
+    probeMinutes: readNumber(probeMinutes) ?? undefined,
+    probeCelsius: units.readTemperature(probe) ?? undefined,
+  };
   const over = tasting.state === 'REVEALED' || tasting.state === 'DROPPED';
   const save = useMutation({
     mutationFn: () =>
@@ -77,6 +85,7 @@ function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; c
             thawed: sample.thawed,
             sameSeasoning: same,
             coreCelsius: units.readTemperature(core) ?? undefined,
+            ...probed,
           },
         }),
       ),
@@ -86,13 +95,16 @@ function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; c
     },
   });
   const changed =
-    same !== sample.sameSeasoning || (units.readTemperature(core) ?? undefined) !== sample.coreCelsius;
+    same !== sample.sameSeasoning ||
+    probed.probeMinutes !== (sample.probeMinutes ?? undefined) ||
+    probed.probeCelsius !== (sample.probeCelsius ?? undefined) ||
+    (units.readTemperature(core) ?? undefined) !== sample.coreCelsius;
   return (
     <Box sx={{ borderLeft: '6px solid', borderColor: colour, pl: 2, py: 0.75, mb: 1 }}>
       <Form
         form={form}
         failure={save.error}
-        names={{ coreCelsius: 'core' }}
+        names={{ coreCelsius: 'core', probeCelsius: 'probe' }}
         onChange={save.reset}
         onSubmit={() => save.mutate()}
         sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, rowGap: 1 }}
@@ -105,7 +117,7 @@ function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; c
             {sample.name}
           </Typography>
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-            {timing(sample)}
+            {timing(sample, tasting.cook.heat)}
             {sample.thicknessMm > 0 && `, ${units.thickness(sample.thicknessMm)}`}
             {sample.thawed && ', thawed'}
           </Typography>
@@ -125,6 +137,26 @@ function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; c
               of="temperature"
               sx={{ width: 200 }}
             />
+            {tasting.cook.heat !== 'BATH' && (
+              <>
+                <Cooked.Measure
+                  size="small"
+                  name="probeMinutes"
+                  label="Probe after"
+                  ariaLabel={`Probe in ${sample.name} after`}
+                  of="minutes"
+                  sx={{ width: 130 }}
+                />
+                <Cooked.Measure
+                  size="small"
+                  name="probe"
+                  label="it showed"
+                  ariaLabel={`Probe in ${sample.name} showed`}
+                  of="temperature"
+                  sx={{ width: 130 }}
+                />
+              </>
+            )}
             <Cooked.Check name="same" label="seasoned like the rest" />
             <Button
               type="submit"
@@ -142,11 +174,16 @@ function Line({ tasting, sample, colour }: { tasting: Tasting; sample: Sample; c
   );
 }
 
-function timing({ turn, minutes, startAfter }: Sample): string {
-  if (minutes == null) {
+function timing(sample: Sample, heat: Tasting['cook']['heat']): string {
+  const { turn, minutes, leastMinutes, mostMinutes, startAfter, probed } = sample;
+  if (minutes == null || leastMinutes == null || mostMinutes == null) {
     return turn === 1 ? 'start first, by thermometer' : 'by thermometer';
   }
-  const long = `${Math.round(minutes)} minutes in the bath`;
   const after = Math.round(startAfter ?? 0);
-  return after === 0 ? `${long}, from the start` : `${long}, in after ${after} minutes`;
+  const start = after === 0 ? 'from the start' : `in after ${after} minutes`;
+  if (heat === 'BATH') {
+    return `${Math.round(minutes)} minutes in the bath, ${start}`;
+  }
+  const band = `${Math.round(leastMinutes)} to ${Math.round(mostMinutes)}`;
+  return `about ${Math.round(minutes)} minutes (${band}), ${start}${probed ? ', by the probe' : ''}; the thermometer decides`;
 }

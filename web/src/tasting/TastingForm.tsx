@@ -128,6 +128,15 @@ export function TastingForm({ first, choices, known }: Props) {
             </Table.Choice>
             <Table.Measure size="small" name="core" label="Core of every sample" of="temperature" required />
             <Table.Measure size="small" name="rest" label="Rest" of="minutes" required />
+            {text.heat !== 'BATH' && (
+              <Table.Measure size="small" name="fire" label="Heat of it (optional)" of="temperature" />
+            )}
+            <Table.Measure
+              size="small"
+              name="start"
+              label="Meat as it is put on (optional)"
+              of="temperature"
+            />
             <Table.Text
               size="small"
               name="seasoning"

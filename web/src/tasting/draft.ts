@@ -44,6 +44,8 @@ export interface TastingText {
   trialId?: string;
   heat: Schema['TastingForm']['heat'];
   core: string;
+  fire: string;
+  start: string;
   rest: string;
   seasoning: string;
 }
@@ -75,6 +77,8 @@ export const firstText = (first: First, units: Units): TastingText => ({
   trialId: first.trialId,
   heat: first.heat,
   core: units.temperatureForField(first.coreCelsius),
+  fire: '',
+  start: '',
   rest: String(first.restMinutes),
   seasoning: '',
 });
@@ -101,6 +105,8 @@ export function tastingBody(text: TastingText, units: Units): Schema['TastingFor
     trialId: text.trialId,
     heat: text.heat,
     coreCelsius: units.readTemperature(text.core) ?? 0,
+    fireCelsius: text.heat === 'BATH' ? undefined : (units.readTemperature(text.fire) ?? undefined),
+    startCelsius: units.readTemperature(text.start) ?? undefined,
     restMinutes: readNumber(text.rest) ?? 0,
     seasoning: text.seasoning,
   };
@@ -110,6 +116,8 @@ export function tastingBody(text: TastingText, units: Units): Schema['TastingFor
 export const tastingNames = {
   'samples.*.thicknessMm': 'samples.*.thickness',
   coreCelsius: 'core',
+  fireCelsius: 'fire',
+  startCelsius: 'start',
   restMinutes: 'rest',
 };
 

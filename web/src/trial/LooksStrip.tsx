@@ -37,6 +37,14 @@ export function LooksStrip({ trial }: { trial: Schema['TrialView'] }) {
               <Box component="th" scope="row" sx={{ color: armColour(index), whiteSpace: 'nowrap' }}>
                 {piece.card.tag}
                 <Typography variant="body2">{arm.name}</Typography>
+                {arm.smells.length > 0 && (
+                  <Typography
+                    variant="body2"
+                    sx={{ color: 'text.secondary', whiteSpace: 'normal', maxWidth: 180 }}
+                  >
+                    smelled {arm.smells.map(({ label, times }) => `${label} ${times}×`).join(', ')}
+                  </Typography>
+                )}
               </Box>
               {days.map((day) => (
                 <Box component="td" key={day} sx={{ minWidth: 132, maxWidth: 190 }}>

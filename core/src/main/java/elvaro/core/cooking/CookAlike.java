@@ -2,63 +2,128 @@ package elvaro.core.cooking;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
-/** How samples of different thickness come to the table with the same core. */
-public final class CookAlike {
+/**
+ * How samples of different thickness come to the table with the same core, by any fire.
+ *
+ * @param heat how
+ * @param fire °C of oven, grill or pan, where somebody said; of no matter to a bath
+ * @param startCelsius of the meat as it is put on
+ * @param coreCelsius aimed at in all
+ */
+public record CookAlike(Heat heat, OptionalDouble fire, double startCelsius, double coreCelsius) {
     /** From the refrigerator. */
-    private static final double START_CELSIUS = 4;
+    public static final double USUAL_START = 4;
 
-    private CookAlike() {}
+    /** Once a probe told how fast this fire heats, the time may be off by so much. */
+    private static final double PROBED_DOUBT = 0.1;
 
-    /** How heat is given. */
-    public enum Heat {
-        BATH("Water bath, then seared"),
-        PAN("Pan"),
-        GRILL("Grill"),
-        OVEN("Oven, then seared");
+    /** A reading in the first degrees tells nothing of what is to come. */
+    private static final double RISEN = 5;
 
-        private final String label;
+    /**
+     * What a probe showed in the core.
+     *
+     * @param minutes after the sample was put on, above 0
+     */
+    public record Probe(double minutes, double celsius) {}
 
-        Heat(String label) {
-            this.label = label;
-        }
-
-        public String label() {
-            return label;
-        }
-    }
+    /**
+     * A sample.
+     *
+     * @param thicknessMm 0 where it is not known
+     */
+    public record Sample(int thicknessMm, Optional<Probe> probe) {}
 
     /**
      * When a sample is started.
      *
-     * @param minutes in the bath; empty where only a thermometer tells
+     * @param minutes it takes; empty where only a thermometer tells
+     * @param least of the 80 % band, as {@code most}
      * @param startAfter minutes after the first one, so that all are ready together
+     * @param probed whether a probe has put it right
      */
-    public record Timing(int sample, OptionalDouble minutes, OptionalDouble startAfter) {}
+    public record Timing(
+            int sample,
+            OptionalDouble minutes,
+            OptionalDouble least,
+            OptionalDouble most,
+            OptionalDouble startAfter,
+            boolean probed) {}
+
+    private record Lasts(double minutes, double doubt, boolean probed) {}
 
     /**
-     * @param thicknessMillimetres of each sample; 0 where it is not known
+     * A probe in one sample puts the others right as well: it is the same fire.
+     *
      * @return the first to start first; those of unknown thickness last
      */
-    public static List<Timing> timings(Heat heat, double coreCelsius, List<Integer> thicknessMillimetres) {
-        List<OptionalDouble> minutes = thicknessMillimetres.stream()
-                .map(thick -> heat != Heat.BATH || thick <= 0
-                        ? OptionalDouble.empty()
-                        : OptionalDouble.of(Slab.minutes(thick / 1000.0, START_CELSIUS, coreCelsius + 0.5)))
-                .toList();
-        double longest =
-                minutes.stream().flatMapToDouble(OptionalDouble::stream).max().orElse(0);
-        return java.util.stream.IntStream.range(0, minutes.size())
+    public List<Timing> timings(List<Sample> samples) {
+        OptionalDouble shared = samples.stream()
+                .flatMap(sample -> slowness(sample).stream().boxed())
+                .mapToDouble(each -> each)
+                .average();
+        List<Optional<Lasts>> lasts =
+                samples.stream().map(sample -> lasts(sample, shared)).toList();
+        double longest = lasts.stream()
+                .flatMap(Optional::stream)
+                .mapToDouble(Lasts::minutes)
+                .max()
+                .orElse(0);
+        return IntStream.range(0, samples.size())
                 .boxed()
-                .sorted(Comparator.comparing((Integer sample) -> -thicknessMillimetres.get(sample)))
-                .map(sample -> new Timing(
-                        sample,
-                        minutes.get(sample),
-                        minutes.get(sample).isPresent()
-                                ? OptionalDouble.of(
-                                        longest - minutes.get(sample).getAsDouble())
-                                : OptionalDouble.empty()))
+                .sorted(Comparator.comparing((Integer sample) ->
+                        -lasts.get(sample).map(Lasts::minutes).orElse(-1.0)))
+                .map(sample -> timing(sample, lasts.get(sample), longest))
                 .toList();
+    }
+
+    private static Timing timing(int sample, Optional<Lasts> lasts, double longest) {
+        return lasts.map(each -> new Timing(
+                        sample,
+                        OptionalDouble.of(each.minutes()),
+                        OptionalDouble.of(each.minutes() * (1 - each.doubt())),
+                        OptionalDouble.of(each.minutes() * (1 + each.doubt())),
+                        OptionalDouble.of(longest - each.minutes()),
+                        each.probed()))
+                .orElseGet(() -> new Timing(
+                        sample,
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        false));
+    }
+
+    private Optional<Lasts> lasts(Sample sample, OptionalDouble shared) {
+        return slab(sample).map(slab -> {
+            OptionalDouble own = slowness(sample);
+            boolean probed = own.isPresent() || shared.isPresent();
+            double factor = own.orElse(shared.orElse(1));
+            return new Lasts(slab.minutes(coreCelsius) * factor, probed ? PROBED_DOUBT : heat.doubt(), probed);
+        });
+    }
+
+    /** How many times as long as reckoned this fire takes, by what a probe showed; empty where it says nothing yet. */
+    private OptionalDouble slowness(Sample sample) {
+        return sample.probe()
+                .filter(probe -> probe.minutes() > 0
+                        && probe.celsius() > startCelsius + RISEN
+                        && probe.celsius() < heat.fire(fire, coreCelsius))
+                .flatMap(probe -> slab(sample)
+                        .map(slab -> slab.minutes(probe.celsius()))
+                        .filter(reckoned -> reckoned > 0)
+                        .map(reckoned -> OptionalDouble.of(probe.minutes() / reckoned)))
+                .orElse(OptionalDouble.empty());
+    }
+
+    private Optional<Slab> slab(Sample sample) {
+        double hot = heat.fire(fire, coreCelsius);
+        return sample.thicknessMm() <= 0 || hot <= coreCelsius || startCelsius >= coreCelsius
+                ? Optional.empty()
+                : Optional.of(new Slab(sample.thicknessMm() / 1000.0, startCelsius, hot, heat.film()));
     }
 }

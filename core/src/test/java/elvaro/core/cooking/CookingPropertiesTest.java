@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import elvaro.core.cooking.CookAlike.Heat;
+import elvaro.core.cooking.CookAlike.Sample;
 import elvaro.core.cooking.CookAlike.Timing;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.RepeatedTest;
@@ -52,7 +54,11 @@ class CookingPropertiesTest {
         List<Integer> thick = IntStream.range(0, 2 + random.nextInt(5))
                 .mapToObj(each -> 15 + random.nextInt(40))
                 .toList();
-        List<Timing> timings = CookAlike.timings(Heat.BATH, 50 + random.nextInt(15), thick);
+        List<Timing> timings = new CookAlike(
+                        Heat.BATH, OptionalDouble.empty(), CookAlike.USUAL_START, 50 + random.nextInt(15))
+                .timings(thick.stream()
+                        .map(each -> new Sample(each, Optional.empty()))
+                        .toList());
         double ready = timings.get(0).minutes().orElseThrow();
         assertThat(timings)
                 .allSatisfy(timing -> assertThat(timing.startAfter().orElseThrow()

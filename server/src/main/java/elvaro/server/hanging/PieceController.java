@@ -192,7 +192,7 @@ class PieceController {
 
     /** Hangs a piece that was treated for days first; sent again, it is hung once. */
     @PutMapping("/api/pieces/{id}/hang/{entryId}")
-    PieceView hang(@PathVariable UUID id, @PathVariable UUID entryId, @RequestBody @Valid HangNow form) {
+    PieceView hang(@PathVariable UUID id, @PathVariable UUID entryId, @RequestBody @Valid HungForm form) {
         waiting.hang(id, entryId, form);
         return pieces.view(id);
     }

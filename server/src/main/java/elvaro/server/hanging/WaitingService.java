@@ -18,6 +18,8 @@ import elvaro.server.shared.Answers;
 import elvaro.server.shared.Refusal;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
@@ -69,7 +71,7 @@ public class WaitingService {
      *
      * @throws Refusal if it does not wait, or a question is open
      */
-    public void hang(UUID pieceId, UUID entryId, HangNow form) {
+    public void hang(UUID pieceId, UUID entryId, HungForm form) {
         workshops.lock(); // Places and loads of the chambers are counted below.
         Piece piece = writer.lock(pieceId);
         if (log.isRetry(pieceId, entryId, LogFactKind.HUNG, 0, null)) {
@@ -83,15 +85,37 @@ public class WaitingService {
         Occupancy occupancy = new Occupancy(chamber, pieces.hangingIn(chamber.id()));
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(piece, form, occupancy));
         String words = "%s as it was cut, %s as it hangs".formatted(mass(piece.greenGrams()), mass(form.greenGrams()));
-        log.writeFor(pieceId, entryId, new EntryForm(LogFactKind.HUNG, 0, null, words, null, null, Map.of()));
+        LocalDate hungOn = hungOn(piece, form);
         Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+        // Of an earlier day nobody noted the hour.
+        boolean today = hungOn.equals(workshops.today());
+        Instant noon = workshops.mine().clock().at(hungOn, LocalTime.NOON);
+        log.writeFor(
+                pieceId, entryId, new EntryForm(LogFactKind.HUNG, 0, null, words, today ? null : noon, null, Map.of()));
         writer.hang(
-                piece, form.greenGrams(), workshops.today(), now, form.targetDays(), chamber, occupancy.takePlace());
+                piece,
+                form.greenGrams(),
+                hungOn,
+                today ? now : noon,
+                form.targetDays(),
+                chamber,
+                occupancy.takePlace());
         plans.keep(List.of(piece), now);
         decisions.keep(piece.lot().id(), pieceId, settled);
     }
 
-    private List<Question> questions(Piece piece, HangNow form, Occupancy occupancy) {
+    private LocalDate hungOn(Piece piece, HungForm form) {
+        LocalDate hungOn = form.hungOn() == null ? workshops.today() : form.hungOn();
+        if (hungOn.isAfter(workshops.today())) {
+            throw Refusal.wrong("future-date", "hungOn", "A piece cannot have been hung in the future.");
+        }
+        if (hungOn.isBefore(piece.lot().receivedOn())) {
+            throw Refusal.wrong("before-arrival", "hungOn", "It cannot have been hung before the lot came.");
+        }
+        return hungOn;
+    }
+
+    private List<Question> questions(Piece piece, HungForm form, Occupancy occupancy) {
         List<Question> questions = new ArrayList<>(
                 occupancy.questions(form.greenGrams(), piece.method().stream().toList()));
         questions.addAll(neighbours.onHangingIn(occupancy.chamber()));

@@ -1,6 +1,6 @@
 package elvaro.server.tasting;
 
-import elvaro.core.cooking.CookAlike.Heat;
+import elvaro.core.cooking.Heat;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.TastingKind;

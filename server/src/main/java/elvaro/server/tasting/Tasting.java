@@ -1,6 +1,7 @@
 package elvaro.server.tasting;
 
-import elvaro.core.cooking.CookAlike.Heat;
+import elvaro.core.cooking.CookAlike;
+import elvaro.core.cooking.Heat;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.Servings;
 import elvaro.core.tasting.TastingKind;
@@ -16,6 +17,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.NullUnmarked;
@@ -52,6 +54,12 @@ class Tasting extends EditedRow {
     private Heat heat;
 
     private int coreTenths;
+    /** Of oven, grill or pan; absent for a usual one. */
+    private Integer fireTenths;
+
+    /** Of the meat as it is put on; absent for out of the refrigerator. */
+    private Integer startTenths;
+
     private int restMinutes;
     private String seasoning;
 
@@ -73,6 +81,8 @@ class Tasting extends EditedRow {
         trialId = form.trialId();
         heat = form.heat();
         coreTenths = Tenths.of(form.coreCelsius());
+        fireTenths = form.fireCelsius() == null ? null : Tenths.of(form.fireCelsius());
+        startTenths = form.startCelsius() == null ? null : Tenths.of(form.startCelsius());
         restMinutes = form.restMinutes();
         seasoning = form.seasoning().strip();
         this.seed = seed;
@@ -127,6 +137,15 @@ class Tasting extends EditedRow {
         if (state != wanted) {
             throw Refusal.changedMeanwhile();
         }
+    }
+
+    /** What is cooked alike: the fire, the meat as it is put on, and the core. */
+    CookAlike alike() {
+        return new CookAlike(
+                heat,
+                fireTenths == null ? OptionalDouble.empty() : OptionalDouble.of(fireTenths / 10.0),
+                startTenths == null ? CookAlike.USUAL_START : startTenths / 10.0,
+                coreCelsius());
     }
 
     String question() {

@@ -1,8 +1,10 @@
 package elvaro.server.tasting;
 
-import elvaro.core.cooking.CookAlike.Heat;
+import elvaro.core.cooking.CookAlike;
+import elvaro.core.cooking.Heat;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.TastingKind;
+import elvaro.server.shared.Refusal;
 import elvaro.server.shared.SignedIn;
 import elvaro.server.tasting.Panel.FoundNote;
 import elvaro.server.tasting.Panel.TasterView;
@@ -75,7 +77,27 @@ class TastingController {
             @Nullable
             @DecimalMin(value = "0", message = "A cooked core is above ⟦temperature 0⟧.")
             @DecimalMax(value = "110", message = "A cooked core is below ⟦temperature 110⟧.")
-            Double coreCelsius) {}
+            Double coreCelsius,
+
+            @Nullable
+            @DecimalMin(value = "0.5", message = "A probe says something after a while.")
+            @DecimalMax(value = "600", message = "Nothing cooks for so long.")
+            Double probeMinutes,
+
+            @Nullable
+            @DecimalMin(value = "-5", message = "A core over a fire is above ⟦temperature -5⟧.")
+            @DecimalMax(value = "110", message = "A cooked core is below ⟦temperature 110⟧.")
+            Double probeCelsius) {
+        CookAlike.@Nullable Probe probe() {
+            if ((probeMinutes == null) != (probeCelsius == null)) {
+                throw Refusal.wrong(
+                        "half-a-probe", "probeMinutes", "Say after how many minutes, and what the probe showed.");
+            }
+            return probeMinutes == null || probeCelsius == null
+                    ? null
+                    : new CookAlike.Probe(probeMinutes, probeCelsius);
+        }
+    }
 
     @GetMapping
     List<TastingLine> tastings() {
@@ -176,7 +198,8 @@ class TastingController {
                 form.thicknessMm(),
                 form.thawed(),
                 form.sameSeasoning(),
-                form.coreCelsius());
+                form.coreCelsius(),
+                form.probe());
         return reading.view(id);
     }
 

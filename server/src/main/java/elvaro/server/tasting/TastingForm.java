@@ -1,6 +1,6 @@
 package elvaro.server.tasting;
 
-import elvaro.core.cooking.CookAlike.Heat;
+import elvaro.core.cooking.Heat;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.TastingKind;
@@ -23,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  * @param attributes what is scored; empty where nothing is
  * @param trialId the trial it is to answer
  * @param coreCelsius the core aimed at in every sample
+ * @param fireCelsius of oven, grill or pan; absent for a usual one
+ * @param startCelsius of the meat as it is put on; absent for out of the refrigerator
  */
 record TastingForm(
         @NotBlank(message = "Put the question in words.") @Size(max = 300, message = "Ask in fewer words.")
@@ -53,6 +55,14 @@ record TastingForm(
         @DecimalMax(value = "95", message = "A core is at most ⟦temperature 95⟧.")
         Double coreCelsius,
 
+        @Nullable @DecimalMin(value = "80", message = FIRE) @DecimalMax(value = "500", message = FIRE)
+        Double fireCelsius,
+
+        @Nullable
+        @DecimalMin(value = "-5", message = "Meat is put on at ⟦temperature -5⟧ to ⟦temperature 30⟧.")
+        @DecimalMax(value = "30", message = "Meat is put on at ⟦temperature -5⟧ to ⟦temperature 30⟧.")
+        Double startCelsius,
+
         @NotNull
         @Min(value = 0, message = "Rest is not negative.")
         @Max(value = 120, message = "Two hours' rest at most.")
@@ -60,6 +70,7 @@ record TastingForm(
 
         @NotNull @Size(max = 200, message = "Say it in fewer words.")
         String seasoning) {
+    private static final String FIRE = "A fire has ⟦temperature 80⟧ to ⟦temperature 500⟧.";
 
     /**
      * What is tasted.

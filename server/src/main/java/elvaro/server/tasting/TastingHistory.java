@@ -1,6 +1,6 @@
 package elvaro.server.tasting;
 
-import elvaro.core.cooking.CookAlike.Heat;
+import elvaro.core.cooking.Heat;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.Servings.Plate;
@@ -85,7 +85,7 @@ public class TastingHistory {
                 tasting, tastings.samplesOf(List.of(past.id())), tastings.placesOf(List.of(past.id())), List.of());
         for (int sample = 0; sample < past.samples().size(); sample++) {
             PastSample each = past.samples().get(sample);
-            laid.samples().get(sample).cooked(each.thicknessMm(), each.thawed(), true, each.coreCelsius());
+            laid.samples().get(sample).cooked(each.thicknessMm(), each.thawed(), true, each.coreCelsius(), null);
         }
         for (TastingPlace place : laid.places()) {
             List<PastSheet> own = past.sheets().get(place.position());
@@ -119,6 +119,8 @@ public class TastingHistory {
                 past.trialId(),
                 Heat.BATH,
                 past.coreCelsius(),
+                null,
+                null,
                 5,
                 past.seasoning());
     }

@@ -91,6 +91,8 @@ class TastingReading {
                         tasting.heat(),
                         tasting.heat().label(),
                         tasting.coreCelsius(),
+                        tasting.heat().fire(tasting.alike().fire(), tasting.coreCelsius()),
+                        tasting.alike().startCelsius(),
                         tasting.restMinutes(),
                         tasting.seasoning()),
                 cautions.of(
@@ -108,10 +110,9 @@ class TastingReading {
     }
 
     private static List<SampleView> samples(TastingAggregate laid) {
-        List<Timing> timings = CookAlike.timings(
-                laid.tasting().heat(),
-                laid.tasting().coreCelsius(),
-                laid.samples().stream().map(TastingSample::thicknessMm).toList());
+        List<Timing> timings = laid.tasting()
+                .alike()
+                .timings(laid.samples().stream().map(TastingSample::overTheFire).toList());
         List<SampleView> views = new ArrayList<>();
         for (int index = 0; index < laid.samples().size(); index++) {
             TastingSample sample = laid.samples().get(index);
@@ -132,6 +133,11 @@ class TastingReading {
                     orNull(sample.cooked().core()),
                     turn + 1,
                     orNull(timings.get(turn).minutes()),
+                    orNull(timings.get(turn).least()),
+                    orNull(timings.get(turn).most()),
+                    timings.get(turn).probed(),
+                    sample.probe().map(CookAlike.Probe::minutes).orElse(null),
+                    sample.probe().map(CookAlike.Probe::celsius).orElse(null),
                     orNull(timings.get(turn).startAfter())));
         }
         return views;

@@ -1,5 +1,6 @@
 package elvaro.server.tasting;
 
+import elvaro.core.cooking.CookAlike;
 import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.Weakness.Cooked;
 import elvaro.server.shared.EditedRow;
@@ -35,6 +36,11 @@ class TastingSample extends EditedRow {
     private boolean sameSeasoning = true;
     private Integer coreTenths;
 
+    /** After how many minutes a probe showed what in its core; both or neither. */
+    private Double probeMinutes;
+
+    private Integer probeTenths;
+
     protected TastingSample() {}
 
     TastingSample(UUID tastingId, int position, SampleForm form) {
@@ -49,12 +55,33 @@ class TastingSample extends EditedRow {
         finish = form.finish() == null ? Finish.NOTHING : form.finish();
     }
 
-    /** @param coreCelsius as measured; absent where it was not */
-    void cooked(int thicknessMm, boolean thawed, boolean sameSeasoning, @Nullable Double coreCelsius) {
+    /**
+     * @param coreCelsius as measured; absent where it was not
+     * @param probe what it showed while it cooked; absent where nobody looked
+     */
+    void cooked(
+            int thicknessMm,
+            boolean thawed,
+            boolean sameSeasoning,
+            @Nullable Double coreCelsius,
+            CookAlike.@Nullable Probe probe) {
+        probeMinutes = probe == null ? null : probe.minutes();
+        probeTenths = probe == null ? null : Tenths.of(probe.celsius());
         this.thicknessMm = thicknessMm;
         this.thawed = thawed;
         this.sameSeasoning = sameSeasoning;
         coreTenths = coreCelsius == null ? null : Tenths.of(coreCelsius);
+    }
+
+    /** As it lies over the fire. */
+    CookAlike.Sample overTheFire() {
+        return new CookAlike.Sample(thicknessMm, probe());
+    }
+
+    Optional<CookAlike.Probe> probe() {
+        return probeMinutes == null || probeTenths == null
+                ? Optional.empty()
+                : Optional.of(new CookAlike.Probe(probeMinutes, probeTenths / 10.0));
     }
 
     Cooked cooked() {

@@ -1,5 +1,6 @@
 package elvaro.server.tasting;
 
+import elvaro.core.cooking.CookAlike;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.PanelPower;
 import elvaro.core.tasting.TastingKind;
@@ -192,7 +193,8 @@ class TastingService {
             int thicknessMm,
             boolean thawed,
             boolean seasoned,
-            @Nullable Double core) {
+            @Nullable Double core,
+            CookAlike.@Nullable Probe probe) {
         Tasting tasting = tastings.share(id).orElseThrow(() -> Refusal.notFound("tasting"));
         tasting.mustNotBeRevealed();
         TastingSample sample = tastings.samplesOf(List.of(id)).stream()
@@ -200,7 +202,7 @@ class TastingService {
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("sample"));
         sample.mustStillBe(version);
-        sample.cooked(thicknessMm, thawed, seasoned, core);
+        sample.cooked(thicknessMm, thawed, seasoned, core, probe);
         entities.flush();
     }
 

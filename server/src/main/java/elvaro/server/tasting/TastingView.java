@@ -1,6 +1,6 @@
 package elvaro.server.tasting;
 
-import elvaro.core.cooking.CookAlike.Heat;
+import elvaro.core.cooking.Heat;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.PanelPower;
@@ -41,13 +41,28 @@ record TastingView(
         List<String> weakenedBy,
         @Nullable ResultView result) {
 
-    /** How every sample is cooked. */
-    record CookView(Heat heat, String heatLabel, double coreCelsius, int restMinutes, String seasoning) {}
+    /**
+     * How every sample is cooked.
+     *
+     * @param fireCelsius of bath, oven, grill or pan, as reckoned with
+     * @param startCelsius of the meat as it is put on
+     */
+    record CookView(
+            Heat heat,
+            String heatLabel,
+            double coreCelsius,
+            double fireCelsius,
+            double startCelsius,
+            int restMinutes,
+            String seasoning) {}
 
     /**
      * A sample.
      *
-     * @param minutes in the bath; absent where only a thermometer tells
+     * @param minutes over the fire; absent where only a thermometer tells
+     * @param leastMinutes of the band, as {@code mostMinutes}
+     * @param probed whether a probe put it right
+     * @param probeMinutes after which a probe showed {@code probeCelsius} in this sample
      * @param startAfter minutes after the first one is started
      * @param turn in which it is started, from 1
      */
@@ -63,6 +78,11 @@ record TastingView(
             @Nullable Double coreCelsius,
             int turn,
             @Nullable Double minutes,
+            @Nullable Double leastMinutes,
+            @Nullable Double mostMinutes,
+            boolean probed,
+            @Nullable Double probeMinutes,
+            @Nullable Double probeCelsius,
             @Nullable Double startAfter) {}
 
     /**

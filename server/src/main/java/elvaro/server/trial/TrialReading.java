@@ -30,6 +30,7 @@ import elvaro.server.trial.TrialView.ArmWeighing;
 import elvaro.server.trial.TrialView.BestView;
 import elvaro.server.trial.TrialView.MeansView;
 import elvaro.server.trial.TrialView.SeenView;
+import elvaro.server.trial.TrialView.SmellView;
 import elvaro.server.trial.TrialView.TrialLine;
 import elvaro.server.trial.TrialView.VerdictView;
 import java.time.Duration;
@@ -208,14 +209,30 @@ class TrialReading {
                 .map(each -> setUp(each.piece(), given.get(each.piece().id())))
                 .distinct()
                 .collect(Collectors.joining("; "));
+        List<ArmPieceView> views =
+                own.stream().map(each -> view(trial, each, settings)).toList();
         return new ArmView(
                 arm.id(),
                 arm.name(),
                 arm.control(),
                 setUp,
-                own.stream().map(each -> view(trial, each, settings)).toList(),
+                views,
+                smells(views),
                 TrialVerdicts.curve(own, lastDay),
                 means(own.stream().filter(TrialWithPieces::measured).toList()));
+    }
+
+    /** What was smelled at the looks, the most often first. */
+    private static List<SmellView> smells(List<ArmPieceView> pieces) {
+        return pieces.stream()
+                .flatMap(piece -> piece.looks().stream())
+                .collect(Collectors.groupingBy(SeenView::smell, Collectors.counting()))
+                .entrySet()
+                .stream()
+                .map(each ->
+                        new SmellView(each.getKey().label(), each.getValue().intValue()))
+                .sorted(Comparator.comparing(SmellView::times).reversed().thenComparing(SmellView::label))
+                .toList();
     }
 
     private static String setUp(Piece piece, @Nullable String given) {
@@ -243,7 +260,12 @@ class TrialReading {
                 looks.of(piece.id()).stream()
                         .filter(look -> look.stands())
                         .map(look -> new SeenView(
-                                look.id(), dayOf(look.at(), piece), look.answer(), look.seen(), look.photos()))
+                                look.id(),
+                                dayOf(look.at(), piece),
+                                look.answer(),
+                                look.seen(),
+                                look.observed().smell(),
+                                look.photos()))
                         .sorted(Comparator.comparing(SeenView::day))
                         .toList());
     }

@@ -1,5 +1,6 @@
 package elvaro.server.trial;
 
+import elvaro.core.inspection.Observation;
 import elvaro.core.inspection.Rule;
 import elvaro.core.trial.Band;
 import elvaro.core.trial.Conclusion;
@@ -59,6 +60,7 @@ record TrialView(
      * An arm.
      *
      * @param setUp what is done with its pieces, in a line
+     * @param smells at the looks at its pieces, counted
      * @param curve of what its pieces lose on average, with the ends of the band
      * @param means over its cut pieces; absent before
      */
@@ -68,6 +70,7 @@ record TrialView(
             boolean control,
             String setUp,
             List<ArmPieceView> pieces,
+            List<SmellView> smells,
             List<ArmDay> curve,
             @Nullable MeansView means) {}
 
@@ -85,7 +88,10 @@ record TrialView(
     record ArmWeighing(double day, double lost) {}
 
     /** A look on a day of the hanging. */
-    record SeenView(UUID id, long day, Rule.Answer answer, String seen, List<UUID> photos) {}
+    record SeenView(UUID id, long day, Rule.Answer answer, String seen, Observation.Smell smell, List<UUID> photos) {}
+
+    /** How often something was smelled. */
+    record SmellView(String label, int times) {}
 
     /**
      * @param steaks of a piece; absent where they were not counted

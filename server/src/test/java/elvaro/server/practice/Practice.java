@@ -24,12 +24,14 @@ import tools.jackson.databind.JsonNode;
  * <p>A step names its {@code put}, {@code post} or {@code get}. Its {@code body} lies over the usual one named by {@code with}.
  * {@code asks} are the questions it must raise, each with its answer: it is sent without them first. {@code refused} is how it
  * must be refused. {@code keep} keeps values of the answer by name. {@code holds} are places of the answer with what stands
- * there, {@code says} and {@code never} words in it, as the reader's screen writes them.
+ * there, {@code says} and {@code never} words in it, as the reader's screen writes them. {@code taste} holds a tasting to its
+ * end, with each taster's {@code liking} of each sample.
  */
 record Practice(String title, String units, List<Map<String, Object>> steps) {
     private static final Units POUNDS = new Units(Units.Mass.POUND, true, true, Currency.getInstance("USD"), Locale.US);
-    private static final Set<String> MAY_SAY =
-            Set.of("do", "put", "post", "get", "with", "body", "asks", "refused", "keep", "holds", "says", "never");
+    private static final Set<String> MAY_SAY = Set.of(
+            "do", "taste", "liking", "put", "post", "get", "with", "body", "asks", "refused", "keep", "holds", "says",
+            "never");
 
     @SuppressWarnings("unchecked")
     static Practice read(Path file) {
@@ -55,6 +57,10 @@ record Practice(String title, String units, List<Map<String, Object>> steps) {
     }
 
     private static void enact(Client client, Values values, Map<String, Object> step) {
+        if (step.containsKey("taste")) {
+            new TastingEvening(client, values.text(String.valueOf(step.get("taste")))).hold(map(step, "liking"));
+            return;
+        }
         String method = step.containsKey("put") ? "PUT" : step.containsKey("post") ? "POST" : "GET";
         String path = values.text(String.valueOf(step.get(method.toLowerCase(Locale.ROOT))));
         String what = step.getOrDefault("do", "") + " " + method + " " + path;
@@ -145,6 +151,11 @@ record Practice(String title, String units, List<Map<String, Object>> steps) {
                         .isCloseTo(
                                 Double.parseDouble(sides[0]),
                                 org.assertj.core.api.Assertions.within(Double.parseDouble(sides[1])));
+            } else if (words.startsWith("< ") || words.startsWith("> ")) {
+                double other = Double.parseDouble(words.substring(2));
+                assertThat(found.asDouble() - other)
+                        .as(what + ": " + found + " " + words)
+                        .matches(difference -> words.startsWith("<") ? difference < 0 : difference > 0);
             } else if (words.equals("none")) {
                 assertThat(found.isMissingNode() || found.isNull() || found.isEmpty() && found.isContainer())
                         .as(what + " is " + found)

@@ -2,7 +2,7 @@ package elvaro.server.tasting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import elvaro.core.cooking.CookAlike.Heat;
+import elvaro.core.cooking.Heat;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.TastingKind;
 import elvaro.server.tasting.TastingForm.SampleForm;
@@ -34,6 +34,8 @@ class HintsTest {
                 null,
                 Heat.PAN,
                 55.0,
+                null,
+                null,
                 5,
                 "");
     }
