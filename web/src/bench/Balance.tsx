@@ -32,15 +32,16 @@ export function Balance({ bench }: { bench: Schema['BenchView'] }) {
     },
   });
   const left = ledger.residualGrams;
+  const closes = bench.balance === 'CLOSES';
   const button = useRef<HTMLButtonElement>(null);
-  const put = useRef(left);
+  const before = useRef(closes);
   useEffect(() => {
     // The last gram was put onto a pile just now: closing it is next.
-    if (left === 0 && put.current !== 0 && !hasText(document.activeElement)) {
+    if (closes && !before.current && !hasText(document.activeElement)) {
       button.current?.focus({ preventScroll: true });
     }
-    put.current = left;
-  }, [left]);
+    before.current = closes;
+  }, [closes]);
   const words =
     left === 0 ? 'Every gram is on a pile' : left > 0 ? 'is on no pile' : 'more on the piles than there was';
   return (
@@ -55,7 +56,7 @@ export function Balance({ bench }: { bench: Schema['BenchView'] }) {
               fontSize: 40,
               fontWeight: 660,
               lineHeight: 1.1,
-              color: bench.balance === 'CLOSES' ? 'text.primary' : 'warning.main',
+              color: closes ? 'text.primary' : 'warning.main',
             }}
           >
             {units.weight(Math.abs(left))}
@@ -63,7 +64,7 @@ export function Balance({ bench }: { bench: Schema['BenchView'] }) {
         )}
         <Typography>
           {words}
-          {left !== 0 && bench.balance === 'CLOSES' && ', within what scale and drip explain'}
+          {left !== 0 && closes && ', within what scale and drip explain'}
         </Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           asked about above {units.weight(Math.round(bench.askAboveGrams))}, a reason needed above{' '}

@@ -12,6 +12,7 @@ import { useUnits } from '../kit/units';
 import { agedWords } from '../kit/words';
 import { Workings } from '../kit/Workings';
 import { EntryDialog } from '../piece/EntryDialog';
+import { PhotoStory } from '../photo/PhotoStory';
 import { Packs } from '../stock/Packs';
 import { useScale, useScales } from '../weigh/scale';
 import { Balance } from './Balance';
@@ -116,6 +117,7 @@ function Open({ bench }: { bench: Bench }) {
       <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, alignContent: 'start' }}>
         {!whole && <Balance bench={bench} />}
         <Caution of="KNIFE_AND_SAW" />
+        <PhotoStory card={card} shows="CUT_FACE" />
       </Box>
       {coatOff && <EntryDialog pieceId={card.id} kind="COAT_OFF" onClose={() => setCoatOff(false)} />}
     </Box>
@@ -132,6 +134,7 @@ function Closed({ bench }: { bench: Bench }) {
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3, alignContent: 'start' }}>
         <Balance bench={bench} />
+        <PhotoStory card={bench.piece.card} shows="STEAKS" />
         <Workings workings={bench.piece.workings} />
       </Box>
     </Box>

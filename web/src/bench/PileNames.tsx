@@ -16,6 +16,7 @@ export function PileNames({ names, name, onName }: Props) {
       options={names}
       inputValue={name}
       onInputChange={(_, next) => onName(next)}
+      onKeyDown={(event) => event.key === 'Enter' && event.preventDefault()}
       sx={{ maxWidth: 420 }}
       renderInput={(parts) => (
         <TextField {...parts} size="small" label="Name of your own for it (optional)" />

@@ -121,6 +121,8 @@ export function Piles({ bench, using, shown }: Props) {
           {count} {count === 1 ? 'steak' : 'steaks'}, not weighed
         </Button>
       )}
+      {/* With more than one field a form is sent by Enter only where it has a button to send it. */}
+      <button type="submit" hidden />
       <PileNames names={bench.pileNames} name={name} onName={setName} />
       <FormControlLabel
         control={<Checkbox checked={untrimmed} onChange={(_, next) => setUntrimmed(next)} />}

@@ -17,6 +17,7 @@ import { figure, moment, useUnits } from '../kit/units';
 import { CoolingLog } from './CoolingLog';
 import { CutOff } from './CutOff';
 import { HideOff } from './HideOff';
+import { PhotoStory } from '../photo/PhotoStory';
 import { OnIce } from './OnIce';
 import { Outline } from './Outline';
 import type { Part } from './outlines';
@@ -97,6 +98,7 @@ function Animal({ carcass }: { carcass: Carcass }) {
           </Figure>
           <Sheet carcass={carcass} />
           <CoolingLog carcass={carcass} />
+          <PhotoStory card={card} />
           {animal.cautions.map(({ caution, topic, sentence }) => (
             <CautionText key={caution} topic={topic}>
               {sentence}

@@ -49,6 +49,12 @@ export function writeFigures(value: number, locale?: string): string {
   return writeNumber(read, String(read).split('.')[1]?.length ?? 0, locale);
 }
 
+/** Two, as scales in pounds show, where they are read again as the same gram; else three. */
+const poundDecimals = (grams: number): number => {
+  const shown = Math.round((grams / GRAMS_PER_POUND) * 100) / 100;
+  return Math.round(shown * GRAMS_PER_POUND) === grams ? 2 : 3;
+};
+
 /**
  * How a weight is written in the person's unit, e.g. `8.400 kg` or `10 lb 9.60 oz`: so finely that every gram is read again
  * as the gram it was.
@@ -60,7 +66,7 @@ export function writeWeight(grams: number, unit: WeightUnit, locale?: string): s
     case 'G':
       return `${writeNumber(grams, 0, locale)} g`;
     case 'LB':
-      return `${writeNumber(grams / GRAMS_PER_POUND, 3, locale)} lb`;
+      return `${writeNumber(grams / GRAMS_PER_POUND, poundDecimals(grams), locale)} lb`;
     case 'LB_OZ': {
       const hundredths = Math.round((Math.abs(grams) / GRAMS_PER_OUNCE) * 100);
       const ounces = writeNumber((hundredths % 1600) / 100, 2, locale);

@@ -6,11 +6,11 @@ import type { Schema } from '../api/client';
 import { usePhotos } from '../api/pieces';
 import { moment, useUnits } from '../kit/units';
 import { Beside } from './Beside';
-import { dayAndWhat, likelyNow, photoOf, thumbnailOf, type StoryPhoto } from './photos';
+import { dayAndWhat, likelyNow, photoOf, thumbnailOf, type Taken, type StoryPhoto } from './photos';
 import { TakePhoto } from './TakePhoto';
 
 /** The story of a piece in pictures: a strip by day, one large, two side by side, and its twin on the same day. */
-export function PhotoStory({ card }: { card: Schema['PieceCard'] }) {
+export function PhotoStory({ card, shows }: { card: Schema['PieceCard']; shows?: Taken }) {
   const photos = usePhotos(card.id).data ?? [];
   const [shown, setShown] = useState<string | null>(null);
   const chosen = photos.find(({ id }) => id === shown);
@@ -24,7 +24,7 @@ export function PhotoStory({ card }: { card: Schema['PieceCard'] }) {
           <TakePhoto
             pieceId={card.id}
             tag={card.tag}
-            shows={likelyNow(card.state, card.dayNumber ?? undefined)}
+            shows={shows ?? likelyNow(card.state, card.dayNumber ?? undefined)}
             lastId={photos.at(-1)?.id}
           />
         </Box>
@@ -33,7 +33,7 @@ export function PhotoStory({ card }: { card: Schema['PieceCard'] }) {
         <Box
           component="ol"
           aria-label="Photos by day"
-          sx={{ m: 0, p: 0, pb: 1, listStyle: 'none', display: 'flex', gap: 1, overflowX: 'auto' }}
+          sx={{ m: 0, p: 0, pb: 1, ml: -0.75, listStyle: 'none', display: 'flex', gap: 1, overflowX: 'auto' }}
         >
           {photos.map((photo) => (
             <li key={photo.id}>

@@ -14,13 +14,13 @@ import { newId } from '../kit/drafts';
 import { FileButton } from '../kit/FileButton';
 import { ProblemNotice } from '../kit/Notices';
 import { Chips } from '../look/Chips';
-import { momentWords, photoOf, type PhotoMoment } from './photos';
+import { momentWords, photoOf, type Taken } from './photos';
 
 interface Props {
   pieceId: string;
   tag: string;
   /** What it most likely shows now. */
-  shows: PhotoMoment;
+  shows: Taken;
   /** The last picture, laid faintly over the next. */
   lastId?: string;
 }

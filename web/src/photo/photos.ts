@@ -4,9 +4,9 @@ export type StoryPhoto = Schema['StoryPhoto'];
 export type PhotoMoment = StoryPhoto['shows'];
 
 /** What a picture may show, for whoever takes one; a look takes its own. */
-export const momentWords: Record<PhotoMoment, string> = {
+export const momentWords: Record<Exclude<PhotoMoment, 'LOOK'>, string> = {
   AS_HUNG: 'as it is hung',
-  LOOK: 'while it hangs',
+  HANGING: 'while it hangs',
   PULLED: 'at the pull',
   CUT_FACE: 'the cut face',
   STEAKS: 'the steaks',
@@ -14,15 +14,18 @@ export const momentWords: Record<PhotoMoment, string> = {
   OTHER: 'something else',
 };
 
+/** What a person says a picture shows. */
+export type Taken = keyof typeof momentWords;
+
 export const photoOf = (pieceId: string, id: string): string => `/api/pieces/${pieceId}/photos/${id}`;
 
 export const thumbnailOf = (pieceId: string, id: string): string => `${photoOf(pieceId, id)}?thumbnail=true`;
 
 /** What a picture most likely shows, as the piece stands. */
-export function likelyNow(state: Schema['PieceCard']['state'], dayNumber?: number): PhotoMoment {
+export function likelyNow(state: Schema['PieceCard']['state'], dayNumber?: number): Taken {
   switch (state) {
     case 'HANGING':
-      return dayNumber === 0 ? 'AS_HUNG' : 'LOOK';
+      return dayNumber === 0 ? 'AS_HUNG' : 'HANGING';
     case 'WAITING':
       return 'AS_HUNG';
     case 'PULLED':

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import type { Schema } from '../api/client';
 import { useBlend, useFirstBlend, useStock } from '../api/stock';
 import { DataTable } from '../kit/DataTable';
@@ -112,7 +113,6 @@ function Mixing({ first, packs }: { first: Schema['FirstBlend']; packs: Schema['
       </Form>
       <Box sx={{ display: 'grid', gap: 2, position: { md: 'sticky' }, top: 16 }} role="status">
         <ProblemNotice failure={blend.error} />
-        {blend.data ? <Mixed blend={blend.data} /> : <Typography>Say what there is to grind.</Typography>}
         {blend.data?.wants && text.bought.length === 0 && (
           <Wants
             wants={blend.data.wants}
@@ -124,6 +124,7 @@ function Mixing({ first, packs }: { first: Schema['FirstBlend']; packs: Schema['
             }
           />
         )}
+        {blend.data ? <Mixed blend={blend.data} /> : <Typography>Say what there is to grind.</Typography>}
         {blend.data && blend.data.parts.some(({ packId }) => packId) && (
           <MakeIt
             product="GRIND"
@@ -156,30 +157,43 @@ function Wants({
   );
 }
 
-/** A pack: whether it goes in, and what it is taken for. */
+/** A pack: whether it goes in, and what it is taken for until somebody says otherwise. */
 function PackShare({ name, left }: { name: string; left?: number }) {
   const units = useUnits();
+  const [open, setOpen] = useState(false);
   const { values, change } = useGroup<ShareText>();
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: 'auto minmax(0, 1fr) 100px 100px',
-        gap: 1.5,
-        alignItems: 'center',
-      }}
-    >
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, alignItems: 'center' }}>
       <Checkbox
         checked={Boolean(values.used)}
         onChange={(_, used) => change({ used })}
         slotProps={{ input: { 'aria-label': `Use ${name}` } }}
       />
-      <Typography>
+      <Typography sx={{ flex: '1 1 220px' }}>
         {name}
         {left !== undefined && `, ${units.weight(left)}`}
       </Typography>
-      <Share.Measure size="small" name="lean" label="Lean" ariaLabel={`Lean of ${name}`} of="percent" />
-      <Share.Measure size="small" name="crust" label="Crust" ariaLabel={`Crust of ${name}`} of="percent" />
+      {open ? (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '100px 100px', gap: 1.5 }}>
+          <Share.Measure size="small" name="lean" label="Lean" ariaLabel={`Lean of ${name}`} of="percent" />
+          <Share.Measure
+            size="small"
+            name="crust"
+            label="Crust"
+            ariaLabel={`Crust of ${name}`}
+            of="percent"
+          />
+        </Box>
+      ) : (
+        <Button
+          color="inherit"
+          size="small"
+          aria-label={`${name}: ${values.lean} % lean, ${values.crust} % crust; change`}
+          onClick={() => setOpen(true)}
+        >
+          {values.lean} % lean, {values.crust} % crust
+        </Button>
+      )}
     </Box>
   );
 }

@@ -25,11 +25,13 @@ interface Props {
   act: string;
   /** What is expected to come out. */
   expected?: string;
+  /** What is weighed, where nothing is done to it. */
+  out?: string;
   onMade: () => void;
 }
 
 /** What came out is weighed; what went in leaves its packs. */
-export function MakeIt({ product, sources, act, expected, onMade }: Props) {
+export function MakeIt({ product, sources, act, expected, out = 'What came out', onMade }: Props) {
   const units = useUnits();
   const navigate = useNavigate();
   const [id] = useState(newId);
@@ -64,7 +66,7 @@ export function MakeIt({ product, sources, act, expected, onMade }: Props) {
       onSubmit={() => make.mutate({})}
       sx={{ display: 'grid', gap: 1.5 }}
     >
-      <Out.Weight name="weight" label="What came out" required="Weigh what came out." big helper={expected} />
+      <Out.Weight name="weight" label={out} required="Weigh what came out." big helper={expected} />
       <Out.Text size="small" name="words" label="Note (optional)" most={400} />
       <Save
         busy={make.isPending}

@@ -88,6 +88,7 @@ export function Pot({ packs, product }: PotProps) {
       <MakeIt
         product={product}
         sources={used}
+        out={fat ? undefined : 'The jar weighs'}
         act={fat ? 'Keep the tallow' : 'Keep the jar'}
         onMade={() => undefined}
       />

@@ -70,8 +70,7 @@ class GameIT {
             idris.go("Receive");
             link(idris, "An animal comes in");
             idris.sees("An animal comes in");
-            assertThat(idris.button("Say when it was killed, its weight, where it goes"))
-                    .isDisabled();
+            assertThat(idris.button("Say when it was killed, where it goes")).isDisabled();
             idris.field("Game tag").fill("S-140");
             idris.field("Where, in words").fill("north ride");
             idris.fillMoment("Killed", ago(8));

@@ -46,6 +46,11 @@ final class House {
         return open("empty", false);
     }
 
+    /** A house nobody lives in yet, of people who think in pounds. */
+    static House abroad() {
+        return open("abroad", false);
+    }
+
     /** Maren's shop with nothing in it but what tests hang there; each leaves nothing to weigh. */
     static House shop() {
         return settled("shop");

@@ -171,7 +171,7 @@ class PlanningIT {
         assertThat(maren.button("Turned " + turns.get(0))).hasCount(0);
         maren.press("Move or skip: Turn " + turns.get(1));
         assertThat(maren.button("Skip it")).isDisabled();
-        maren.fill("Or why it is skipped", "looked at with its twin");
+        maren.fill("Why; needed to skip it", "looked at with its twin");
         maren.press("Skip it");
         assertThat(maren.button("Turned " + turns.get(1))).hasCount(0);
         maren.press("Turned " + turns.get(2));

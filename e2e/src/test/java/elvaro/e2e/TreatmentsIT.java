@@ -97,27 +97,28 @@ class TreatmentsIT {
             maren.field("How many sessions").fill("2");
             maren.press("Treat it");
             maren.reads("Cold smoke, beech, 2 sessions");
-            done(maren);
-            maren.reads("Measure the meat before each burst");
-            maren.field("The meat measures").first().fill("5");
-            done(maren);
+            maren.chip("no longer cold");
+            maren.press("Burst done");
             maren.reads("The meat is above 4");
-            maren.field("The meat measures").first().fill("3");
-            done(maren);
-            maren.reads("Meat at 3.0 °C."); // in the log
+            maren.chip("measured");
+            maren.field("The meat measures").fill("5");
+            maren.press("Burst done");
+            maren.reads("The meat is above 4");
+            maren.chip("feels cold");
+            maren.press("Burst done");
+            maren.reads("10 minutes of smoke so far");
+            maren.reads("Cold to the touch."); // in the log
+            maren.press("Start the timer: 10 min");
+            assertThat(maren.page.getByRole(AriaRole.TIMER)).containsText("9:5");
+            maren.press("Stop the timer");
+            maren.press("Done, and that was all of it");
+            maren.reads("20 minutes of smoke in all");
             org.assertj.core.api.Assertions.assertThat(maren.overflow()).isZero();
             org.assertj.core.api.Assertions.assertThat(AccessIT.faults(maren.page))
                     .isEmpty();
         } finally {
             throwAway(hand, piece);
         }
-    }
-
-    private static void done(Visitor maren) {
-        maren.page
-                .getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Done: Two bursts")))
-                .first()
-                .click();
     }
 
     @Test

@@ -63,6 +63,10 @@ final class Visitor implements AutoCloseable {
     }
 
     private Visitor(House house, int width, int height, ServiceWorkerPolicy installed) {
+        this(house, width, height, installed, "en-GB");
+    }
+
+    private Visitor(House house, int width, int height, ServiceWorkerPolicy installed, String locale) {
         address = house.address;
         PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
         context = BROWSER.newContext(new Browser.NewContextOptions()
@@ -71,7 +75,7 @@ final class Visitor implements AutoCloseable {
                 .setHasTouch(width < 1280)
                 .setReducedMotion(ReducedMotion.REDUCE)
                 .setServiceWorkers(installed)
-                .setLocale("en-GB"));
+                .setLocale(locale));
         page = context.newPage();
         page.onRequest(request -> {
             if (!request.url().startsWith(address) && !request.url().startsWith("data:")) {
@@ -90,6 +94,11 @@ final class Visitor implements AutoCloseable {
 
     static Visitor at(House house) {
         return new Visitor(house, 1280, 800);
+    }
+
+    /** One whose browser speaks American. */
+    static Visitor abroad(House house) {
+        return new Visitor(house, 1280, 800, ServiceWorkerPolicy.BLOCK, "en-US");
     }
 
     static Visitor withPhone(House house) {
@@ -216,14 +225,22 @@ final class Visitor implements AutoCloseable {
 
     void fillMoment(String label, LocalDateTime at) {
         fillDay(label, at.toLocalDate());
-        section(label, "Hours", at.format(DateTimeFormatter.ofPattern("HH")));
+        Locator half = part(label, "Meridiem");
+        boolean twelve = half.count() > 0;
+        section(label, "Hours", at.format(DateTimeFormatter.ofPattern(twelve ? "hh" : "HH")));
         section(label, "Minutes", at.format(DateTimeFormatter.ofPattern("mm")));
+        if (twelve) {
+            section(label, "Meridiem", at.getHour() < 12 ? "A" : "P");
+        }
+    }
+
+    private Locator part(String label, String part) {
+        return page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(label))
+                .getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName(part));
     }
 
     private void section(String label, String part, String typed) {
-        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(label))
-                .getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName(part))
-                .click();
+        part(label, part).click();
         page.keyboard().type(typed);
     }
 

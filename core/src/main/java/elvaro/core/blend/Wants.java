@@ -85,7 +85,7 @@ public record Wants(int there, int lean, int fat) {
         return there + lean + fat;
     }
 
-    /** As {@code 1.4 kg wants 5.2 kg of fresh lean: a batch of 6.6 kg.} */
+    /** As {@code 1.4 kg of trim and fat wants 5.2 kg of fresh lean: a batch of 6.6 kg.} */
     public String sentence() {
         List<String> more = new ArrayList<>();
         if (lean > 0) {
@@ -95,7 +95,8 @@ public record Wants(int there, int lean, int fat) {
             more.add(mass(fat) + " of fresh fat");
         }
         return more.isEmpty()
-                ? "%s is a batch as it is.".formatted(mass(there))
-                : "%s wants %s: a batch of %s.".formatted(mass(there), String.join(" and ", more), mass(grams()));
+                ? "%s of trim and fat is a batch as it is.".formatted(mass(there))
+                : "%s of trim and fat wants %s: a batch of %s."
+                        .formatted(mass(there), String.join(" and ", more), mass(grams()));
     }
 }

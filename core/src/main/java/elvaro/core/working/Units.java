@@ -52,7 +52,7 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency curr
         return switch (mass) {
             case KILOGRAM -> decimals(3, grams / 1000.0) + " kg";
             case GRAM -> decimals(0, grams) + " g";
-            case POUND -> decimals(3, grams / GRAMS_PER_POUND) + " lb";
+            case POUND -> decimals(poundDecimals(grams), grams / GRAMS_PER_POUND) + " lb";
             case POUND_AND_OUNCE -> {
                 long hundredths = Math.round(Math.abs(grams) / GRAMS_PER_OUNCE * 100);
                 yield "%s%d lb %s oz"
@@ -62,6 +62,12 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency curr
                                 decimals(2, hundredths % HUNDREDTHS_PER_POUND / 100.0));
             }
         };
+    }
+
+    /** Two, as scales in pounds show, where they are read again as the same gram; else three. */
+    private static int poundDecimals(long grams) {
+        double shown = Math.rint(grams / GRAMS_PER_POUND * 100) / 100;
+        return Math.round(shown * GRAMS_PER_POUND) == grams ? 2 : 3;
     }
 
     /** What prices are for one of: {@code kg} or {@code lb}. */

@@ -174,7 +174,7 @@ class BlendTest {
         assertThat(wants.grams()).isBetween(7000, 7020);
         assertThat(wants.lean()).as("65 parts of lean to 12 of fat").isCloseTo(5600 * 65 / 77, within(10));
         assertThat(elvaro.core.working.Units.PLAIN.sentence(wants.sentence()))
-                .isEqualTo("1400 g wants %d g of fresh lean and %d g of fresh fat: a batch of %d g."
+                .isEqualTo("1400 g of trim and fat wants %d g of fresh lean and %d g of fresh fat: a batch of %d g."
                         .formatted(wants.lean(), wants.fat(), wants.grams()));
         assertThat(Wants.of(List.of(new Stock("fresh", 1000, 0, 0.80, 0, false)), new Wanted(1000, 0.80, 0.05, 0.2)))
                 .hasValueSatisfying(as -> assertThat(as.grams()).isEqualTo(1000));

@@ -81,7 +81,7 @@ class DemoPhotos {
             photos.add(
                     piece.id(),
                     Scenario.id(random),
-                    day == 0 ? PhotoMoment.AS_HUNG : PhotoMoment.LOOK,
+                    day == 0 ? PhotoMoment.AS_HUNG : PhotoMoment.HANGING,
                     at.isAfter(Instant.now()) ? Instant.now() : at,
                     drawing(day, left, new Random(random.nextLong())));
         }

@@ -2,7 +2,9 @@ package elvaro.server.look;
 
 /** What a picture shows, in the order of a piece's life. */
 public enum PhotoMoment {
-    AS_HUNG("as it was hung"),
+    AS_HUNG("as hung"),
+    HANGING(""),
+    /** Goes with a look, which says what was seen. */
     LOOK("a look"),
     PULLED("at the pull"),
     CUT_FACE("the cut face"),

@@ -245,6 +245,12 @@ class ArchiveIT {
                                 Pictures.picture("jpg", 40, 30))
                         .statusCode())
                 .isEqualTo(204);
+        assertThat(client.bytes(
+                                "PUT",
+                                "/api/pieces/%s/photos/%s?shows=PLATE".formatted(piece, UUID.randomUUID()),
+                                Pictures.picture("jpg", 60, 40))
+                        .statusCode())
+                .isEqualTo(204);
         Map<String, Object> seal = Bodies.treatmentBody("FAT_SEAL");
         seal.put("coatGrams", 250);
         client.must(client.give(piece, seal));
@@ -254,10 +260,16 @@ class ArchiveIT {
         Carried.taken(house.client(), archive);
         Carried here = Carried.opened(Carried.from(house.client()));
         Carried before = Carried.opened(archive);
-        assertThat(photo(here)).isNotEmpty().isEqualTo(photo(before));
+        assertThat(photos(here)).hasSize(2).containsExactlyInAnyOrderElementsOf(photos(before));
 
         String moved = IdRemapping.here(house.person().workshopId(), UUID.fromString(piece))
                 .toString();
+        assertThat(house.client()
+                        .get("/api/pieces/%s/photos".formatted(moved))
+                        .body()
+                        .valueStream()
+                        .map(photo -> photo.path("label").asString()))
+                .containsExactlyInAnyOrder("a look", "on the plate");
         String treatment = house.client().given(moved).path("id").asString();
         house.client()
                 .must(house.client()
@@ -274,12 +286,11 @@ class ArchiveIT {
                 .hasSize(2);
     }
 
-    private static byte[] photo(Carried carried) {
+    private static List<String> photos(Carried carried) {
         return carried.entries().entrySet().stream()
                 .filter(entry -> entry.getKey().startsWith("photos/"))
-                .map(Map.Entry::getValue)
-                .findFirst()
-                .orElse(new byte[0]);
+                .map(entry -> java.util.Base64.getEncoder().encodeToString(entry.getValue()))
+                .toList();
     }
 
     @Test

@@ -44,8 +44,8 @@ class PhotoIT {
         List<String> halves = client.hangAgo(20, client.chamber("Room", 100_000), 35, 4000, 4000);
         String piece = halves.get(0);
         take(client, piece, "AS_HUNG", 20);
-        String dayFourteen = take(client, piece, "LOOK", 6);
-        String twin = take(client, halves.get(1), "LOOK", 5);
+        String dayFourteen = take(client, piece, "HANGING", 6);
+        String twin = take(client, halves.get(1), "HANGING", 5);
         client.must(client.write(piece, Bodies.entry("WEIGHED", 3600)));
         String look = UUID.randomUUID().toString();
         client.must(client.put("/api/pieces/%s/looks/%s".formatted(piece, look), Bodies.lookBody()));
@@ -57,7 +57,7 @@ class PhotoIT {
                 .isEqualTo(204);
         JsonNode told = story(client, piece);
         assertThat(told.valueStream().map(photo -> photo.path("day").asInt())).containsExactly(0, 14, 20);
-        assertThat(told.at("/0/label").asString()).isEqualTo("as it was hung");
+        assertThat(told.at("/0/label").asString()).isEqualTo("as hung");
         assertThat(told.at("/0/grams").asInt()).isEqualTo(4000);
         assertThat(told.at("/2/grams").asInt()).isEqualTo(3600);
         assertThat(told.at("/2/seen").asString()).contains("dark red");
