@@ -37,29 +37,9 @@ class PracticesIT {
                 .check();
     }
 
-    private static void open(Visitor owner, String tag) {
-        owner.page
-                .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find"))
-                .fill(tag);
-        owner.page
-                .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(tag))
-                .first()
-                .click();
-        owner.sees(tag);
-    }
-
-    /** Whatever is asked about the weight is answered: it is what the scale showed. */
     private static void pull(Visitor owner, String tag, String pounds) {
-        open(owner, tag);
-        owner.press("Pull");
-        owner.fill("Weight at the pull", pounds);
-        owner.press("Pull it");
-        Locator cut = owner.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cut it"));
-        cut.or(owner.page.getByRole(AriaRole.ALERTDIALOG)).first().waitFor();
-        if (!cut.isVisible()) {
-            owner.keep();
-        }
-        cut.click();
+        owner.finds(tag);
+        owner.takesDown(pounds).click();
         owner.sees("Bench, " + tag);
     }
 
@@ -158,18 +138,18 @@ class PracticesIT {
             owner.press("Hang it");
             owner.reads("and is made for 40 lb");
 
-            open(owner, "2A");
+            owner.finds("2A");
             owner.opens("/look?piece=" + owner.page.url().replaceAll(".*/", ""));
             owner.chip("brown");
             owner.chip("dry");
             owner.chip("bread or yeast");
             owner.press("Keep the look");
             owner.reads("Carry on");
-            open(owner, "2A");
+            owner.finds("2A");
             owner.press("Take a photo");
             owner.chip("while it hangs");
             owner.page
-                    .getByLabel("Photo of 2A")
+                    .getByLabel("Photo of 2A", new Page.GetByLabelOptions().setExact(true))
                     .setInputFiles(new FilePayload("2a.png", "image/png", LookingIT.picture()));
             assertThat(owner.page
                             .getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Photos by day"))
@@ -204,15 +184,7 @@ class PracticesIT {
             owner.reads("day 8 of 8");
             String address = owner.page.url();
             link(owner, "Take it down and weigh it");
-            owner.press("Pull");
-            owner.fill("Weight at the pull", "104");
-            owner.press("Pull it");
-            Locator cut = owner.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cut it"));
-            cut.or(owner.page.getByRole(AriaRole.ALERTDIALOG)).first().waitFor();
-            if (!cut.isVisible()) {
-                owner.keep();
-            }
-            cut.waitFor();
+            owner.takesDown("104");
             owner.page.navigate(address);
             cutOff(owner, "Left haunch", "14.5");
             owner.page

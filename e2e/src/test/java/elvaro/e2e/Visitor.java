@@ -273,6 +273,30 @@ final class Visitor implements AutoCloseable {
                 .click();
     }
 
+    /** Opens a piece by its tag, from anywhere. */
+    void finds(String tag) {
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find"))
+                .fill(tag);
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(tag))
+                .first()
+                .click();
+        sees(tag);
+    }
+
+    /** Takes down the piece that is open; whatever is asked about the weight, it is what the scale showed. */
+    Locator takesDown(String weight) {
+        press("Pull");
+        fill("Weight at the pull", weight);
+        press("Pull it");
+        Locator cut = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cut it"));
+        cut.or(page.getByRole(AriaRole.ALERTDIALOG)).first().waitFor();
+        if (!cut.isVisible()) {
+            keep();
+        }
+        cut.waitFor();
+        return cut;
+    }
+
     /** Keeps a value that was asked about. */
     void keep() {
         page.getByRole(AriaRole.ALERTDIALOG)

@@ -107,7 +107,7 @@ class WholePathIT {
         owner.keep();
         owner.reads("2A: 4.700 kg saved");
         owner.press("Close");
-        open(owner, "2A");
+        owner.finds("2A");
         owner.press("Correct Weighed 4.700 kg");
         owner.fill("Weight on the scale", "4.72");
         owner.press("Save weight");
@@ -118,19 +118,8 @@ class WholePathIT {
         owner.reads("Taken back");
     }
 
-    private static void open(Visitor owner, String tag) {
-        owner.page
-                .getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find"))
-                .fill(tag);
-        owner.page
-                .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(tag))
-                .first()
-                .click();
-        owner.sees(tag);
-    }
-
     private static void cut(Visitor owner, String tag, String aged, String steak, String trim, String discard) {
-        open(owner, tag);
+        owner.finds(tag);
         owner.press("Pull");
         owner.fill("Weight at the pull", aged);
         owner.press("Pull it");

@@ -132,6 +132,11 @@ public class HangingService {
                 .flatMap(piece -> Doubt.ofContact(piece.method(), piece.contactPercent() / 100.0).stream())
                 .distinct()
                 .forEach(doubt -> questions.add(Question.confirm(doubt.id(), "contactPercent", doubt.sentence())));
+        form.pieces().stream()
+                .flatMap(piece -> Stream.ofNullable(piece.targetDays()))
+                .flatMap(days -> Doubt.ofLength(days).stream())
+                .distinct()
+                .forEach(doubt -> questions.add(Question.confirm(doubt.id(), "targetDays", doubt.sentence())));
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions);
         make(lot, form, where);
         decisions.keep(lotId, null, settled);

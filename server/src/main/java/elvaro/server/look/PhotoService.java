@@ -4,11 +4,11 @@ import elvaro.core.inspection.Rule;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.schedule.DayNumber;
 import elvaro.server.forecast.Figures;
-import elvaro.server.hanging.PieceCard;
 import elvaro.server.hanging.PieceQueries;
 import elvaro.server.look.LookRepository.PhotoRow;
 import elvaro.server.look.StoryPhoto.Twin;
 import elvaro.server.piece.Piece;
+import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceWriter;
 import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
@@ -23,6 +23,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -42,6 +43,7 @@ class PhotoService {
     private final PieceWriter writer;
     private final LookRepository looks;
     private final LookService looked;
+    private final PieceReader reader;
     private final PieceQueries pieces;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
@@ -52,6 +54,7 @@ class PhotoService {
             PieceWriter writer,
             LookRepository looks,
             LookService looked,
+            PieceReader reader,
             PieceQueries pieces,
             WorkshopService workshops,
             CurrentWorkshop current,
@@ -60,6 +63,7 @@ class PhotoService {
         this.writer = writer;
         this.looks = looks;
         this.looked = looked;
+        this.reader = reader;
         this.pieces = pieces;
         this.workshops = workshops;
         this.current = current;
@@ -100,13 +104,13 @@ class PhotoService {
     @Transactional(readOnly = true)
     List<StoryPhoto> story(UUID pieceId) {
         Piece piece = pieces.find(pieceId);
-        List<UUID> lot =
-                pieces.ofLot(piece.lot().id()).stream().map(PieceCard::id).toList();
-        List<PhotoRow> rows = looks.photosOfAny(lot);
+        Map<UUID, Piece> lot =
+                reader.ofLot(piece.lot().id()).stream().collect(Collectors.toMap(Piece::id, Function.identity()));
+        List<PhotoRow> rows = looks.photosOfAny(lot.keySet());
         if (rows.stream().noneMatch(row -> row.pieceId().equals(pieceId))) {
             return List.of();
         }
-        Map<UUID, List<Taken>> taken = taken(rows);
+        Map<UUID, List<Taken>> taken = taken(rows, lot);
         Figures figures = pieces.figures(List.of(pieceId)).get(0);
         Map<UUID, LookView> views = looked.of(pieceId).stream()
                 .filter(LookView::stands)
@@ -122,11 +126,11 @@ class PhotoService {
     private record Taken(
             PhotoRow row, String tag, Instant at, @Nullable Long day) {}
 
-    private Map<UUID, List<Taken>> taken(List<PhotoRow> rows) {
+    private Map<UUID, List<Taken>> taken(List<PhotoRow> rows, Map<UUID, Piece> lot) {
         HouseClock house = workshops.mine().clock();
         Map<UUID, List<Taken>> taken = new HashMap<>();
         for (PhotoRow row : rows) {
-            Piece piece = pieces.find(row.pieceId());
+            Piece piece = Objects.requireNonNull(lot.get(row.pieceId()));
             Long day = piece.hungOn()
                     .map(hung -> DayNumber.of(hung, house.day(row.at())))
                     .filter(number -> number >= 0)

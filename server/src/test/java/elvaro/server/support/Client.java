@@ -377,7 +377,9 @@ public final class Client {
             piece.put("targetDays", days);
             piece.put("method", method);
         });
-        must(post("/api/lots/" + lot + "/pieces", Map.of("pieces", pieces, "answers", Map.of("method-chamber", ""))));
+        must(post(
+                "/api/lots/" + lot + "/pieces",
+                Map.of("pieces", pieces, "answers", Map.of("method-chamber", "", "experiment", ""))));
         return pieces.stream().map(piece -> String.valueOf(piece.get("id"))).toList();
     }
 
