@@ -67,12 +67,13 @@ class SessionController {
      */
     record FirstGuess(String currency, Measures measures) {
         static FirstGuess of(Locale device) {
-            String currency;
+            Currency usual = null;
             try {
-                currency = Currency.getInstance(device).getCurrencyCode();
+                usual = Currency.getInstance(device); // null where no money is used, as in Antarctica
             } catch (IllegalArgumentException noCountry) {
-                currency = "EUR";
+                // The device says a language alone.
             }
+            String currency = usual == null ? "EUR" : usual.getCurrencyCode();
             return new FirstGuess(currency, Measures.usualIn(device));
         }
     }

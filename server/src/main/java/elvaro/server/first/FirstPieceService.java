@@ -72,6 +72,10 @@ class FirstPieceService {
             throw Refusal.conflict(
                     "not-first", "There are chambers here already. Receive the meat and hang it in one.");
         }
+        if (form.half() != null && form.count() != null && form.count() > 1) {
+            throw Refusal.wrong(
+                    "half-a-batch", "count", "A batch is hung whole. Cut one piece in two, or hang the batch.");
+        }
         if (!again) {
             chambers.put(chamber(form));
         }

@@ -185,7 +185,11 @@ public class LogService {
         for (LogEntry untrimmed : all) {
             if (rest > 0 && untrimmed.untrimmed() && !replaced.contains(untrimmed.id())) {
                 int taken = Math.min(rest, untrimmed.grams());
-                lessen(piece, Ids.after(entryId, untrimmed.id().toString()), untrimmed, untrimmed.grams() - taken);
+                if (taken < untrimmed.grams()) {
+                    lessen(piece, entryId, untrimmed, untrimmed.grams() - taken);
+                } else {
+                    takeAway(piece, entryId, untrimmed, all);
+                }
                 rest -= taken;
             }
         }
@@ -209,21 +213,35 @@ public class LogService {
         }
     }
 
-    /** What is left of an untrimmed pile; nothing takes it back. */
-    private void lessen(Piece piece, UUID id, LogEntry pile, int left) {
-        LogFact fact = left > 0
-                ? new LogFact(
-                        id,
-                        pile.id(),
-                        LogFactKind.PILE,
-                        pile.happenedAt(),
-                        left,
-                        pile.stream(),
-                        pile.steaks(),
-                        null,
-                        false)
-                : new LogFact(id, pile.id(), LogFactKind.TAKEN_BACK, now(), 0, null);
-        append(piece, fact, "Thawed to be cleaned", left > 0 ? pile.pile() : null, left > 0);
+    /** So much is left of an untrimmed pile. */
+    private void lessen(Piece piece, UUID entryId, LogEntry pile, int left) {
+        LogFact fact = new LogFact(
+                Ids.after(entryId, pile.id().toString()),
+                pile.id(),
+                LogFactKind.PILE,
+                pile.happenedAt(),
+                left,
+                pile.stream(),
+                pile.steaks(),
+                null,
+                false);
+        append(piece, fact, "Thawed to be cleaned", pile.pile(), true);
+    }
+
+    /** Nothing is left of it: taken back with all it corrected, since what a correction that is taken back corrected comes back. */
+    private void takeAway(Piece piece, UUID entryId, LogEntry pile, List<LogEntry> all) {
+        UUID next = pile.id();
+        while (next != null) {
+            LogFact fact =
+                    new LogFact(Ids.after(entryId, next.toString()), next, LogFactKind.TAKEN_BACK, now(), 0, null);
+            append(piece, fact, "Thawed to be cleaned", null, false);
+            UUID gone = next;
+            next = all.stream()
+                    .filter(entry -> entry.id().equals(gone))
+                    .findFirst()
+                    .map(LogEntry::correctsId)
+                    .orElse(null);
+        }
     }
 
     private void append(Piece piece, LogFact fact, String words, @Nullable String pile, boolean untrimmed) {

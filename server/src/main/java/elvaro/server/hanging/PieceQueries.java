@@ -350,6 +350,11 @@ public class PieceQueries {
         return pieces.uncutLots();
     }
 
+    /** The pieces of a lot, without their figures. */
+    public List<Piece> allOfLot(UUID lotId) {
+        return pieces.ofLot(lotId);
+    }
+
     /** What the pieces of a lot weighed when they were cut from it. */
     public int cutFrom(UUID lotId) {
         return pieces.ofLot(lotId).stream()

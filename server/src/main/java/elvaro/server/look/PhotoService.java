@@ -8,7 +8,6 @@ import elvaro.server.hanging.PieceQueries;
 import elvaro.server.look.LookRepository.PhotoRow;
 import elvaro.server.look.StoryPhoto.Twin;
 import elvaro.server.piece.Piece;
-import elvaro.server.piece.PieceReader;
 import elvaro.server.piece.PieceWriter;
 import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
@@ -43,7 +42,6 @@ class PhotoService {
     private final PieceWriter writer;
     private final LookRepository looks;
     private final LookService looked;
-    private final PieceReader reader;
     private final PieceQueries pieces;
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
@@ -54,7 +52,6 @@ class PhotoService {
             PieceWriter writer,
             LookRepository looks,
             LookService looked,
-            PieceReader reader,
             PieceQueries pieces,
             WorkshopService workshops,
             CurrentWorkshop current,
@@ -63,7 +60,6 @@ class PhotoService {
         this.writer = writer;
         this.looks = looks;
         this.looked = looked;
-        this.reader = reader;
         this.pieces = pieces;
         this.workshops = workshops;
         this.current = current;
@@ -105,7 +101,7 @@ class PhotoService {
     List<StoryPhoto> story(UUID pieceId) {
         Piece piece = pieces.find(pieceId);
         Map<UUID, Piece> lot =
-                reader.ofLot(piece.lot().id()).stream().collect(Collectors.toMap(Piece::id, Function.identity()));
+                pieces.allOfLot(piece.lot().id()).stream().collect(Collectors.toMap(Piece::id, Function.identity()));
         List<PhotoRow> rows = looks.photosOfAny(lot.keySet());
         if (rows.stream().noneMatch(row -> row.pieceId().equals(pieceId))) {
             return List.of();

@@ -11,9 +11,12 @@ import static org.mockito.Mockito.verify;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.LogFact;
 import elvaro.core.ledger.LogFact.LogFactKind;
+import elvaro.core.ledger.PieceLog;
+import elvaro.core.ledger.Piles;
 import elvaro.core.ledger.Stream;
 import elvaro.core.question.Question;
 import elvaro.server.forecast.SurpriseCheck;
+import elvaro.server.hanging.LogService.CleanPile;
 import elvaro.server.lot.DecisionService;
 import elvaro.server.lot.Lot;
 import elvaro.server.piece.LogEntry;
@@ -36,6 +39,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -233,5 +237,33 @@ class LogServiceTest {
         lenient().when(entries.ofPiece(PIECE)).thenReturn(List.of(wrong, right));
         EntryForm again = new EntryForm(LogFactKind.WEIGHED, 7_400, null, "", null, wrong.id(), Map.of());
         assertThat(refused(again).type()).isEqualTo("corrected-already");
+    }
+
+    /** Two bags of one untrimmed pile of 3000 g; each gives steak and bone, the rest drips. */
+    @Test
+    void bag_by_bag_an_untrimmed_pile_goes_onto_what_it_gave_and_goes_on_adding_up() {
+        List<LogEntry> all = new ArrayList<>();
+        all.add(new LogEntry(
+                PIECE,
+                new LogFact(UUID.randomUUID(), null, LogFactKind.PILE, NOW, 3000, Stream.STEAK),
+                "",
+                NOW,
+                UUID.randomUUID(),
+                "haunch",
+                true));
+        lenient().when(entries.ofPiece(PIECE)).thenAnswer(asked -> List.copyOf(all));
+        lenient().doAnswer(kept -> all.add(kept.getArgument(1))).when(log).append(any(), any());
+        List<CleanPile> gave = List.of(
+                new CleanPile(Stream.STEAK, 1100, 0, null, null), new CleanPile(Stream.BONE, 400, null, null, null));
+        service.clean(PIECE, UUID.randomUUID(), 1500, gave);
+        assertThat(piles(all)).isEqualTo(Piles.of(2600, 0, 0, 400, 0));
+        service.clean(PIECE, UUID.randomUUID(), 1500, gave);
+        assertThat(piles(all)).as("all of it is cleaned").isEqualTo(Piles.of(2200, 0, 0, 800, 0));
+        Refusal more = catchThrowableOfType(Refusal.class, () -> service.clean(PIECE, UUID.randomUUID(), 500, gave));
+        assertThat(more.type()).isEqualTo("nothing-untrimmed");
+    }
+
+    private static Piles piles(List<LogEntry> all) {
+        return PieceLog.of(8000, all.stream().map(LogEntry::fact).toList()).piles();
     }
 }
