@@ -222,7 +222,7 @@ function Facts({ piece }: { piece: PieceView }) {
         note={
           piece.cost.total == null
             ? `nobody wrote down what the lot cost; ${units.money(piece.cost.besides)} besides the meat`
-            : 'meat, bag, chamber, energy, labour'
+            : `bag, chamber, energy and labour add ${units.pricePer(piece.cost.besidesPerKg)} to the price of the meat`
         }
         working={working('Landed cost')}
       >

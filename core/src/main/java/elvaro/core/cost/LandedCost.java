@@ -75,6 +75,15 @@ public record LandedCost(@Nullable Double meat, double consumables, double chamb
         return consumables + chamber + energy + labour;
     }
 
+    /**
+     * What ageing adds to the price paid for the meat as it was bought.
+     *
+     * @param greenGrams above 0
+     */
+    public double besidesPerKilogram(int greenGrams) {
+        return besides() / greenGrams * 1000;
+    }
+
     public Working working() {
         return new Working(
                 "Landed cost",

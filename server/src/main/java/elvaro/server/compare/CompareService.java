@@ -60,7 +60,11 @@ public class CompareService {
                 .map(figures -> new ColumnView(
                         pieces.card(figures),
                         LedgerView.of(figures.ledger()),
-                        CostView.of(figures.landed(), figures.steak(), settings)))
+                        CostView.of(
+                                figures.landed(),
+                                figures.steak(),
+                                figures.ledger().green(),
+                                settings)))
                 .toList();
         return new CompareView(columns, marks(distinct, found));
     }

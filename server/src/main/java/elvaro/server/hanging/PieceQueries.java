@@ -128,7 +128,7 @@ public class PieceQueries {
                 piece.benchOrder().orElse(null),
                 perDay,
                 LedgerView.of(worked.ledger()),
-                CostView.of(worked.landed(), worked.steak(), settings),
+                CostView.of(worked.landed(), worked.steak(), worked.ledger().green(), settings),
                 neighbours.beside(piece),
                 piece.chamber()
                         .flatMap(chest -> IceView.of(piece, pieces.loadOf(chest.id())))

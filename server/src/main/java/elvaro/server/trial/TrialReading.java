@@ -251,7 +251,7 @@ class TrialReading {
                 pieces.card(figures),
                 trial.blocks().getOrDefault(piece.id(), ""),
                 LedgerView.of(figures.ledger()),
-                CostView.of(figures.landed(), figures.steak(), settings),
+                CostView.of(figures.landed(), figures.steak(), figures.ledger().green(), settings),
                 figures.log().weighings().stream()
                         .map(net -> new ArmWeighing(
                                 Math.max(0, Duration.between(hungAt, net.at()).toSeconds() / 86_400.0),

@@ -131,7 +131,7 @@ class LabelIT {
                         pdf(client, labels(packs, LabelSize.THERMAL_100_50)).toString(),
                         "-"))
                 .as("by the pound, for the same money")
-                .contains("2.721 lb, €%.2f/lb, €%.2f".formatted(perKg * 0.45359237, perKg * 1.234));
+                .contains("2.72 lb, €%.2f/lb, €%.2f".formatted(perKg * 0.45359237, perKg * 1.234));
     }
 
     @Test
