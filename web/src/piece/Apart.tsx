@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
@@ -71,15 +72,19 @@ export function Apart({ piece }: { piece: PieceView }) {
               Weigh each of them. Each is a piece of its own from now on, with its share of what was hung and
               of what it lost so far.
             </Typography>
-            {form.values.things.map((each, index) => (
-              <Of.Weight
-                key={each.id}
-                name={`things.${index}.weight`}
-                label={`Number ${index + 1}`}
-                required="Weigh each of them."
-                autoFocus={index === 0}
-              />
-            ))}
+            <Box
+              sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))', gap: 2 }}
+            >
+              {form.values.things.map((each, index) => (
+                <Of.Weight
+                  key={each.id}
+                  name={`things.${index}.weight`}
+                  label={`Number ${index + 1}`}
+                  required="Weigh each of them."
+                  autoFocus={index === 0}
+                />
+              ))}
+            </Box>
             <Save busy={apart.isPending} failure={apart.error}>
               Take apart
             </Save>

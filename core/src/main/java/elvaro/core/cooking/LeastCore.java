@@ -2,6 +2,7 @@ package elvaro.core.cooking;
 
 import static elvaro.core.working.Quantity.temperature;
 
+import elvaro.core.caution.Caution;
 import elvaro.core.cut.Species;
 import java.util.Optional;
 
@@ -9,12 +10,13 @@ import java.util.Optional;
 public final class LeastCore {
     public static final String FOR_WHOM =
             "Below it, eating is each one's own informed choice, and never for the pregnant,"
-                    + " the very young or old, or anybody whose defences are weak. Local law and a licensed practitioner decide.";
+                    + " the very young or old, or anybody whose defences are weak.";
 
     /** For tasters, whom it must not tell what lies before them. */
     public static final String ABOUT_THIS_TABLE = "What is served here is cooked to a core below official advice. "
             + FOR_WHOM
-            + " If you are one of them, do not taste; say so to your host.";
+            + " If you are one of them, do not taste; say so to your host. "
+            + Caution.LAW;
 
     private LeastCore() {}
 

@@ -54,7 +54,7 @@ public record OtherDay(int days, double steakGrams, Optional<Double> minor, Opti
         if (days > 0) {
             return "%s longer costs %s%s%s.".formatted(length(), what, worth, gain());
         }
-        return "%s earlier keeps %s%s%s.".formatted(length(), what, worth, gain());
+        return "%s earlier saves %s%s%s.".formatted(length(), what, worth, gain());
     }
 
     private String length() {

@@ -4,6 +4,7 @@ import static elvaro.core.working.Units.PLAIN;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.core.caution.Caution;
 import elvaro.core.cooking.CookAlike.Probe;
 import elvaro.core.cooking.CookAlike.Sample;
 import elvaro.core.cooking.CookAlike.Timing;
@@ -87,7 +88,8 @@ class CookingTest {
         assertThat(LeastCore.caution(Species.BEEF, 63)).isEmpty();
         assertThat(PLAIN.sentence(LeastCore.caution(Species.BEEF, 55).orElseThrow()))
                 .contains("63 °C", "three minutes' rest", "pregnant", "very young or old")
-                .doesNotContain("safe");
+                .doesNotContain("safe", Caution.LAW);
+        assertThat(LeastCore.ABOUT_THIS_TABLE).endsWith(Caution.LAW);
         assertThat(LeastCore.caution(Species.WATERFOWL, 73)).isPresent();
     }
 }

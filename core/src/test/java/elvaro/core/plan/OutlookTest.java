@@ -74,7 +74,7 @@ class OutlookTest {
     }
 
     @Test
-    void a_week_longer_costs_the_steak_of_seven_days_and_a_day_earlier_keeps_one() {
+    void a_week_longer_costs_the_steak_of_seven_days_and_a_day_earlier_saves_one() {
         List<Outlook.OutlookDay> days = of(6000, PriceByAge.NONE).days(60);
         OtherDay week = OtherDay.of(days, 6000, 28, 35);
         double steak = (days.get(35).section().steak() - days.get(28).section().steak()) * 6000;
@@ -89,7 +89,7 @@ class OutlookTest {
                 .matches("A week longer costs \\d+ g of steak, about [\\d.]+(; tenderness .*)?\\.");
         assertThat(elvaro.core.working.Units.PLAIN.sentence(
                         OtherDay.of(days, 6000, 10, 9).sentence()))
-                .startsWith("A day earlier keeps ")
+                .startsWith("A day earlier saves ")
                 .contains("of what it can reach");
     }
 
