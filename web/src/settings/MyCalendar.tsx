@@ -19,7 +19,7 @@ export function MyCalendar() {
   return (
     <Part
       title="Calendar"
-      about="Weighings, turning, looking, pulls and purchases as calendar events. A calendar program can read them from a private address; whoever knows it can read them too."
+      about="Weighings, turning, looking, pulls and purchases as calendar events. What is late stands on today; what cannot wait has a reminder. A calendar program can read them from a private address; whoever knows it can read them too."
     >
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button variant="outlined" component="a" href="/api/calendar.ics" download>

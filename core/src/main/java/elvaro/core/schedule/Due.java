@@ -27,6 +27,11 @@ public record Due(Work work, LocalDate on, Optional<LocalDate> plannedOn) {
         return ChronoUnit.DAYS.between(on, today);
     }
 
+    /** The day it stands on: what is past its own stands on today until it is done. */
+    public LocalDate standsOn(LocalDate today) {
+        return on.isBefore(today) ? today : on;
+    }
+
     /** Whether it is put before people today. */
     public boolean isShown(LocalDate today) {
         return !on.isAfter(today.plusDays(work.noticeDays()));

@@ -12,6 +12,7 @@ import static elvaro.core.ledger.LogFact.LogFactKind.WITHDRAWN;
 
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.working.Quantity;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -51,6 +52,9 @@ public enum Work {
     WEIGH("Weigh", "", "A weight shows how fast it dries and puts the forecast right.", WorkPlace.SCALE, WEIGHED),
     TURN("Turn", "Turned", "The side it lies on gets no air and stays wet.", WorkPlace.HERE, TURNED, RETIED, MOVED),
     LOOK("Look", "", "What is seen early is cut away small.", WorkPlace.LOOK);
+
+    private static final Duration MORNING = Duration.ofHours(8);
+    private static final Duration EVENING_BEFORE = Duration.ofHours(-6);
 
     /** A purchase is put before people so many days before it is to hang. */
     private static final int DAYS_TO_BUY = 3;
@@ -120,6 +124,19 @@ public enum Work {
     /** How many days before its own it is shown among what is to be done. */
     public int noticeDays() {
         return this == BUY ? DAYS_TO_BUY : 0;
+    }
+
+    /**
+     * When a calendar reminds of it, counted from the midnight its day begins with. What comes round every few days reminds
+     * nobody by itself: a room full of it would ring all morning.
+     */
+    public List<Duration> reminders() {
+        return switch (this) {
+            case STOP, PULL_OVERDUE, DECIDE, RESEAL, REST, TREAT, CHANGE_ICE -> List.of(MORNING);
+            case PULL -> List.of(EVENING_BEFORE, MORNING);
+            case BUY -> List.of(MORNING.minusDays(DAYS_TO_BUY), MORNING);
+            case TRIM, CUT, HANG, WEIGH, TURN, LOOK -> List.of();
+        };
     }
 
     /**

@@ -40,6 +40,7 @@ class ArchiveFormat {
             "account",
             "air_hour",
             "air_source",
+            "calendar_event",
             "calendar_feed",
             "chain_checkpoint",
             "chain_form",

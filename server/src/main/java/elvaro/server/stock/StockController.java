@@ -1,5 +1,6 @@
 package elvaro.server.stock;
 
+import elvaro.server.shared.HouseAddress;
 import elvaro.server.stock.Blending.BlendView;
 import elvaro.server.stock.Blending.FirstBlend;
 import elvaro.server.stock.StockView.PackStory;
@@ -22,7 +23,6 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 @RestController
 class StockController {
@@ -165,15 +165,11 @@ class StockController {
 
     @GetMapping(path = "/api/labels", produces = MediaType.APPLICATION_PDF_VALUE)
     byte[] labels(@RequestParam List<UUID> packs, @RequestParam LabelSize size) {
-        return labels.ofPacks(packs, size, address());
+        return labels.ofPacks(packs, size, HouseAddress.now());
     }
 
     @GetMapping(path = "/api/pieces/{pieceId}/hang-tag", produces = MediaType.APPLICATION_PDF_VALUE)
     byte[] tag(@PathVariable UUID pieceId, @RequestParam LabelSize size) {
-        return labels.ofPiece(pieceId, size, address());
-    }
-
-    private static String address() {
-        return ServletUriComponentsBuilder.fromCurrentContextPath().toUriString();
+        return labels.ofPiece(pieceId, size, HouseAddress.now());
     }
 }

@@ -1,9 +1,12 @@
 package elvaro.server.task;
 
 import elvaro.server.settings.WorkshopService;
+import elvaro.server.shared.HouseAddress;
+import elvaro.server.shared.Sha256;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -91,20 +94,22 @@ class TaskController {
     /** The calendar as a file. */
     @GetMapping("/api/calendar.ics")
     ResponseEntity<String> file() {
-        return answer(calendar.write());
+        return answer(calendar.write(HouseAddress.now()));
     }
 
     /** The calendar for a program that subscribes to it: whoever knows the address reads it. */
     @GetMapping("/calendar/{token}.ics")
     ResponseEntity<String> subscribed(@PathVariable String token) {
-        return answer(feeds.asOwner(token, calendar::write));
+        return answer(feeds.asOwner(token, () -> calendar.write(HouseAddress.now())));
     }
 
+    /** With a name for what it says: a program that has read it already is told so in a word (304). */
     private static ResponseEntity<String> answer(String text) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_TYPE, CALENDAR)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"elvaro.ics\"")
-                .header(HttpHeaders.CACHE_CONTROL, "private, no-store")
+                .header(HttpHeaders.CACHE_CONTROL, "private, no-cache")
+                .eTag(Sha256.of(text.getBytes(StandardCharsets.UTF_8)))
                 .body(text);
     }
 }

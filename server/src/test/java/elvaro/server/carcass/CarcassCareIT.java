@@ -37,7 +37,9 @@ class CarcassCareIT {
     }
 
     private static Map<String, Object> deer(Client client, int grams) {
-        return carcassBody(client.chamber("Larder " + id().substring(0, 4), 300_000), grams);
+        Map<String, Object> deer = carcassBody(client.chamber("Larder " + id().substring(0, 4), 300_000), grams);
+        deer.put("hungOn", today().toString()); // When it was killed may have been yesterday.
+        return deer;
     }
 
     private static String takenDown(Client client, int grams) {

@@ -27,15 +27,15 @@ class ForecastIT {
     /** A striploin of 6 kg hung so many days ago. */
     private static String hungAgo(Client client, String chamber, int days) {
         String lot = UUID.randomUUID().toString();
-        Instant hung = Instant.now().minus(days, ChronoUnit.DAYS);
+        String hung = Bodies.today().minusDays(days).toString();
         Map<String, Object> received = Bodies.lotBody(lot, 6000);
         received.put("cutCode", "strip");
         received.put("boneIn", false);
-        received.put("receivedOn", hung.toString().substring(0, 10));
+        received.put("receivedOn", hung);
         client.must(client.post("/api/lots", received));
         String piece = UUID.randomUUID().toString();
         Map<String, Object> body = Bodies.hangBody(piece, chamber, 6000);
-        body.put("hungOn", hung.toString().substring(0, 10));
+        body.put("hungOn", hung);
         body.put("targetDays", 42);
         client.must(client.post("/api/lots/" + lot + "/pieces", Map.of("pieces", List.of(body), "answers", Map.of())));
         return piece;

@@ -2,10 +2,6 @@ package elvaro.server.task;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import biweekly.Biweekly;
-import biweekly.ICalendar;
-import biweekly.component.VEvent;
-import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -134,88 +130,5 @@ class TaskIT {
         Map<String, Object> done = decision(client, piece, "TURN", 7, "DONE");
         assertThat(client.put(path, done).status()).isEqualTo(204);
         assertThat(client.put(path, done).status()).isEqualTo(204);
-    }
-
-    /** Read back by a library that had no part in writing it (biweekly). */
-    @Test
-    void the_calendar_is_read_by_another_program_as_it_was_meant(Someone owner) {
-        Client client = owner.client();
-        String piece = client.hangToday(client.chamber("Cabinet, upper", 50_000), 28, 6000)
-                .get(0);
-        String plan = UUID.randomUUID().toString();
-        Map<String, Object> wish = Bodies.planBody(
-                plan, client.get("/api/chambers").body().get(0).path("id").asString());
-        wish.put("name", "Supper; for Ødegård, \"24\"");
-        client.must(client.put("/api/plans/" + plan, wish));
-        String text = client.text("/api/calendar.ics");
-        ICalendar calendar = Biweekly.parse(text).first();
-        List<VEvent> events = calendar.getEvents();
-        assertThat(events.stream().map(event -> event.getSummary().getValue()))
-                .contains("Weigh 1A", "Turn 1A", "Pull 1A", "Buy Supper; for Ødegård, \"24\"");
-        VEvent pull = events.stream()
-                .filter(event -> event.getSummary().getValue().equals("Pull 1A"))
-                .findFirst()
-                .orElseThrow();
-        assertThat(pull.getDateStart().getValue().hasTime()).isFalse();
-        assertThat(pull.getDateStart().getValue().getRawComponents().toDate().toString())
-                .contains(String.valueOf(today(client).plusDays(28).getDayOfMonth()));
-        assertThat(pull.getLocation().getValue()).isEqualTo("Cabinet, upper");
-        assertThat(pull.getUid().getValue()).startsWith(piece);
-        assertThat(events.stream().map(event -> event.getUid().getValue())).doesNotHaveDuplicates();
-        assertThat(Biweekly.parse(text).all()).hasSize(1);
-        assertThat(text).contains("\r\n").doesNotContain("\n\n");
-        assertThat(calendar.validate(biweekly.ICalVersion.V2_0).toString()).isEmpty();
-    }
-
-    @Test
-    void warm_air_nobody_decided_about_is_in_the_calendar_until_somebody_does(Someone owner) {
-        Client client = owner.client();
-        String chamber = client.chamber("Cabinet", 50_000);
-        java.time.Instant warm =
-                java.time.Instant.now().minusSeconds(3_600).truncatedTo(java.time.temporal.ChronoUnit.SECONDS);
-        client.must(client.pack(
-                client.deviceToken(UUID.randomUUID().toString(), chamber),
-                "[{\"n\":\"t\",\"u\":\"Cel\",\"t\":%d,\"v\":9}]".formatted(warm.getEpochSecond())));
-        List<VEvent> events =
-                Biweekly.parse(client.text("/api/calendar.ics")).first().getEvents();
-        assertThat(events.stream().map(event -> event.getSummary().getValue())).containsExactly("Decide Cabinet");
-        client.must(client.put(
-                "/api/chambers/%s/air/decisions/%s".formatted(chamber, UUID.randomUUID()),
-                Map.of("kind", "WARM", "beganAt", warm.toString(), "words", "Door left open.")));
-        assertThat(client.text("/api/calendar.ics")).doesNotContain("Decide");
-    }
-
-    @Test
-    void a_calendar_address_opens_one_persons_calendar_until_it_is_made_anew_or_revoked(Someone owner) {
-        Client client = owner.client();
-        client.hangToday(client.chamber("Cabinet", 50_000), 28, 6000);
-        assertThat(client.get("/api/me/calendar").body().path("made").asBoolean())
-                .isFalse();
-        String first = client.must(client.post("/api/me/calendar", null))
-                .body()
-                .path("path")
-                .asString();
-        Client program = new Client(RunningApp.port());
-        assertThat(program.text(first)).contains("BEGIN:VCALENDAR", "Pull 1A");
-        String second = client.must(client.post("/api/me/calendar", null))
-                .body()
-                .path("path")
-                .asString();
-        assertThat(program.get(first).status()).isEqualTo(404);
-        assertThat(program.text(second)).contains("Pull 1A");
-        JsonNode shown = client.get("/api/me/calendar").body();
-        assertThat(shown.path("made").asBoolean()).isTrue();
-        assertThat(shown.path("path").asString()).as("the secret is not kept").isEmpty();
-        client.must(client.send("DELETE", "/api/me/calendar", null));
-        assertThat(program.get(second).status()).isEqualTo(404);
-    }
-
-    @Test
-    void nobody_guesses_a_calendar(Someone owner) {
-        Client program = new Client(RunningApp.port());
-        assertThat(program.get("/calendar/" + owner.person().accountId() + ".ics")
-                        .status())
-                .isEqualTo(404);
-        assertThat(program.get("/api/calendar.ics").status()).isEqualTo(401);
     }
 }
