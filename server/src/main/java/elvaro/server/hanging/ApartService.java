@@ -83,18 +83,19 @@ public class ApartService {
         }
         int now = form.things().stream().mapToInt(Thing::grams).sum();
         int slack = 2 * workshops.mine().divisionGrams() * batch.count();
-        if (now > batch.greenGrams() + slack) {
+        PieceLog read = logs.of(List.of(batch)).get(pieceId);
+        int most = batch.greenGrams() + read.coatOn();
+        if (now > most + slack) {
             throw Refusal.wrong(
                     "more-than-batch",
                     "things",
-                    "Together they weigh %s, and the batch was hung with %s. Weigh them again."
-                            .formatted(mass(now), mass(batch.greenGrams())));
+                    "Together they weigh %s, and the batch was hung with %s%s. Weigh them again."
+                            .formatted(mass(now), mass(most), read.coatOn() > 0 ? ", its coat with it" : ""));
         }
         int letter = pieces.ofLot(batch.lot().id()).size();
         if (letter + batch.count() > LETTERS) {
             throw Refusal.wrong("too-many", "things", "At most 26 pieces from one lot.");
         }
-        PieceLog read = logs.of(List.of(batch)).get(pieceId);
         entries.takeApart(batch, entryId, "Taken apart into %d pieces".formatted(batch.count()));
         List<Piece> made = new ArrayList<>();
         double before = 0;

@@ -10,6 +10,7 @@ import elvaro.server.support.RunningApp.Someone;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -84,5 +85,23 @@ class BatchIT {
                         .type())
                 .isEqualTo("no-batch");
         assertThat(client.get("/api/tasks").body().toString()).doesNotContain(batch);
+    }
+
+    @Test
+    void a_coated_batch_may_weigh_more_than_it_was_hung_with(Someone owner) {
+        Client client = owner.client();
+        String batch = batch(client, client.chamber("Rack", 50_000), 4000, 4, 4);
+        client.must(client.write(batch, Bodies.entry("COAT_ON", 400)));
+        List<Map<String, Object>> things = Stream.generate(
+                        () -> Map.<String, Object>of("id", UUID.randomUUID().toString(), "grams", 1080))
+                .limit(4)
+                .toList();
+        client.must(
+                client.put("/api/pieces/%s/apart/%s".formatted(batch, UUID.randomUUID()), Map.of("things", things)));
+        assertThat(things)
+                .allSatisfy(thing -> assertThat(view(client, String.valueOf(thing.get("id")))
+                                .at("/card/shrinkFraction")
+                                .asDouble())
+                        .isCloseTo(0.02, within(0.001)));
     }
 }
