@@ -3,13 +3,15 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, type PieceView } from '../api/client';
+import { answer, api, type PieceView, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
 import { useUnits } from '../kit/units';
+
+type Bags = Schema['Bags'];
 
 /** The ice under a piece: how much, how often, and the weather it is worked out from. */
 export function OnIce({ piece }: { piece: PieceView }) {
@@ -34,19 +36,19 @@ export function OnIce({ piece }: { piece: PieceView }) {
           </Typography>
           {ice.bags && (
             <Typography sx={{ fontWeight: 620 }}>
-              Bags of {units.load(ice.bags.grams)}: {ice.bags.under} under it, {ice.bags.between} between,{' '}
-              {ice.bags.over} over; {ice.bags.all} in all.
+              Bags of {units.load(ice.bags.grams)}: {layers(ice.bags)}; {ice.bags.all} in all with what is
+              topped up.
             </Typography>
           )}
           <Typography>
             {kilograms(ice.onceKg)} melt as the meat cools, then {kilograms(ice.perDayKg)} a day at{' '}
             {units.temperature(ice.outsideCelsius)} outside. Drain it{' '}
-            {ice.topUpDays === 1 ? 'every day' : `every ${ice.topUpDays} days`} and top up some{' '}
+            {ice.topUpDays === 1 ? 'every day' : `every ${ice.topUpDays} days`} and top up{' '}
             {ice.bags
               ? ice.bags.topUp === 1
                 ? 'one bag'
                 : `${ice.bags.topUp} bags`
-              : kilograms(ice.topUpKg)}
+              : `some ${kilograms(ice.topUpKg)}`}
             : under, between and over, and no meat in melt water.
             {ice.besideGrams > 0 &&
               ` Of what comes in through the chest this is its share beside ${units.load(ice.besideGrams)} more.`}
@@ -78,6 +80,12 @@ interface Text {
 }
 
 const Warmth = fieldsOf<Text>();
+
+/** Where its bags go, but where none does. */
+const layers = ({ under, between, over }: Bags): string =>
+  [under > 0 && `${under} under it`, between > 0 && `${between} between`, `${over} over`]
+    .filter(Boolean)
+    .join(', ');
 
 function Weather({ piece, onSaid }: { piece: PieceView; onSaid: () => void }) {
   const units = useUnits();

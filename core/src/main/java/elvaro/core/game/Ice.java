@@ -46,7 +46,7 @@ public record Ice(int meatGrams, double onceKg, double perDayKg) {
 
     /**
      * Ice as it is bought, in whole bags, and where each goes: a third under the meat, a third between it, the rest over it, as
-     * the cold sinks (EST).
+     * the cold sinks (EST). Of two bags one is under it: it never lies in melt water.
      *
      * @param topUp each time
      * @param all until the last day
@@ -56,10 +56,11 @@ public record Ice(int meatGrams, double onceKg, double perDayKg) {
     /** @param bagGrams one holds, above 0 */
     public Bags bags(int bagGrams, int days) {
         int laidIn = whole(laidInKg(), bagGrams);
-        int under = laidIn / 3;
+        int under = Math.round(laidIn / 3f);
+        int over = Math.max(under, laidIn - 2 * under);
         int topUp = whole(topUpKg(), bagGrams);
         return new Bags(
-                bagGrams, under, under, laidIn - 2 * under, topUp, Math.max(laidIn, whole(inAllKg(days), bagGrams)));
+                bagGrams, under, laidIn - under - over, over, topUp, Math.max(laidIn, whole(inAllKg(days), bagGrams)));
     }
 
     private static int whole(double kg, int bagGrams) {

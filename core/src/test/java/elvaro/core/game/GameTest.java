@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class GameTest {
     private static final double GRAMS_PER_POUND = 453.59237;
@@ -70,6 +71,19 @@ class GameTest {
         assertThat(Ice.of(27_000, 27_000, 15, 10, 8 * Ice.USUAL_CHEST_GRAMS).perDayKg())
                 .as("eight times the room, four times the walls")
                 .isCloseTo(4 * ice.perDayKg(), within(1e-9));
+    }
+
+    /** Common practice, no source: meat never lies on the floor of the chest, in melt water. */
+    @ParameterizedTest
+    @ValueSource(ints = {500, 1000, 3000, 9000, 16_000, 20_000})
+    void of_two_bags_and_more_one_lies_under_the_meat_and_one_over_it(int bagGrams) {
+        Ice ice = Ice.of(4290, 19_000, 8, 12, Ice.USUAL_CHEST_GRAMS);
+        Ice.Bags bags = ice.bags(bagGrams, 10);
+        int laidIn = bags.under() + bags.between() + bags.over();
+        assertThat(laidIn).isEqualTo((int) Math.ceil(ice.laidInKg() * 1000 / bagGrams));
+        assertThat(bags.under()).isGreaterThanOrEqualTo(laidIn >= 2 ? 1 : 0).isLessThanOrEqualTo(bags.over());
+        assertThat(bags.over()).isPositive();
+        assertThat(bags.between()).isBetween(0, bags.over());
     }
 
     @ParameterizedTest
