@@ -48,11 +48,12 @@ export default defineConfig({
           { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
         ],
       },
-      workbox: {
+      // One worker for what is kept and for messages that come.
+      strategies: 'injectManifest',
+      srcDir: 'src',
+      filename: 'sw.ts',
+      injectManifest: {
         globPatterns: ['**/*.{js,css,html,svg,png,woff2}'],
-        // The server's own answers are none of the app's pages.
-        navigateFallbackDenylist: [/^\/(api|taste|shared|calendar|devices|actuator)(\/|$)/],
-        cleanupOutdatedCaches: true,
         maximumFileSizeToCacheInBytes: 4_000_000,
       },
     }),

@@ -84,6 +84,12 @@ whenSignedOut(() => void queryClient.invalidateQueries({ queryKey: session.query
 
 export const useSession = () => useQuery({ ...session, staleTime: 60_000 });
 
+/** Under which address people reach the house, for links that leave this screen. */
+export function useHouseAddress(): { address: string; onlyHere: boolean } {
+  const me = useSession().data?.me;
+  return { address: me?.houseAddress ?? window.location.origin, onlyHere: me?.onlyHere ?? false };
+}
+
 /**
  * The same asked anew when the page is opened: what the device knows counts only where Elvaro does not answer. No data until
  * it was asked.

@@ -2,62 +2,58 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { answer, api, type Schema } from '../api/client';
+import { sendBytes, type Schema } from '../api/client';
 import { refresh } from '../api/house';
+import { useDebouncedValue } from '../kit/debounced';
 import { FileButton } from '../kit/FileButton';
 import { ProblemNotice } from '../kit/Notices';
+import { LoggerMeaning, type Meaning } from './LoggerMeaning';
 
-type Form = Schema['FileForm'];
+type Preview = Schema['LoggerPreview'];
 
-const HEAD = 4000;
+const ownZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
-/** Takes in what a logger wrote: which column is what is chosen, nothing is kept by half. */
+async function send<T>(address: string, file: File, meaning: Meaning): Promise<T> {
+  const query = new URLSearchParams({ name: file.name });
+  Object.entries(meaning).forEach(([name, value]) => {
+    if (value !== undefined) {
+      query.set(name, String(value));
+    }
+  });
+  const answered = await sendBytes(`${address}?${query}`, file, {
+    method: 'POST',
+    type: 'application/octet-stream',
+  });
+  return (await answered.json()) as T;
+}
+
+/** Takes in what a logger wrote: what it would bring is shown first, and what was guessed can be said otherwise. */
 export function LoggerFile({ chamberId, onClose }: { chamberId: string; onClose: () => void }) {
-  const [form, setForm] = useState<Form | null>(null);
-  const [columns, setColumns] = useState<string[]>([]);
-  const open = useMutation({
-    mutationFn: async (file: File) => {
-      const text = await file.text();
-      const names = await answer(
-        api.POST('/api/logger-files/columns', { body: { text: text.slice(0, HEAD) } }),
-      );
-      return { name: file.name, text, names };
-    },
-    onSuccess: ({ name: fileName, text, names }) => {
-      const like = (pattern: RegExp) => names.find((name) => pattern.test(name));
-      setColumns(names);
-      setForm({
-        name: fileName,
-        text,
-        time: like(/time|date|when|zeit|datum/i) ?? names[0] ?? '',
-        temperature: like(/temp|°|cel/i),
-        humidity: like(/hum|rh|feucht/i),
-        speed: like(/speed|wind|m\/s/i),
-        moments: 'ISO',
-        zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-        fahrenheit: names.some((name) => /°F|fahrenheit/i.test(name)),
-      });
-    },
+  const [file, setFile] = useState<File | null>(null);
+  const [said, setSaid] = useState<Meaning>({ zone: ownZone() });
+  const meant = useDebouncedValue(said, 300);
+  const preview = useQuery({
+    queryKey: ['logger', file?.name, file?.size, file?.lastModified, meant],
+    queryFn: () => send<Preview>('/api/logger-files/preview', file as File, meant),
+    enabled: file !== null,
+    placeholderData: (before) => before,
+    retry: false,
+    gcTime: 30_000,
   });
   const take = useMutation({
-    mutationFn: (body: Form) =>
-      answer(api.POST('/api/chambers/{id}/air/file', { params: { path: { id: chamberId } }, body })),
+    mutationFn: (chosen: File) => send<Schema['Taken']>(`/api/chambers/${chamberId}/air/file`, chosen, said),
     onSuccess: refresh,
   });
-  const change = (part: Partial<Form>) => {
-    setForm((before) => before && { ...before, ...part });
-    take.reset();
-  };
+  const seen = preview.data;
+  const asked = seen && !seen.orderSure && said.order === undefined;
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (form) {
-      take.mutate(form);
+    if (file) {
+      take.mutate(file);
     }
   };
   return (
@@ -67,72 +63,21 @@ export function LoggerFile({ chamberId, onClose }: { chamberId: string; onClose:
       </DialogTitle>
       <DialogContent>
         <Stack component="form" spacing={2} sx={{ pt: 1 }} onSubmit={submit} noValidate>
-          <Typography>A table with one header line, columns parted by comma, semicolon or tab.</Typography>
+          <Typography>Any table a logger writes as text. Nothing is kept before you have seen it.</Typography>
           <FileButton
-            label="Choose the file"
+            label={file ? file.name : 'Choose the file'}
             name="File of the logger"
-            accept=".csv,.txt,text/csv"
-            onFile={(file) => {
-              setForm(null); // nobody shall take the one before in while this one is read
+            accept=".csv,.txt,.tsv,.log,text/csv,text/plain"
+            onFile={(chosen) => {
+              setFile(chosen);
+              setSaid({ zone: said.zone });
               take.reset();
-              open.mutate(file);
             }}
           />
-          <ProblemNotice failure={open.error} />
-          {form && (
+          <ProblemNotice failure={preview.error} />
+          {file && seen && (
             <>
-              <Column
-                label="Moment"
-                value={form.time}
-                columns={columns}
-                onChange={(time) => change({ time })}
-              />
-              <TextField
-                select
-                label="Written as"
-                value={form.moments}
-                onChange={(event) => change({ moments: event.target.value as Form['moments'] })}
-              >
-                <MenuItem value="ISO">2026-11-25 14:30</MenuItem>
-                <MenuItem value="DAY_FIRST">25.11.2026 14:30</MenuItem>
-                <MenuItem value="MONTH_FIRST">11/25/2026 14:30</MenuItem>
-              </TextField>
-              <TextField
-                label="Clock of the logger"
-                value={form.zone}
-                onChange={(event) => change({ zone: event.target.value })}
-                helperText="A time zone, as Europe/Berlin or UTC. A moment that names its own is taken at its word."
-              />
-              <Column
-                label="Temperature"
-                value={form.temperature}
-                columns={columns}
-                none
-                onChange={(temperature) => change({ temperature: temperature || undefined })}
-              />
-              <TextField
-                select
-                label="Temperatures in"
-                value={form.fahrenheit ? 'F' : 'C'}
-                onChange={(event) => change({ fahrenheit: event.target.value === 'F' })}
-              >
-                <MenuItem value="C">°C</MenuItem>
-                <MenuItem value="F">°F</MenuItem>
-              </TextField>
-              <Column
-                label="Humidity, %"
-                value={form.humidity}
-                columns={columns}
-                none
-                onChange={(humidity) => change({ humidity: humidity || undefined })}
-              />
-              <Column
-                label="Air speed, m/s"
-                value={form.speed}
-                columns={columns}
-                none
-                onChange={(speed) => change({ speed: speed || undefined })}
-              />
+              <LoggerSays seen={seen} />
               <ProblemNotice failure={take.error} />
               {take.data && (
                 <Typography role="status">
@@ -140,9 +85,24 @@ export function LoggerFile({ chamberId, onClose }: { chamberId: string; onClose:
                   {take.data.known > 0 && `; ${take.data.known} were known already and left as they were`}.
                 </Typography>
               )}
-              <Button type="submit" variant="contained" size="large" disabled={take.isPending}>
-                Take it in
+              <Button
+                type="submit"
+                variant="contained"
+                size="large"
+                disabled={
+                  take.isPending || preview.isFetching || asked || seen.kept === 0 || Boolean(seen.fault)
+                }
+              >
+                {asked ? 'First say how its days are written' : 'Take it in'}
               </Button>
+              <LoggerMeaning
+                seen={seen}
+                said={said}
+                onChange={(meaning) => {
+                  setSaid(meaning);
+                  take.reset();
+                }}
+              />
             </>
           )}
           <Button color="inherit" onClick={onClose}>
@@ -154,23 +114,26 @@ export function LoggerFile({ chamberId, onClose }: { chamberId: string; onClose:
   );
 }
 
-interface ColumnProps {
-  label: string;
-  value?: string;
-  columns: string[];
-  none?: boolean;
-  onChange: (name: string) => void;
-}
-
-function Column({ label, value, columns, none, onChange }: ColumnProps) {
+function LoggerSays({ seen }: { seen: Preview }) {
   return (
-    <TextField select label={label} value={value ?? ''} onChange={(event) => onChange(event.target.value)}>
-      {none && <MenuItem value="">not in the file</MenuItem>}
-      {columns.map((name) => (
-        <MenuItem key={name} value={name}>
-          {name}
-        </MenuItem>
-      ))}
-    </TextField>
+    <Stack spacing={0.5} aria-label="What the file holds" role="group">
+      {seen.fault ? (
+        <Typography color="error">{seen.fault}</Typography>
+      ) : (
+        seen.says.map((sentence) => <Typography key={sentence}>{sentence}</Typography>)
+      )}
+      {seen.first.length > 0 && (
+        <>
+          <Typography variant="body2" color="text.secondary">
+            Its first readings, as they are understood
+          </Typography>
+          {seen.first.map((line) => (
+            <Typography key={line} variant="body2" sx={{ fontVariantNumeric: 'tabular-nums' }}>
+              {line}
+            </Typography>
+          ))}
+        </>
+      )}
+    </Stack>
   );
 }

@@ -37,7 +37,7 @@ export default function ExchangePage() {
             </Part>
             <Part
               title="Bring in weights of the past"
-              about="From a table you kept, CSV or XLSX: finished pieces, or weighings of a piece that hangs here."
+              about="From a table you kept, CSV, XLSX or ODS: finished pieces, or weighings of a piece that hangs here."
             >
               <PastIn />
             </Part>

@@ -13,7 +13,10 @@ import { ProblemNotice } from '../kit/Notices';
 import { FileButton } from '../kit/FileButton';
 import { counted, firstForm, type Form, type Sheet } from './past';
 import { PastMeaning } from './PastMeaning';
+import { PastPlace, type Place } from './PastPlace';
 import { PastRows } from './PastRows';
+
+type Opening = { file: File } & Partial<Place>;
 
 /** A table that was kept before Elvaro: what each column means is chosen, and what would come of it is shown. */
 export function PastIn() {
@@ -21,8 +24,11 @@ export function PastIn() {
   const [form, setForm] = useState<Form | null>(null);
   const [id, setId] = useState(newId);
   const open = useMutation({
-    mutationFn: async (file: File) => {
-      const read = await sendBytes('/api/past/table', file, {
+    mutationFn: async ({ file, ...chosen }: Opening) => {
+      const query = new URLSearchParams(
+        Object.entries(chosen).map(([name, value]): [string, string] => [name, String(value)]),
+      );
+      const read = await sendBytes(`/api/past/table?${query}`, file, {
         method: 'POST',
         type: 'application/octet-stream',
       });
@@ -34,6 +40,11 @@ export function PastIn() {
       setId(newId());
     },
   });
+  const reopen = (place: Place) => {
+    if (open.variables) {
+      open.mutate({ file: open.variables.file, ...place });
+    }
+  };
   const preview = usePastPreview(form);
   const take = useMutation({
     mutationFn: (body: Form) => answer(api.PUT('/api/past/{id}', { params: { path: { id } }, body })),
@@ -53,12 +64,12 @@ export function PastIn() {
       <FileButton
         label="Choose a table"
         name="Table of past weights"
-        accept=".csv,.txt,.xlsx,text/csv"
+        accept=".csv,.txt,.tsv,.xlsx,.ods,.xls,text/csv"
         busy={open.isPending}
         onFile={(file) => {
           setForm(null);
           take.reset();
-          open.mutate(file);
+          open.mutate({ file });
         }}
       />
       <ProblemNotice failure={open.error} />
@@ -69,6 +80,7 @@ export function PastIn() {
       )}
       {sheet && form && (
         <>
+          <PastPlace key={`${sheet.sheet} ${sheet.headRow}`} sheet={sheet} onChange={reopen} />
           <PastMeaning sheet={sheet} form={form} onChange={setForm} />
           <PastRows sheet={sheet} form={form} faults={found?.faults ?? []} />
           <ProblemNotice failure={preview.error ?? take.error} />
@@ -85,6 +97,9 @@ export function PastIn() {
               </tbody>
             </DataTable>
           )}
+          {found?.leftOut.map((sentence) => (
+            <Typography key={sentence}>{sentence}</Typography>
+          ))}
           {found && found.known > 0 && (
             <Typography>Here already, and left as they are: {counted(found.known, 'weighing')}.</Typography>
           )}

@@ -15,7 +15,7 @@ interface Props {
   onChange: (form: Form) => void;
 }
 
-const grid = {
+export const grid = {
   display: 'grid',
   gridTemplateColumns: 'repeat(auto-fill, minmax(170px, 1fr))',
   gap: 1.25,

@@ -33,7 +33,7 @@ export function PastRows({ sheet, form, faults }: Props) {
                 <th key={column} scope="col">
                   {name}
                   <Box component="span" sx={{ display: 'block', fontWeight: 400, color: 'text.secondary' }}>
-                    {field ? fieldWords[field] : 'left out'}
+                    {field ? fieldWords[field] : column in form.weighings ? 'a weighing' : 'left out'}
                   </Box>
                 </th>
               );

@@ -177,7 +177,7 @@ export const devices: [string, string][] = [
   ],
   [
     'A probe',
-    'POST /devices/readings with SenML in JSON (RFC 8428): [{"n":"temperature","u":"Cel","v":2.1},{"n":"humidity","u":"%RH","v":81}]. Units Cel, %RH, m/s. Keep a pack until the answer is 200 and send it again otherwise; nothing is stored twice.',
+    'POST /devices/readings with SenML in JSON (RFC 8428): [{"n":"temperature","u":"Cel","v":2.1},{"n":"humidity","u":"%RH","v":81}]. Units Cel, K, degF, %RH, m/s; JSON or CBOR. Keep a pack until the answer is 200 and send it again otherwise; nothing is stored twice.',
   ],
   [
     'A scale',
@@ -185,6 +185,6 @@ export const devices: [string, string][] = [
   ],
   [
     'A logger',
-    'Its file, a table with a header line, is taken in at the chamber: columns, units and the zone of its clock are chosen there.',
+    'Its file, any table it writes as text, is taken in at the chamber. What it would bring is shown first: its readings, their span, its gaps. What was guessed of its columns, days and clock can be said otherwise there.',
   ],
 ];

@@ -9,6 +9,7 @@ import { useSession } from '../api/house';
 import { useRoom } from '../api/room';
 import { Page, Waiting } from '../kit/Page';
 import { shortDate } from '../kit/units';
+import { Alarms } from './Alarms';
 import { ChamberRails } from './ChamberRails';
 import { DueList } from './DueList';
 import { whenOpened } from '../kit/whenOpened';
@@ -25,6 +26,7 @@ export function Room() {
   const { chambers, today } = room.data;
   return (
     <Page title="Room" aside={<Typography sx={{ color: 'text.secondary' }}>{shortDate(today)}</Typography>}>
+      <Alarms />
       {chambers.length === 0 ? (
         <FirstPiece />
       ) : (

@@ -69,7 +69,8 @@ export function Chambers({ mayChange }: { mayChange: boolean }) {
           )}
         </Box>
       ))}
-      {mayChange && !editing && (
+      {/* Not before the list stands above it: it would move from under the finger. */}
+      {mayChange && !editing && chambers.data && (
         <Button variant="outlined" onClick={() => setEditing(starting())} sx={{ justifySelf: 'start' }}>
           Add a chamber
         </Button>

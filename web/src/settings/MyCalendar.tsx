@@ -4,9 +4,10 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { AskFirst } from '../kit/AskFirst';
 import { answer, api } from '../api/client';
-import { queryClient } from '../api/house';
+import { queryClient, useHouseAddress } from '../api/house';
 import { useCalendarFeed } from '../api/room';
 import { ProblemNotice } from '../kit/Notices';
+import { OnlyHere } from '../kit/OnlyHere';
 import { Part } from './Part';
 
 /** The work ahead in a calendar program: a file, or a private address it reads by itself. */
@@ -15,6 +16,7 @@ export function MyCalendar() {
   const keep = (after: { made: boolean; path: string }) => queryClient.setQueryData(['calendar'], after);
   const make = useMutation({ mutationFn: () => answer(api.POST('/api/me/calendar')), onSuccess: keep });
   const revoke = useMutation({ mutationFn: () => answer(api.DELETE('/api/me/calendar')), onSuccess: keep });
+  const house = useHouseAddress();
   const path = feed.data?.path ?? '';
   return (
     <Part
@@ -49,9 +51,10 @@ export function MyCalendar() {
       {path !== '' && (
         <Typography role="status" sx={{ overflowWrap: 'anywhere' }}>
           Give your calendar program this address now; it is not shown again:{' '}
-          <strong>{window.location.origin + path}</strong>
+          <strong>{house.address + path}</strong>
         </Typography>
       )}
+      {path !== '' && <OnlyHere />}
       {feed.data?.made && path === '' && (
         <Typography sx={{ color: 'text.secondary' }}>
           An address is in use. If it is lost, make a new one; the old one then stops working.

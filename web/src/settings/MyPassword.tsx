@@ -18,7 +18,10 @@ export function MyPassword() {
     onSuccess: refresh,
   });
   return (
-    <Part title="Your password" about="Changing it ends your sessions everywhere; you sign in afresh.">
+    <Part
+      title="Your password"
+      about="Changing it ends your sessions everywhere; you sign in afresh. Phones that show you messages, and your calendar’s address, have to be connected again."
+    >
       <Form
         form={form}
         failure={change.error}

@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
-import { refresh } from '../api/house';
+import { refresh, useHouseAddress } from '../api/house';
 import { usePeople } from '../api/settings';
 import { newId } from '../kit/drafts';
 import { fieldsOf } from '../kit/form/fields';
@@ -11,6 +11,7 @@ import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
 import { ProblemNotice } from '../kit/Notices';
+import { OnlyHere } from '../kit/OnlyHere';
 import { OneTimeCode } from './OneTimeCode';
 import { columns, Part, PartLine } from './Part';
 import { offerUndo } from '../kit/undo';
@@ -23,6 +24,7 @@ const roles: Record<Role, string> = { OWNER: 'owner', BENCH_HAND: 'bench hand' }
 /** Who may sign in, and as what. */
 export function People({ me }: { me: string }) {
   const people = usePeople(true);
+  const house = useHouseAddress();
   const [adding, setAdding] = useState(false);
   const [invited, setInvited] = useState<Schema['Invited'] | null>(null);
   const invite = useMutation({
@@ -91,9 +93,10 @@ export function People({ me }: { me: string }) {
       {invited && (
         <OneTimeCode
           about={`Give this link to ${invited.person.name}, and to nobody else. It lets them choose a password, once, within a week. It is not shown again.`}
-          codes={[`${window.location.origin}/join#${invited.code}`]}
+          codes={[`${house.address}/join#${invited.code}`]}
         />
       )}
+      {invited && <OnlyHere />}
       {adding ? (
         <Add
           onDone={(added) => {

@@ -72,6 +72,7 @@ function Row({ probe, onToken }: { probe: Probe; onToken: (probe: Probe) => Prom
       <Box sx={{ flex: 1, minWidth: 180 }}>
         <Typography sx={{ typography: 'h3' }}>{probe.name}</Typography>
         <Typography>{probe.chamberName ?? 'scale'}</Typography>
+        {probe.says && <Typography color="warning.main">{probe.says}</Typography>}
       </Box>
       <AskFirst
         label="New token"

@@ -1,7 +1,10 @@
 import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { useSession } from '../api/house';
 import { Page, Waiting } from '../kit/Page';
+import { Backups } from './Backups';
 import { Chambers } from './Chambers';
+import { Encryption } from './Encryption';
 import { MyCalendar } from './MyCalendar';
 import { MyCodes } from './MyCodes';
 import { MyPasskeys } from './MyPasskeys';
@@ -11,6 +14,7 @@ import { MyUnits } from './MyUnits';
 import { People } from './People';
 import { PriceList } from './PriceList';
 import { Probes } from './Probes';
+import { Reminders } from './Reminders';
 import { SignOut } from './SignOut';
 import { TheRecord } from './TheRecord';
 import { Workshop } from './Workshop';
@@ -25,6 +29,7 @@ export default function SettingsPage() {
     <Page title="Settings" aside={<SignOut />}>
       <Box sx={{ display: 'grid', gap: 6, maxWidth: 980 }}>
         <MyUnits preferences={me.preferences} />
+        <Reminders />
         <Chambers mayChange={me.role === 'OWNER'} />
         {me.role === 'OWNER' && (
           <>
@@ -32,6 +37,8 @@ export default function SettingsPage() {
             <Workshop />
             <PriceList />
             <People me={me.id} />
+            <Backups />
+            <Encryption />
           </>
         )}
         <TheRecord />
@@ -40,6 +47,11 @@ export default function SettingsPage() {
         <MyPasskeys />
         <MyCodes />
         <MySessions />
+        {me.version && (
+          <Typography variant="body2" color="text.secondary">
+            Elvaro {me.version}
+          </Typography>
+        )}
       </Box>
     </Page>
   );

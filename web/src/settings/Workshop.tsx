@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { answer, api, type Schema } from '../api/client';
-import { refresh } from '../api/house';
+import { refresh, useHouseAddress } from '../api/house';
 import { useWorkshop } from '../api/settings';
 import { fieldsOf } from '../kit/form/fields';
 import { Form } from '../kit/form/Form';
@@ -17,7 +17,7 @@ type Price =
 type Money = 'labourMinorPerHour' | 'tariffMinorPerKwh';
 type Whole = 'targetMarginPercent' | 'benchMinutesPerPiece' | 'benchSecondsPerSteak';
 type Text = Record<
-  'name' | 'currency' | 'zone' | 'division' | 'secondsPerWeight' | Price | Money | Whole,
+  'name' | 'currency' | 'zone' | 'publicAddress' | 'division' | 'secondsPerWeight' | Price | Money | Whole,
   string
 >;
 
@@ -44,6 +44,7 @@ function textOf(settings: Settings, units: Units): Text {
     name: settings.name,
     currency: settings.currency,
     zone: settings.zone,
+    publicAddress: settings.publicAddress ?? '',
     division: units.weightForField(settings.divisionGrams),
     secondsPerWeight: units.rateForField(settings.benchSecondsPerKg),
     ...shown(prices, units.priceForField),
@@ -60,6 +61,7 @@ function bodyOf(text: Text, settings: Settings, units: Units): Settings {
     name: text.name,
     currency: text.currency.toUpperCase(),
     zone: text.zone,
+    publicAddress: text.publicAddress,
     divisionGrams: units.readWeight(text.division) ?? 0,
     benchSecondsPerKg: units.readRate(text.secondsPerWeight) ?? 0,
     ...read(prices, units.readPrice),
@@ -81,6 +83,7 @@ export function Workshop() {
 
 function WorkshopForm({ settings }: { settings: Settings }) {
   const units = useUnits();
+  const house = useHouseAddress();
   const form = useKeptForm(`workshop ${settings.version}`, () => textOf(settings, units));
   const save = useMutation({
     mutationFn: (body: Settings) => answer(api.PUT('/api/workshop', { body })),
@@ -102,6 +105,14 @@ function WorkshopForm({ settings }: { settings: Settings }) {
         <Shop.Text name="name" label="Name" required />
         <Shop.Text name="currency" label="Currency" required />
         <Shop.Text name="zone" label="Time zone" required />
+        <Shop.Text
+          name="publicAddress"
+          label="Public address of the house"
+          placeholder="https://house.example"
+          className="whole"
+          most={200}
+          helper={`As phones open it; it stands in links, on labels and in messages. Now: ${house.address}.`}
+        />
         <Shop.Weight name="division" label="Scale division" required />
         {prices.map(([key, label]) => (
           <Shop.Measure

@@ -10,8 +10,9 @@ import { QRCodeSVG } from 'qrcode.react';
 import { useState } from 'react';
 import { AskFirst } from '../kit/AskFirst';
 import { answer, api } from '../api/client';
-import { useSession } from '../api/house';
+import { useHouseAddress, useSession } from '../api/house';
 import { ProblemNotice } from '../kit/Notices';
+import { OnlyHere } from '../kit/OnlyHere';
 import type { SharedKind } from './kind';
 
 const words: Record<SharedKind, string> = { TRIAL: 'trial', PIECE: 'piece' };
@@ -47,7 +48,8 @@ function ShareDialog({ what, id, onClose }: { what: SharedKind; id: string; onCl
     ...changed,
   });
   const path = known.data?.path;
-  const address = path ? `${window.location.origin}${path}` : '';
+  const house = useHouseAddress();
+  const address = path ? house.address + path : '';
   return (
     <Dialog open onClose={onClose} aria-labelledby="share">
       <DialogTitle id="share">Show this {words[what]} around</DialogTitle>
@@ -66,6 +68,7 @@ function ShareDialog({ what, id, onClose }: { what: SharedKind; id: string; onCl
               onFocus={(event) => event.target.select()}
               slotProps={{ htmlInput: { readOnly: true } }}
             />
+            <OnlyHere />
           </>
         )}
         <ProblemNotice failure={known.error ?? share.error ?? back.error} />

@@ -1,11 +1,12 @@
 import { useColorScheme } from '@mui/material/styles';
 import { lazy, Suspense, useEffect } from 'react';
-import { Link, Route, Routes, useLocation, useNavigationType } from 'react-router';
+import { Link, Route, Routes, useLocation, useNavigate, useNavigationType } from 'react-router';
 import { SignIn } from '../account/SignIn';
 import { SignInAgain } from '../account/SignInAgain';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { drawAsKnown, queryClient, useSessionAtTheDoor } from '../api/house';
 import { keptOnDevice, useBeforehand } from '../api/known';
+import { keepThisPhone, whenMessageTouched } from '../kit/push';
 import { OutboxStrip } from '../kit/OutboxStrip';
 import { Page, Waiting } from '../kit/Page';
 import { Hatchings } from '../kit/streams';
@@ -61,6 +62,8 @@ const GatherPage = lazy(() => import('../stock/GatherPage'));
 const PackPage = lazy(() => import('../stock/PackPage'));
 const RecallPage = lazy(() => import('../stock/RecallPage'));
 const Join = lazy(() => import('../account/Join'));
+const RemindersPage = lazy(() => import('../reminders/RemindersPage'));
+const AlarmPage = lazy(() => import('../alarm/AlarmPage'));
 const GuidePage = lazy(() => import('../guide/GuidePage'));
 
 const schemes = { LIGHT: 'light', DARK: 'dark', SYSTEM: 'system' } as const;
@@ -80,6 +83,7 @@ function Inside() {
   const { setMode } = useColorScheme();
   const { pathname, hash } = useLocation();
   const arrived = useNavigationType();
+  const navigate = useNavigate();
   const theme = session.data?.me?.preferences.theme;
 
   useEffect(() => {
@@ -88,6 +92,8 @@ function Inside() {
       window.scrollTo(0, 0);
     }
   }, [pathname, hash, arrived]);
+
+  useEffect(() => whenMessageTouched((path) => void navigate(path)), [navigate]);
 
   useEffect(() => {
     if (theme) {
@@ -160,6 +166,8 @@ function Inside() {
             <Route path="/makings/:id" element={<MakingPage />} />
             <Route path="/packs/:id" element={<PackPage />} />
             <Route path="/lots/:id/recall" element={<RecallPage />} />
+            <Route path="/reminders" element={<RemindersPage />} />
+            <Route path="/alarms/:id" element={<AlarmPage />} />
             <Route path="/guide" element={<GuidePage />} />
             <Route
               path="*"
@@ -180,5 +188,6 @@ function Inside() {
 /** Only once somebody is in. */
 function Beforehand() {
   useBeforehand();
+  useEffect(() => void keepThisPhone().catch(() => undefined), []);
   return null;
 }

@@ -1,8 +1,10 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import { useLabelSizes } from '../api/stock';
+import { OnlyHere } from '../kit/OnlyHere';
 
 interface Props {
   /** Packs to be labelled; or a piece to be tagged. */
@@ -24,6 +26,9 @@ export function LabelButton({ packs, piece }: Props) {
         {piece ? 'Hang tag …' : packs?.length === 1 ? 'Label …' : 'Labels …'}
       </Button>
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        <Box component="li" sx={{ px: 2, maxWidth: 320 }}>
+          <OnlyHere />
+        </Box>
         {sizes.data?.map(({ size, label }) => (
           <MenuItem
             key={size}

@@ -4,8 +4,9 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { QRCodeSVG } from 'qrcode.react';
+import { useHouseAddress } from '../api/house';
+import { OnlyHere } from '../kit/OnlyHere';
 
 interface Props {
   name: string;
@@ -15,8 +16,7 @@ interface Props {
 
 /** A taster's own way in: for a phone's camera, or to be sent. */
 export function LinkDialog({ name, link, onClose }: Props) {
-  const address = `${window.location.origin}${link}`;
-  const alone = ['localhost', '127.0.0.1'].includes(window.location.hostname);
+  const address = useHouseAddress().address + link;
   return (
     <Dialog open onClose={onClose} aria-labelledby="link">
       <DialogTitle id="link">For {name}&apos;s phone only</DialogTitle>
@@ -28,12 +28,7 @@ export function LinkDialog({ name, link, onClose }: Props) {
           onFocus={(event) => event.target.select()}
           slotProps={{ htmlInput: { readOnly: true } }}
         />
-        {alone && (
-          <Typography variant="body2" sx={{ color: 'warning.main' }}>
-            Phones do not reach this address: it is this machine&apos;s own. Start Elvaro with --bind 0.0.0.0
-            and open it by its address in the network.
-          </Typography>
-        )}
+        <OnlyHere />
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Done</Button>

@@ -66,7 +66,7 @@ function useField<N extends string>(
 }
 
 interface TextProps<N extends string> extends Common<N> {
-  type?: 'text' | 'email' | 'password';
+  type?: 'text' | 'email' | 'password' | 'time';
   /** Of how many lines it is at least, where it has more than one. */
   lines?: number;
   /** How many characters it may have. */
@@ -89,7 +89,7 @@ function Text<N extends string>({ type = 'text', lines, most, autoComplete, ...c
       minRows={lines}
       slotProps={{
         htmlInput: { maxLength: most, 'aria-label': ariaLabel },
-        inputLabel: bound.placeholder ? { shrink: true } : undefined,
+        inputLabel: bound.placeholder || type === 'time' ? { shrink: true } : undefined,
       }}
     />
   );

@@ -80,7 +80,7 @@ public final class Ingest {
         return 80 + Math.cos(index / 9.0) * 3;
     }
 
-    private static Void load(ServerUnderTest server, String token, Instant from, int readings) throws IOException {
+    static Void load(ServerUnderTest server, String token, Instant from, int readings) throws IOException {
         for (int first = 0; first < readings; first += PACK) {
             send(server, token, from, first, Math.min(readings, first + PACK));
         }

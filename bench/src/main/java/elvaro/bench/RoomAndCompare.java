@@ -31,7 +31,7 @@ public final class RoomAndCompare {
     private static final List<Integer> WEIGHED_ON = List.of(1, 3, 7, 14, 21, 28, 35, 39);
     private static final int CUT = 8;
     private static final int REQUESTS_A_SECOND = 50;
-    private static final int MANY_A_SECOND = 20;
+    private static final int MANY_A_SECOND = 50;
 
     private RoomAndCompare() {}
 

@@ -5,15 +5,28 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.net.HttpURLConnection;
-import java.net.ServerSocket;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 
 /** The packaged application in a process of its own, with 512 MB of heap, an empty house and its owner. */
 final class ServerUnderTest implements AutoCloseable {
     private static final String OWNER = "bench@brackenrow.example";
     private static final String PASSWORD = "bone and tallow";
+
+    /** As the launcher starts it on a machine of 4 GB. */
+    private static final List<String> AS_LAUNCHED = List.of(
+            "java",
+            "-Xms64m",
+            "-Xmx512m",
+            "-Xss512k",
+            "-XX:+UseSerialGC",
+            "-XX:MinHeapFreeRatio=15",
+            "-XX:MaxHeapFreeRatio=30",
+            "-XX:+UnlockExperimentalVMOptions",
+            "-XX:TrimNativeHeapInterval=10000");
 
     private final Process process;
     private final int port;
@@ -25,49 +38,35 @@ final class ServerUnderTest implements AutoCloseable {
 
     /** Starts it on the database the environment names, and makes the owner. */
     static ServerUnderTest start(Path jar, Path log) throws IOException, InterruptedException {
-        int port = freePort();
-        ProcessBuilder builder = new ProcessBuilder("java", "-Xmx512m", "-jar", jar.toString())
-                .redirectErrorStream(true)
-                .redirectOutput(log.toFile());
-        builder.environment().put("ELVARO_HTTP_PORT", String.valueOf(port));
-        builder.environment().put("ELVARO_PACKS_A_MINUTE", "1000000");
-        ServerUnderTest server = new ServerUnderTest(builder.start(), port);
-        for (int tries = 0; !server.ready(); tries++) {
-            if (!server.process.isAlive() || tries > 600) {
-                throw new IllegalStateException("The server did not start:\n" + Files.readString(log));
-            }
-            Thread.sleep(200);
-        }
-        String code = Files.readAllLines(log).stream()
-                .filter(line -> line.startsWith("One-time code"))
-                .findFirst()
-                .orElseThrow()
-                .replaceAll(".*: ", "");
+        ServerUnderTest server = again(jar, log);
+        String code = Launched.code(log);
         Client client = server.client();
         client.must(client.setUp(code, OWNER, PASSWORD));
         return server;
     }
 
+    /** Starts it on data that are there. */
+    static ServerUnderTest again(Path jar, Path log) throws IOException, InterruptedException {
+        int port = Launched.freePort();
+        List<String> command = new ArrayList<>(AS_LAUNCHED);
+        command.addAll(List.of("-jar", jar.toString()));
+        ProcessBuilder builder =
+                new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile());
+        builder.environment().put("ELVARO_HTTP_PORT", String.valueOf(port));
+        builder.environment().put("ELVARO_PACKS_A_MINUTE", "1000000");
+        builder.environment().put("MALLOC_ARENA_MAX", "2");
+        ServerUnderTest server = new ServerUnderTest(builder.start(), port);
+        for (int tries = 0; !Launched.isReady("127.0.0.1", server.port); tries++) {
+            if (!server.process.isAlive() || tries > 600) {
+                throw new IllegalStateException("The server did not start:\n" + Files.readString(log));
+            }
+            Thread.sleep(200);
+        }
+        return server;
+    }
+
     int port() {
         return port;
-    }
-
-    private boolean ready() {
-        try {
-            HttpURLConnection connection =
-                    (HttpURLConnection) URI.create("http://127.0.0.1:" + port + "/actuator/health/readiness")
-                            .toURL()
-                            .openConnection();
-            return connection.getResponseCode() == 200;
-        } catch (IOException notYet) {
-            return false;
-        }
-    }
-
-    private static int freePort() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        }
     }
 
     /** Sends a pack over the plain old connection, which takes no part of a core for itself. */

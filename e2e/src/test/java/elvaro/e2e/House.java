@@ -117,6 +117,7 @@ final class House {
             if (name.equals("weeks")) {
                 environment.put("ELVARO_CLOCK_FILE", clock.toString());
             }
+            environment.put("ELVARO_PUSH_INSIDE", "true"); // to the simulated phones
             environment.put("ELVARO_DEMO", String.valueOf(demo));
             environment.put("ELVARO_DEMO_PASSWORD", PASSWORD);
             Process running = process.start();

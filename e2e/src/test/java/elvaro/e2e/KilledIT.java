@@ -62,21 +62,9 @@ class KilledIT {
 
     private void start() throws Exception {
         log = Files.createTempFile(folder, "launcher", ".log");
-        ProcessBuilder process = new ProcessBuilder(
-                        System.getenv().getOrDefault("ELVARO_LAUNCHER", "../elvaro"),
-                        "start",
-                        "--empty",
-                        "--dir",
-                        folder.toString(),
-                        "--http-port",
-                        String.valueOf(httpPort),
-                        "--db-port",
-                        String.valueOf(dbPort))
-                .redirectErrorStream(true)
-                .redirectOutput(log.toFile());
-        process.environment().put("ELVARO_JAR", Packaged.JAR.toString());
-        process.environment().put("JAVA_TOOL_OPTIONS", String.join(" ", Packaged.QUICK_TO_START));
-        launcher = process.start();
+        launcher = Launcher.on(folder, httpPort, dbPort, "start", "--empty")
+                .redirectOutput(log.toFile())
+                .start();
         House.awaitReady("http://127.0.0.1:" + httpPort, launcher, log);
     }
 

@@ -6,10 +6,10 @@ import elvaro.server.support.Client;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -36,23 +36,11 @@ class LauncherIT {
 
     @BeforeEach
     void standards() {
-        environment.put("ELVARO_JAR", Packaged.JAR.toString());
-        environment.put("JAVA_TOOL_OPTIONS", String.join(" ", Packaged.QUICK_TO_START));
         environment.put("PATH", tools + ":" + System.getenv("PATH"));
     }
 
     private ProcessBuilder launcher(String... words) {
-        List<String> command =
-                new ArrayList<>(List.of(System.getenv().getOrDefault("ELVARO_LAUNCHER", "../elvaro"), words[0]));
-        command.addAll(List.of(
-                "--dir",
-                folder.toString(),
-                "--http-port",
-                String.valueOf(httpPort),
-                "--db-port",
-                String.valueOf(dbPort)));
-        command.addAll(List.of(words).subList(1, words.length));
-        ProcessBuilder process = new ProcessBuilder(command).redirectErrorStream(true);
+        ProcessBuilder process = Launcher.on(folder, httpPort, dbPort, words);
         process.environment().putAll(environment);
         return process;
     }
@@ -76,9 +64,9 @@ class LauncherIT {
 
     @Test
     void a_missing_tool_is_named() throws Exception {
-        environment.remove("ELVARO_JAR");
         environment.put("ELVARO_JAR", "");
-        for (String tool : List.of("bash", "java", "javac", "id", "sed", "head", "dirname", "env", "cat", "mkdir")) {
+        for (String tool : List.of(
+                "bash", "java", "javac", "id", "sed", "head", "dirname", "readlink", "env", "cat", "mkdir", "awk")) {
             Path real = Path.of("/usr/bin", tool);
             Files.createSymbolicLink(tools.resolve(tool), Files.exists(real) ? real : Path.of("/bin", tool));
         }
@@ -92,6 +80,26 @@ class LauncherIT {
         assertThat(said("start"))
                 .startsWith("elvaro: Only 200 MB are free under " + folder)
                 .hasLineCount(1);
+    }
+
+    /** A number is given again after a crash; whoever has it now is somebody else. */
+    @Test
+    void a_process_that_only_has_the_number_of_an_old_one_is_left_alone() throws Exception {
+        Process stranger = new ProcessBuilder("sleep", "600").start();
+        try {
+            Path run = Files.createDirectories(folder.resolve("run"));
+            for (String part : List.of("launcher", "app", "db", "probes")) {
+                Files.writeString(run.resolve(part + ".pid"), stranger.pid() + "\n");
+                Files.writeString(run.resolve(part + ".pid.began"), "another-boot 4711");
+            }
+            assertThat(said("status")).startsWith("Parts of an earlier run are left");
+            assertThat(said("stop")).isEqualTo("Ended what an earlier run left behind.");
+            assertThat(stranger.isAlive()).isTrue();
+            assertThat(run).isEmptyDirectory();
+            assertThat(said("stop")).isEqualTo("Nothing runs in " + folder + ".");
+        } finally {
+            stranger.destroy();
+        }
     }
 
     @Test
@@ -118,7 +126,9 @@ class LauncherIT {
         client.must(client.setUp(code, House.OWNER, House.PASSWORD));
         client.must(client.signIn(House.OWNER, House.PASSWORD));
         client.chamber(OWN_CHAMBER, 5000);
-        assertThat(said("status")).startsWith("Elvaro runs at http://127.0.0.1:" + httpPort);
+        String version = client.get("/api/session").body().at("/me/version").asString();
+        assertThat(version).startsWith("0.");
+        assertThat(said("status")).startsWith("Elvaro " + version + " runs at http://127.0.0.1:" + httpPort);
         assertThat(said("recover", "nobody@brackenrow.example")).contains("No owner signs in as");
         String recovered = said("recover").replaceAll("(?s).*/join#([A-Z0-9-]+).*", "$1");
         client.must(client.post("/api/password-by-code", Map.of("code", recovered, "password", House.PASSWORD)));
@@ -141,7 +151,9 @@ class LauncherIT {
         assertThat(tools).isDirectoryNotContaining("glob:**.backup-*");
         restores(backup);
 
-        Process second = start();
+        pretend("df", "echo head; echo '/dev/x 100 90 307200 90% /'");
+        Process second = start(); // a house that is there asks for little room
+        Files.delete(tools.resolve("df"));
         assertThat(new Client(httpPort).signIn(House.OWNER, House.PASSWORD).status())
                 .isEqualTo(204);
         assertThat(new Client(httpPort).post("/api/setup", Map.of()).status())
@@ -151,6 +163,63 @@ class LauncherIT {
         assertThat(second.waitFor(30, TimeUnit.SECONDS)).isTrue();
         new ServerSocket(dbPort).close();
         theDemoIsHadAfresh();
+    }
+
+    /** The one the tests themselves run on, with a schema of its own for this house and one for what is restored. */
+    @Test
+    void an_existing_database_is_used_backed_up_and_restored_into_by_its_protocol() throws Exception {
+        String url = System.getenv("ELVARO_DB_URL") + "_named_"
+                + ProcessHandle.current().pid();
+        emptySchema(url);
+        environment.put("ELVARO_DB_URL", url);
+        environment.put("ELVARO_DB_USER", System.getenv("ELVARO_DB_USER"));
+        environment.put("ELVARO_DB_PASSWORD", System.getenv("ELVARO_DB_PASSWORD"));
+        assertThat(said("status")).isEqualTo("Nothing runs in " + folder + ".");
+        environment.put("ELVARO_DB_OWNER", System.getenv("ELVARO_DB_OWNER"));
+        Path word = Files.writeString(tools.resolve("word"), System.getenv("ELVARO_DB_OWNER_PASSWORD") + "\n");
+        environment.put("ELVARO_DB_OWNER_PASSWORD_FILE", word.toString());
+        Process house = start();
+        Client client = new Client(httpPort);
+        client.must(client.setUp(House.codeIn(folder.resolve("log/app.log")), House.OWNER, House.PASSWORD));
+        client.must(client.signIn(House.OWNER, House.PASSWORD));
+        client.chamber(OWN_CHAMBER, 5000);
+        client.cut();
+        assertThat(said("status")).contains("its database is " + url);
+        Path backup = tools.resolve("named.backup");
+        assertThat(said("backup", backup.toString())).contains("Written: " + backup);
+        assertThat(said("stop")).isEqualTo("Ended.");
+        assertThat(house.waitFor(30, TimeUnit.SECONDS)).isTrue();
+        assertThat(folder.resolve("db")).as("none was started").doesNotExist();
+
+        assertThat(said("restore", backup.toString())).contains("holds tables already");
+        emptySchema(url + "_again");
+        environment.put("ELVARO_DB_URL", url + "_again");
+        folder = Files.createTempDirectory(tools, "restored");
+        assertThat(said("restore", backup.toString(), "--key", "0000")).contains("not with 0000");
+        assertThat(said("restore", backup.toString())).contains("Checked: 1 workshops, 1 finished pieces");
+    }
+
+    @Test
+    void an_existing_database_that_nobody_can_come_to_is_named() throws Exception {
+        environment.put("ELVARO_DB_URL", "jdbc:postgresql://localhost/elvaro");
+        assertThat(said("start")).startsWith("elvaro: ELVARO_DB_URL is to be like jdbc:mariadb://HOST:3306/NAME");
+        environment.put("ELVARO_DB_URL", "jdbc:mariadb://localhost/elvaro");
+        assertThat(said("start")).contains("name who comes to it too: ELVARO_DB_USER");
+    }
+
+    private static void emptySchema(String url) throws Exception {
+        URI server = URI.create(System.getenv("ELVARO_DB_URL").substring("jdbc:".length()));
+        ProcessBuilder client = new ProcessBuilder(
+                        "mariadb",
+                        "--no-defaults",
+                        "--host=" + server.getHost(),
+                        "--port=" + server.getPort(),
+                        "--user=" + System.getenv("ELVARO_DB_OWNER"),
+                        "-e",
+                        "create database " + url.substring(url.lastIndexOf('/') + 1) + " character set utf8mb4")
+                .inheritIO();
+        client.environment().put("MYSQL_PWD", System.getenv("ELVARO_DB_OWNER_PASSWORD"));
+        assertThat(client.start().waitFor()).isZero();
     }
 
     /** Pieces are hung, weighed, cut and closed without a pause while the backup is written. */
@@ -188,6 +257,7 @@ class LauncherIT {
                 .contains("not with 0000");
         assertThat(said("restore", backup.toString()))
                 .contains("It is signed with the key ")
+                .containsPattern("It was written 20[-0-9T:]+Z, 0 days ago, and goes into .*, which holds no data")
                 .containsPattern("Checked: 1 workshops, [1-9][0-9]* finished pieces, every ledger closes.")
                 .contains("'./elvaro start' goes on with it.");
         assertThat(folder.resolve("house")).hasContent("empty\n");

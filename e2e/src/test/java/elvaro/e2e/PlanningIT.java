@@ -234,6 +234,7 @@ class PlanningIT {
         maren.press("Make a new address");
         maren.reads("Every calendar that reads the old one stops doing so.");
         maren.press("Yes, make a new address");
+        assertThat(maren.page.getByText(address)).hasCount(0);
         maren.reads("it is not shown again");
         assertThat(maren.page.request().get(address).status()).isEqualTo(404);
         maren.press("Remove the address");

@@ -38,6 +38,8 @@ final class Views {
                         "/compare",
                         "/exchange",
                         "/settings",
+                        "/reminders",
+                        "/alarms/" + first(client.get("/api/alarms").body().path("alarms")),
                         "/treatments",
                         "/trials",
                         "/trials/new",

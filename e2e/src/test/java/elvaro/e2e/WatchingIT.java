@@ -69,9 +69,15 @@ class WatchingIT {
         maren.sees("Long chest");
         maren.press("Take in a logger’s file");
         choose("Time;Temp\n2026-01-05 10:00;0,2\n2026-01-05 10:10;warm\n");
-        maren.press("Take it in");
-        maren.reads("Line 3: “warm” in Temp is no number. Nothing of the file was kept.");
-        choose("Time;Temp\n2026-01-05 10:00;0,2\n2026-01-05 10:10;0,3\n");
+        maren.reads("Line 3: “warm” is no number. Nothing of the file was kept.");
+        assertThat(maren.button("Take it in")).isDisabled();
+        choose("Chest logger\nTime;Temp\n05/01/2026 10:00;0,2\n05/01/2026 10:10;0,3\n05/01/2026 10:20;--\n");
+        maren.reads("They could be meant in two ways.");
+        assertThat(maren.button("First say how its days are written")).isDisabled();
+        maren.choose("Days are written", "day, month, year");
+        maren.reads("2 readings from");
+        maren.reads("1 line with a moment and no value.");
+        assertThat(AccessIT.faults(maren.page)).isEmpty();
         maren.press("Take it in");
         maren.reads("2 readings kept");
         maren.press("Close");
@@ -83,7 +89,7 @@ class WatchingIT {
         maren.page
                 .getByLabel("File of the logger")
                 .setInputFiles(new FilePayload("logger.csv", "text/csv", file.getBytes(StandardCharsets.UTF_8)));
-        assertThat(maren.button("Take it in")).isVisible();
+        assertThat(maren.button("logger.csv")).isVisible();
     }
 
     @Test

@@ -16,7 +16,7 @@ public record Excursions(List<Warm> warm, List<Gap> gaps) {
     public static final double LIMIT_CELSIUS = 5;
 
     /** Air is cold again once it has been so for as long; before, it is the same excursion. Estimate. */
-    private static final Duration SETTLED = Duration.ofMinutes(15);
+    public static final Duration SETTLED = Duration.ofMinutes(15);
 
     /** A gap in the readings longer than this is an event of its own. Reference section 6. */
     public static final Duration LONGEST_SILENCE = Duration.ofHours(6);
@@ -38,6 +38,11 @@ public record Excursions(List<Warm> warm, List<Gap> gaps) {
 
     /** @param readings in the order they were taken; each holds until the next */
     public static Excursions find(List<TimedReading> readings) {
+        return find(readings, LIMIT_CELSIUS);
+    }
+
+    /** The same above another limit. */
+    public static Excursions find(List<TimedReading> readings, double limitCelsius) {
         List<Warm> warm = new ArrayList<>();
         List<Gap> gaps = new ArrayList<>();
         Warm run = null;
@@ -53,7 +58,7 @@ public record Excursions(List<Warm> warm, List<Gap> gaps) {
             if (silence) {
                 gaps.add(new Gap(reading.at(), until));
             }
-            double over = reading.celsius() - LIMIT_CELSIUS;
+            double over = reading.celsius() - limitCelsius;
             if (over > 0) {
                 // Nobody knows how warm it was in a gap: it counts for as long as a silence may last.
                 double hours = (silence ? LONGEST_SILENCE : length).toMillis() / 3_600_000.0;

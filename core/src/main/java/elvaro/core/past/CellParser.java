@@ -1,13 +1,13 @@
 package elvaro.core.past;
 
+import elvaro.core.table.MonthName;
 import elvaro.core.working.Quantity;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.DateTimeException;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -25,8 +25,6 @@ public final class CellParser {
             Pattern.compile(NUMBER + "\\s*(?:lbs?|pounds?|#)\\.?\\s*" + NUMBER + "\\s*(?:oz|ounces?)?\\.?");
     private static final Pattern MONEY = Pattern.compile("[^\\d-]*" + NUMBER + "[^\\d]*");
     private static final Pattern TIME = Pattern.compile("[t ]+\\d{1,2}:\\d{2}.*$");
-    private static final List<String> MONTHS =
-            List.of("jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec");
 
     private CellParser() {}
 
@@ -144,10 +142,8 @@ public final class CellParser {
     }
 
     private static int month(String written) {
-        return Optional.of(written)
-                .filter(each -> Character.isLetter(each.charAt(0)) && each.length() >= 3)
-                .map(each -> MONTHS.indexOf(each.substring(0, 3)) + 1)
-                .orElseGet(() -> Integer.valueOf(written));
+        OptionalInt named = MonthName.of(written);
+        return named.isPresent() ? named.getAsInt() : Integer.parseInt(written);
     }
 
     private static String plain(String text) {

@@ -9,30 +9,34 @@ import java.util.regex.Pattern;
 
 /** What a column of a table of the past may hold. */
 public enum PastField {
-    PIECE("Piece", "tag|piece|name|id|no\\.?|number|st(ü|u)ck"),
-    CUT("Cut", "cut|primal"),
-    SUPPLIER("Supplier", "supplier|from|farm|bought"),
-    GRADE("Grade", "grade|marbling|quality"),
-    PRICE("Price a kg", "price|cost|paid"),
-    METHOD("Method", "method|how"),
-    HUNG_ON("Hung on", "hung|hang|start|begin|day 0|in on|date in"),
-    GREEN("Green weight", "green|fresh|initial|starting|start weight|weight in|day 0 weight"),
-    DAY("Day of weighing", "date|day|weighed on|when"),
-    WEIGHT("Weight", "weight|weighed(?! on)|grams|kg|lbs?"),
-    PULLED_ON("Pulled on", "pull|end|out on|date out|finish"),
-    AGED("Aged weight", "aged|final|end weight|weight out|pulled weight"),
-    STEAK("Steaks", "steak|portion|roast"),
-    USABLE_TRIM("Usable trim", "usable|grind|trim"),
-    FAT("Fat", "fat|tallow"),
-    BONE("Bone", "bone"),
-    DISCARD("Discard", "discard|waste|crust|thrown|loss");
+    PIECE("Piece", "tag|piece|name|id|no\\.?|number|nr\\.?|nummer|st(ü|ue?)ck|teil|pièce|morceau|numéro"),
+    CUT("Cut", "cut|primal|zuschnitt|teilstück|découpe|muscle"),
+    SUPPLIER("Supplier", "supplier|from|farm|bought|lieferant|herkunft|hof|fournisseur|provenance|ferme"),
+    GRADE("Grade", "grade|marbling|quality|qualität|klasse|marmorierung|qualité|classe|persillé"),
+    PRICE("Price a kg", "price|cost|paid|preis|kosten|prix|coût"),
+    METHOD("Method", "method|how|verfahren|methode|méthode"),
+    HUNG_ON(
+            "Hung on",
+            "hung|hang|start|begin|day 0|in on|date in|aufgehängt|eingehängt|gehängt|beginn|eingang|suspendu|début|entrée"),
+    GREEN(
+            "Green weight",
+            "green|fresh|initial|starting|start weight|weight in|day 0 weight|frischgewicht|anfangsgewicht|startgewicht|einwaage|poids frais|poids de départ|poids initial"),
+    DAY("Day of weighing", "date|day|weighed on|when|datum|gewogen am|jour|pesé le"),
+    WEIGHT("Weight", "weight|weighed(?! on)|grams|kg|lbs?|gewicht|poids|masse"),
+    PULLED_ON("Pulled on", "pull|end|out on|date out|finish|abgehängt|ende|entnommen|sortie|fin"),
+    AGED("Aged weight", "aged|final|end weight|weight out|pulled weight|endgewicht|reifgewicht|gereift|poids maturé"),
+    STEAK("Steaks", "steaks?|portion(en)?|roast|rôti"),
+    USABLE_TRIM("Usable trim", "usable|grind|trim|verwertbar|hack|abschnitte|parures?|haché"),
+    FAT("Fat", "fat|tallow|fett|talg|gras|graisse"),
+    BONE("Bone", "bones?|knochen|os"),
+    DISCARD("Discard", "discard|waste|crust|thrown|loss|abfall|kruste|verlust|déchets?|croûte|perte");
 
     private final String label;
     private final Pattern heads;
 
     PastField(String label, String heads) {
         this.label = label;
-        this.heads = Pattern.compile("(?i).*\\b(" + heads + ").*");
+        this.heads = Pattern.compile("(?iU).*\\b(" + heads + ").*");
     }
 
     public String label() {

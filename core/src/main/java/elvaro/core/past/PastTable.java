@@ -1,6 +1,7 @@
 package elvaro.core.past;
 
 import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.words;
 
 import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -36,11 +38,16 @@ public final class PastTable {
     private static final int LONGEST_GRADE = 60;
     private static final int LEAST_GRAMS = 50;
 
+    /** Sums and means at the foot of a table, in English, German and French. */
+    private static final Pattern SUM = Pattern.compile(
+            "(?iU)(grand )?(totals?|sums?|average|avg|mean|summe|gesamt\\w*|durchschnitt\\w*|mittelwert|moyenne|totaux|somme|Ø|Σ)\\b.*");
+
     private final List<List<String>> rows;
     private final ColumnMapping manner;
     private final Map<String, HungBefore> known;
     private final LocalDate today;
     private final List<WrongCell> faults = new ArrayList<>();
+    private final List<LeftOut> leftOut = new ArrayList<>();
 
     /**
      * How the table is meant.
@@ -49,11 +56,13 @@ public final class PastTable {
      * @param columns which column holds what, from 0
      * @param cut of pieces whose row does not say, none if it must
      * @param method of pieces whose row does not say
+     * @param weighings columns that hold a weighing of each piece, by their heads
      * @param rest what the part of the aged weight was that no pile tells of, none if each gram must be told
      */
     public record ColumnMapping(
             int headRow,
             Map<PastField, Integer> columns,
+            Map<Integer, String> weighings,
             Unit unit,
             Order order,
             Optional<Cut> cut,
@@ -75,8 +84,11 @@ public final class PastTable {
      */
     public record WrongCell(int row, Optional<PastField> field, String sentence) {}
 
+    /** A row that is no piece's. */
+    public record LeftOut(int row, String name) {}
+
     /** What was read; pieces with a fault are left out. */
-    public record Read(List<PastPiece> pieces, List<WrongCell> faults) {}
+    public record Read(List<PastPiece> pieces, List<WrongCell> faults, List<LeftOut> leftOut) {}
 
     private PastTable(List<List<String>> rows, ColumnMapping manner, Map<String, HungBefore> known, LocalDate today) {
         this.rows = rows;
@@ -101,7 +113,10 @@ public final class PastTable {
                 continue;
             }
             String name = cell(index, PastField.PIECE);
-            if (name.isEmpty()) {
+            Optional<String> sum = sum(index);
+            if (sum.isPresent()) {
+                leftOut.add(new LeftOut(number(index), sum.get()));
+            } else if (name.isEmpty()) {
                 fault(index, PastField.PIECE, "Which piece? Each row needs its tag or name.");
             } else {
                 byPiece.computeIfAbsent(name.toUpperCase(Locale.ROOT), each -> new ArrayList<>())
@@ -117,7 +132,16 @@ public final class PastTable {
             }
         });
         faults.sort(Comparator.comparingInt(WrongCell::row));
-        return new Read(pieces, faults);
+        return new Read(pieces, faults, leftOut);
+    }
+
+    /** What a row calls itself that sums others up: it is no piece. */
+    private Optional<String> sum(int index) {
+        return rows.get(index).stream()
+                .map(String::strip)
+                .filter(cell -> !cell.isEmpty())
+                .findFirst()
+                .filter(cell -> SUM.matcher(cell).matches());
     }
 
     private PastPiece piece(String tag, String name, List<Integer> of) {
@@ -125,9 +149,16 @@ public final class PastTable {
         for (int index : of) {
             weighing(index).ifPresent(weighings::add);
         }
+        HungBefore here = known.get(tag);
+        Optional<LocalDate> hungOn =
+                Optional.ofNullable(here).map(HungBefore::hungOn).or(() -> saidToHang(of));
+        for (int index : of) {
+            manner.weighings()
+                    .forEach((column, head) ->
+                            beside(index, column, head, hungOn).ifPresent(weighings::add));
+        }
         weighings.sort(Comparator.comparing(Weighing::day));
         int row = number(of.get(0));
-        HungBefore here = known.get(tag);
         if (here != null) {
             weighings.forEach(each -> check(each, here.hungOn(), here.pulledOn().orElse(today), here.mostGrams()));
             if (weighings.isEmpty()) {
@@ -152,6 +183,51 @@ public final class PastTable {
             fault(index, PastField.DAY, "When was it weighed?");
         }
         return day == null || grams == null ? Optional.empty() : Optional.of(new Weighing(day, grams, number(index)));
+    }
+
+    /** The first day of these rows on which it was hung, if one can be read; that it cannot is said elsewhere. */
+    private Optional<LocalDate> saidToHang(List<Integer> of) {
+        return of.stream()
+                .map(index -> cell(index, PastField.HUNG_ON))
+                .filter(text -> !text.isEmpty())
+                .findFirst()
+                .flatMap(text -> {
+                    try {
+                        return Optional.of(CellParser.day(text, manner.order()));
+                    } catch (IllegalArgumentException none) {
+                        return Optional.empty();
+                    }
+                });
+    }
+
+    /** A weighing in a column of its own. */
+    private Optional<Weighing> beside(int index, int column, String head, Optional<LocalDate> hungOn) {
+        List<String> row = rows.get(index);
+        String text = column < row.size() ? row.get(column).strip() : "";
+        if (text.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<LocalDate> day = WeighingHead.of(head, manner.order()).flatMap(weighed -> weighed.on(hungOn));
+        if (day.isEmpty()) {
+            fault(index, PastField.WEIGHT, "“%s” says no day: when was it weighed?".formatted(words(head)));
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(new Weighing(past(day.get()), CellParser.grams(text, manner.unit()), number(index)));
+        } catch (IllegalArgumentException wrong) {
+            fault(index, PastField.WEIGHT, String.valueOf(wrong.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    private LocalDate past(LocalDate day) {
+        if (new PastDay(day, today).isTooLongAgo()) {
+            throw new IllegalArgumentException(PastDay.TOO_LONG_AGO);
+        }
+        if (day.isAfter(today)) {
+            throw new IllegalArgumentException("%s is still to come.".formatted(day));
+        }
+        return day;
     }
 
     private void check(Weighing weighing, LocalDate first, LocalDate last, int mostGrams) {
@@ -333,16 +409,7 @@ public final class PastTable {
     }
 
     private @Nullable LocalDate day(int index, PastField field) {
-        return understood(index, field, text -> {
-            LocalDate day = CellParser.day(text, manner.order());
-            if (new PastDay(day, today).isTooLongAgo()) {
-                throw new IllegalArgumentException(PastDay.TOO_LONG_AGO);
-            }
-            if (day.isAfter(today)) {
-                throw new IllegalArgumentException("%s is still to come.".formatted(day));
-            }
-            return day;
-        });
+        return understood(index, field, text -> past(CellParser.day(text, manner.order())));
     }
 
     private interface Understanding<T> {

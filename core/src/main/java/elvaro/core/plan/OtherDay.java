@@ -57,9 +57,25 @@ public record OtherDay(int days, double steakGrams, Optional<Double> minor, Opti
         return "%s earlier saves %s%s%s.".formatted(length(), what, worth, gain());
     }
 
+    /** What waiting costs, for who is late, as {@code each further week costs about 180 g of steak, 7.20}; empty for nothing. */
+    public Optional<String> waiting() {
+        long grams = Math.round(-steakGrams);
+        return grams <= 0
+                ? Optional.empty()
+                : Optional.of("each further %s costs about %s of steak%s"
+                        .formatted(
+                                days == WEEK ? "week" : count(days),
+                                limit(grams),
+                                minor.map(each -> ", " + money(each)).orElse("")));
+    }
+
     private String length() {
         int count = Math.abs(days);
-        return count == 1 ? "A day" : count == WEEK ? "A week" : count + " days";
+        return count == 1 ? "A day" : count == WEEK ? "A week" : count(count);
+    }
+
+    private static String count(int days) {
+        return days + " days";
     }
 
     private String gain() {

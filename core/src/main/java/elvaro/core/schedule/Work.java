@@ -121,6 +121,11 @@ public enum Work {
         return place == WorkPlace.HERE ? shownBy.stream().findFirst() : Optional.empty();
     }
 
+    /** Whether nobody can do it but by deciding something. */
+    public boolean asksAPerson() {
+        return this == STOP || this == DECIDE;
+    }
+
     /** How many days before its own it is shown among what is to be done. */
     public int noticeDays() {
         return this == BUY ? DAYS_TO_BUY : 0;

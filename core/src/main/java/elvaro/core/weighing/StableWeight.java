@@ -43,6 +43,14 @@ public final class StableWeight {
      */
     public record Shown(int grams, boolean steady, boolean empty, boolean overloaded, int laying, int tareGrams) {}
 
+    /**
+     * All there is to know of a scale, to be kept elsewhere.
+     *
+     * @param recent figures of the last three seconds, the oldest first
+     * @param restingGrams what was last found at rest on it, net
+     */
+    public record State(List<Figure> recent, int tareGrams, int laying, OptionalInt restingGrams) {}
+
     private final List<Figure> recent;
     private final int tare;
     private final int laying;
@@ -58,6 +66,15 @@ public final class StableWeight {
     /** A scale of which nothing is known yet. */
     public static StableWeight begin() {
         return new StableWeight(List.of(), 0, 0, OptionalInt.empty());
+    }
+
+    /** A scale as it was kept. */
+    public static StableWeight of(State state) {
+        return new StableWeight(List.copyOf(state.recent()), state.tareGrams(), state.laying(), state.restingGrams());
+    }
+
+    public State state() {
+        return new State(recent, tare, laying, resting);
     }
 
     /**

@@ -61,6 +61,11 @@ class CellParserTest {
             February 3, 2026    | DAY_FIRST   | 2026-02-03
             June 3, 2026        | DAY_FIRST   | 2026-06-03
             29.2.2028           | DAY_FIRST   | 2028-02-29
+            3. März 2026        | DAY_FIRST   | 2026-03-03
+            3. Mai 2026         | DAY_FIRST   | 2026-05-03
+            3 févr. 2026        | DAY_FIRST   | 2026-02-03
+            3 août 2026         | MONTH_FIRST | 2026-08-03
+            3-Dez-26            | MONTH_FIRST | 2026-12-03
             """)
     void a_day_is_understood_by_the_order_of_the_table(String written, Order order, LocalDate day) {
         assertThat(CellParser.day(written, order)).isEqualTo(day);

@@ -31,14 +31,21 @@ class PastTableTest {
             "Trim");
 
     private static Read read(Optional<Stream> rest, String... lines) {
-        ColumnMapping manner = new ColumnMapping(
-                1,
-                PastField.guess(HEADS),
-                Unit.KILOGRAM,
-                Order.DAY_FIRST,
-                Optional.of(CutCatalogue.get("strip")),
-                Method.OPEN_AIR,
-                rest);
+        return read(
+                new ColumnMapping(
+                        1,
+                        PastField.guess(HEADS),
+                        Map.of(),
+                        Unit.KILOGRAM,
+                        Order.DAY_FIRST,
+                        Optional.of(CutCatalogue.get("strip")),
+                        Method.OPEN_AIR,
+                        rest),
+                lines);
+    }
+
+    /** In a house where 12A hangs since the first of February. */
+    private static Read read(ColumnMapping manner, String... lines) {
         HungBefore here = new HungBefore(LocalDate.of(2026, 2, 1), Optional.empty(), 5000);
         return PastTable.read(
                 java.util.Arrays.stream(lines)
@@ -133,6 +140,7 @@ class PastTableTest {
         ColumnMapping manner = new ColumnMapping(
                 7,
                 PastField.guess(heads),
+                Map.of(),
                 Unit.GRAM,
                 Order.DAY_FIRST,
                 Optional.of(CutCatalogue.get("strip")),
@@ -151,5 +159,62 @@ class PastTableTest {
                         .map(fault -> fault.row() + " " + fault.field().orElseThrow()))
                 .as("the head stands in row 7")
                 .containsExactly("8 GREEN", "9 SUPPLIER");
+    }
+
+    @Test
+    void heads_are_known_in_german_and_french() {
+        assertThat(PastField.guess(
+                        List.of("Stück", "Aufgehängt am", "Frischgewicht", "Datum", "Gewicht", "Endgewicht", "Abfall")))
+                .containsExactlyInAnyOrderEntriesOf(Map.of(
+                        PastField.PIECE, 0,
+                        PastField.HUNG_ON, 1,
+                        PastField.GREEN, 2,
+                        PastField.DAY, 3,
+                        PastField.WEIGHT, 4,
+                        PastField.AGED, 5,
+                        PastField.DISCARD, 6));
+        assertThat(PastField.guess(
+                        List.of("Pièce", "Début", "Poids frais", "Jour", "Poids", "Sortie", "Parures", "Déchets")))
+                .containsExactlyInAnyOrderEntriesOf(Map.of(
+                        PastField.PIECE, 0,
+                        PastField.HUNG_ON, 1,
+                        PastField.GREEN, 2,
+                        PastField.DAY, 3,
+                        PastField.WEIGHT, 4,
+                        PastField.PULLED_ON, 5,
+                        PastField.USABLE_TRIM, 6,
+                        PastField.DISCARD, 7));
+    }
+
+    private static Read wide(Map<Integer, String> weighings, String... lines) {
+        return read(
+                new ColumnMapping(
+                        1,
+                        Map.of(PastField.PIECE, 0, PastField.HUNG_ON, 1),
+                        weighings,
+                        Unit.KILOGRAM,
+                        Order.DAY_FIRST,
+                        Optional.empty(),
+                        Method.OPEN_AIR,
+                        Optional.empty()),
+                lines);
+    }
+
+    @Test
+    void a_column_for_each_weighing_is_read_by_the_day_or_the_week_of_its_head() {
+        Read read = wide(Map.of(2, "8.2.2026", 3, "Tag 14", 4, "week 3"), "12A;;4,9;4,8;4,7", "Summe;;4,9;4,8;4,7");
+        assertThat(read.faults()).isEmpty();
+        assertThat(read.pieces().get(0).weighings())
+                .extracting(weighing -> weighing.day() + " " + weighing.grams())
+                .containsExactly("2026-02-08 4900", "2026-02-15 4800", "2026-02-22 4700");
+        assertThat(read.leftOut()).containsExactly(new PastTable.LeftOut(3, "Summe"));
+    }
+
+    @Test
+    void a_weighing_in_a_column_of_its_own_that_cannot_be_is_named() {
+        Read read = wide(Map.of(2, "8.2.2026", 3, "remarks"), "12A;;heavy;4,8");
+        assertThat(read.faults())
+                .extracting(PastTable.WrongCell::sentence)
+                .contains("“remarks” says no day: when was it weighed?", "“heavy” is no weight.");
     }
 }

@@ -8,6 +8,7 @@ import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
 import java.util.Currency;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -67,8 +68,14 @@ public class AccountService {
     /** How paper is written for the signed-in person. */
     @Transactional(readOnly = true)
     public Units units() {
-        return me().preferences()
-                .units(Currency.getInstance(workshops.settings().currency()), LocaleContextHolder.getLocale());
+        return units(me().id(), LocaleContextHolder.getLocale());
+    }
+
+    /** How somebody is written to. */
+    @Transactional(readOnly = true)
+    public Units units(UUID id, Locale device) {
+        return get(id).preferences()
+                .units(Currency.getInstance(workshops.settings().currency()), device);
     }
 
     public Preferences prefer(Preferences preferences) {

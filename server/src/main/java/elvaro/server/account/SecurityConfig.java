@@ -82,9 +82,10 @@ class SecurityConfig {
                                 .anyRequest()
                                 .permitAll())
                 // Devices and tasters have no session that another site could ride on; they bring their token with
-                // every
-                // request.
-                .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/devices/**", "/taste/**"))
+                // every request, as the address in a mail does. That a phone showed a message is said by its service
+                // worker, which has no page to take a token from.
+                .csrf(csrf -> csrf.spa()
+                        .ignoringRequestMatchers("/devices/**", "/taste/**", "/stop/**", "/api/me/notices/shown"))
                 // A taster's address is a secret, which no other site shall be told.
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER)))

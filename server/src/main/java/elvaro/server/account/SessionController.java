@@ -1,6 +1,7 @@
 package elvaro.server.account;
 
 import elvaro.server.account.Preferences.Measures;
+import elvaro.server.settings.HouseAddress;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.Role;
@@ -17,6 +18,7 @@ import java.util.Currency;
 import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -31,14 +33,29 @@ class SessionController {
     private final AccountService accounts;
     private final WorkshopService workshops;
     private final SetupService setup;
+    private final HouseAddress address;
+    private final String version;
 
-    SessionController(AccountService accounts, WorkshopService workshops, SetupService setup) {
+    SessionController(
+            AccountService accounts,
+            WorkshopService workshops,
+            SetupService setup,
+            HouseAddress address,
+            @Value("${elvaro.version}") String version) {
         this.accounts = accounts;
         this.workshops = workshops;
         this.setup = setup;
+        this.address = address;
+        this.version = version;
     }
 
-    /** Who is signed in, where, and how they want to see it. */
+    /**
+     * Who is signed in, where, and how they want to see it.
+     *
+     * @param houseAddress under which people reach the house, for links that leave this screen
+     * @param onlyHere whether only this machine reaches it
+     * @param version of Elvaro; empty where no launcher says it
+     */
     record Me(
             UUID id,
             String signInName,
@@ -48,7 +65,10 @@ class SessionController {
             String workshopName,
             String currency,
             int divisionGrams,
-            LocalDate today) {}
+            LocalDate today,
+            String houseAddress,
+            boolean onlyHere,
+            String version) {}
 
     /**
      * Whether somebody is signed in, and whether the house is still empty.
@@ -121,7 +141,10 @@ class SessionController {
                         workshop.name(),
                         workshop.currency(),
                         workshop.divisionGrams(),
-                        workshops.today()));
+                        workshops.today(),
+                        address.now(),
+                        address.isOnlyHere(),
+                        version));
     }
 
     @TakesUpTo(TakesUpTo.FROM_STRANGERS)

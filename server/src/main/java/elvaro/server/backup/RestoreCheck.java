@@ -2,6 +2,7 @@ package elvaro.server.backup;
 
 import elvaro.server.chain.ChainCheck;
 import elvaro.server.chain.ChainCheck.ChainState;
+import elvaro.server.forecast.FinishedPieces;
 import elvaro.server.hanging.LedgerAudit;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Role;
@@ -33,12 +34,19 @@ class RestoreCheck {
     private final LedgerAudit ledgers;
     private final CurrentWorkshop current;
     private final ChainCheck chain;
+    private final FinishedPieces finishedPieces;
 
-    RestoreCheck(JdbcClient database, LedgerAudit ledgers, CurrentWorkshop current, ChainCheck chain) {
+    RestoreCheck(
+            JdbcClient database,
+            LedgerAudit ledgers,
+            CurrentWorkshop current,
+            ChainCheck chain,
+            FinishedPieces finishedPieces) {
         this.database = database;
         this.ledgers = ledgers;
         this.current = current;
         this.chain = chain;
+        this.finishedPieces = finishedPieces;
     }
 
     @EventListener
@@ -52,6 +60,9 @@ class RestoreCheck {
             LedgerAudit.AuditResult found = current.actingAs(owner, ledgers::all);
             finished += found.finished();
             found.open().forEach(tag -> faults.add("The ledger of " + tag + " does not close."));
+            current.actingAs(owner, finishedPieces::keptOtherwise)
+                    .forEach(tag -> faults.add(
+                            "The figures kept of " + tag + " were not those of its log; they are made anew."));
             ChainState state = chain.of(owner.workshopId());
             links += state.links();
             keys.addAll(state.keys());

@@ -1,17 +1,9 @@
 package elvaro.server.chain;
 
 import elvaro.server.shared.Sha256;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.KeyFactory;
-import java.security.KeyPair;
-import java.security.KeyPairGenerator;
 import java.security.PrivateKey;
 import java.security.PublicKey;
 import java.security.Signature;
@@ -19,67 +11,41 @@ import java.security.spec.PKCS8EncodedKeySpec;
 import java.security.spec.X509EncodedKeySpec;
 import java.util.Base64;
 import java.util.List;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.security.crypto.encrypt.Encryptors;
+import org.springframework.security.crypto.encrypt.TextEncryptor;
 import org.springframework.stereotype.Component;
 
 /**
  * The house's own key (Ed25519, RFC 8032): what it signs, nobody signs who has only the database or a backup. It is made at
- * the first start and lies in a file beside the data: the private part (PKCS #8) in the first line, the public one in the
- * second, both in Base64.
+ * the first start and lies in a file beside the data ({@link KeyFile}).
  */
 @Component
 public class HouseKey {
-    private static final Logger LOG = LoggerFactory.getLogger(HouseKey.class);
     private static final String KIND = "Ed25519";
     private static final int PRINT_DIGITS = 16;
     private static final int GROUP = 4;
 
+    /** The key is random; a salt has nothing to add. */
+    private static final String SALT = "656c7661726f2e31";
+
     private final PrivateKey secret;
     private final String open;
+    private final TextEncryptor locks;
 
     /** @param file where it lies; empty for a key that ends with this run */
     public HouseKey(@Value("${elvaro.key-file}") String file) {
+        List<String> lines = KeyFile.lines(file, KeyFile.maker(KIND));
         try {
-            List<String> lines;
-            if (file.isEmpty()) {
-                LOG.warn("No file is named for the house's key: what is signed now is signed with a key of this run.");
-                lines = fresh();
-            } else {
-                Path path = Path.of(file);
-                if (!Files.exists(path)) {
-                    keep(path, fresh());
-                }
-                lines = Files.readAllLines(path);
-            }
             secret = KeyFactory.getInstance(KIND)
                     .generatePrivate(new PKCS8EncodedKeySpec(Base64.getDecoder().decode(lines.get(0))));
-            open = lines.get(1);
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException("The house's key cannot be read: " + file, unreadable);
-        } catch (GeneralSecurityException | IllegalArgumentException | IndexOutOfBoundsException broken) {
+        } catch (GeneralSecurityException | IllegalArgumentException broken) {
             throw new IllegalStateException("The file of the house's key is broken: " + file, broken);
         }
-    }
-
-    private static List<String> fresh() throws GeneralSecurityException {
-        KeyPair pair = KeyPairGenerator.getInstance(KIND).generateKeyPair();
-        Base64.Encoder text = Base64.getEncoder();
-        return List.of(
-                text.encodeToString(pair.getPrivate().getEncoded()),
-                text.encodeToString(pair.getPublic().getEncoded()));
-    }
-
-    /** Whole or not at all, and for nobody else to read. */
-    private static void keep(Path path, List<String> lines) throws IOException {
-        Path half = Files.createTempFile(
-                path.toAbsolutePath().getParent(),
-                "key",
-                ".new",
-                PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
-        Files.write(half, lines);
-        Files.move(half, path, StandardCopyOption.ATOMIC_MOVE);
+        open = lines.get(1);
+        locks = Encryptors.delux(
+                Sha256.of(("what is locked " + lines.get(0)).getBytes(StandardCharsets.US_ASCII)), SALT);
     }
 
     /** The public part, X.509 in Base64. */
@@ -107,6 +73,23 @@ public class HouseKey {
             return Base64.getEncoder().encodeToString(signature.sign());
         } catch (GeneralSecurityException impossible) {
             throw new IllegalStateException(impossible); // every Java from 15 on has it
+        }
+    }
+
+    /** Locks a password of another house's service away: a copy of the database does not open it. */
+    public String lock(String words) {
+        return locks.encrypt(words);
+    }
+
+    /** What was locked; empty where another key did it, as after a restore on another machine. */
+    public Optional<String> unlock(String locked) {
+        if (locked.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(locks.decrypt(locked));
+        } catch (IllegalStateException | IllegalArgumentException anotherKey) {
+            return Optional.empty();
         }
     }
 

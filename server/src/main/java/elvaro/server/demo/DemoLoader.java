@@ -54,6 +54,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
@@ -62,6 +63,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.annotation.Order;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -95,6 +97,7 @@ class DemoLoader implements ApplicationRunner {
     private final WorkshopService workshops;
     private final CurrentWorkshop current;
     private final TransactionTemplate transaction;
+    private final JdbcClient database;
     private final Clock clock;
 
     DemoLoader(
@@ -120,6 +123,7 @@ class DemoLoader implements ApplicationRunner {
             WorkshopService workshops,
             CurrentWorkshop current,
             TransactionTemplate transaction,
+            JdbcClient database,
             Clock clock) {
         this.wanted = wanted;
         this.password = password;
@@ -143,12 +147,17 @@ class DemoLoader implements ApplicationRunner {
         this.workshops = workshops;
         this.current = current;
         this.transaction = transaction;
+        this.database = database;
         this.clock = clock;
     }
 
     @Override
     public void run(ApplicationArguments arguments) {
-        if (!wanted || !setup.isNeeded()) {
+        if (!wanted) {
+            return;
+        }
+        if (!setup.isNeeded()) {
+            begun().filter(this::isEmpty).ifPresent(this::fill);
             return;
         }
         // Prices of an invented farm butchery, minor units per kg.
@@ -168,17 +177,36 @@ class DemoLoader implements ApplicationRunner {
                 250,
                 120,
                 35,
-                Scenario.PRICES);
+                Scenario.PRICES,
+                "");
         Scenario.Person first = Scenario.PEOPLE.get(0);
         SignedIn owner =
                 setup.createWorkshop(settings, new SetupService.Owner(first.signInName(), first.name(), password));
+        fill(owner);
+    }
+
+    /** The owner of a demo that is there, whole or not: what fills it is one transaction, and may have died with the machine. */
+    private Optional<SignedIn> begun() {
+        return database.sql("select id, workshop_id from account where sign_in_name = ? and role = 'OWNER'")
+                .param(Scenario.PEOPLE.get(0).signInName())
+                .query((row, number) -> new SignedIn(
+                        UUID.fromString(row.getString(1)), UUID.fromString(row.getString(2)), Role.OWNER, true, null))
+                .optional();
+    }
+
+    private boolean isEmpty(SignedIn owner) {
+        return current.actingAs(
+                owner, () -> chambers.all().isEmpty() && accounts.people().size() == 1);
+    }
+
+    private void fill(SignedIn owner) {
         current.actingAs(owner, () -> {
-            transaction.executeWithoutResult(status -> fill(owner));
+            transaction.executeWithoutResult(status -> fillAll(owner));
             return owner;
         });
     }
 
-    private void fill(SignedIn owner) {
+    private void fillAll(SignedIn owner) {
         Random random = new Random(SEED);
         List<UUID> people = new ArrayList<>(List.of(owner.accountId()));
         Scenario.PEOPLE.stream().skip(1).forEach(person -> {

@@ -5,10 +5,12 @@ import elvaro.server.shared.EditedRow;
 import elvaro.server.shared.Inspected;
 import elvaro.server.shared.InspectedRow;
 import elvaro.server.shared.Refusal;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
@@ -37,6 +39,11 @@ class Device extends EditedRow implements InspectedRow {
     private String tokenHash;
 
     private Instant madeAt;
+
+    /** In seconds; found from what it sends, and written by plain SQL. */
+    @NotAudited
+    @Column(insertable = false, updatable = false)
+    private int clockAhead;
 
     @Inspected("Shut out")
     private boolean revoked;
@@ -81,6 +88,11 @@ class Device extends EditedRow implements InspectedRow {
 
     String name() {
         return name;
+    }
+
+    /** By how much its clock is fast; empty where it is not. */
+    Optional<Duration> clockAhead() {
+        return clockAhead == 0 ? Optional.empty() : Optional.of(Duration.ofSeconds(clockAhead));
     }
 
     /** What a probe measures; empty for a scale. */

@@ -1,15 +1,16 @@
 package elvaro.server.device;
 
+import elvaro.core.air.FastClock;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
-import elvaro.server.shared.RequestLimit;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.Secret;
 import elvaro.server.shared.SignedIn;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
@@ -24,7 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The probes and scales of the workshop and their tokens. A token is shown once, when it is made. */
 @Service
 public class DeviceService {
-    private final RequestLimit<UUID> requests = new RequestLimit<>();
+    private final DeviceLimit limit;
     private final DeviceRepository devices;
     private final ChamberService chambers;
     private final WorkshopService workshops;
@@ -33,12 +34,14 @@ public class DeviceService {
     private final Clock clock;
 
     DeviceService(
+            DeviceLimit limit,
             DeviceRepository devices,
             ChamberService chambers,
             WorkshopService workshops,
             JdbcClient database,
             CurrentWorkshop current,
             Clock clock) {
+        this.limit = limit;
         this.devices = devices;
         this.chambers = chambers;
         this.workshops = workshops;
@@ -51,6 +54,7 @@ public class DeviceService {
      * A probe or a scale.
      *
      * @param chamberId what a probe measures; absent for a scale
+     * @param says what is wrong with it, in a sentence
      * @param token right after it was made; it is not kept and not shown again
      */
     public record DeviceView(
@@ -59,6 +63,7 @@ public class DeviceService {
             String name,
             @Nullable UUID chamberId,
             @Nullable String chamberName,
+            @Nullable String says,
             @Nullable String token) {
         private static DeviceView of(Device device, @Nullable String token) {
             return new DeviceView(
@@ -67,6 +72,7 @@ public class DeviceService {
                     device.name(),
                     device.chamber().map(Chamber::id).orElse(null),
                     device.chamber().map(Chamber::name).orElse(null),
+                    device.clockAhead().map(FastClock::words).orElse(null),
                     token);
         }
     }
@@ -176,6 +182,22 @@ public class DeviceService {
         return current.actingAs(known.acting(), () -> work.apply(known.id()));
     }
 
+    /** By how much the clock of a device was found to be fast. */
+    public Duration clockAhead(UUID device) {
+        return Duration.ofSeconds(database.sql("select clock_ahead from device where id = ?")
+                .param(device)
+                .query(Integer.class)
+                .single());
+    }
+
+    /** No change of the device that anybody made, and so no version of it. */
+    public void clockIsAhead(UUID device, Duration ahead) {
+        database.sql("update device set clock_ahead = ? where id = ?")
+                .param(ahead.toSeconds())
+                .param(device)
+                .update();
+    }
+
     /** Looking a token up crosses workshops, and so is plain SQL. */
     private KnownDevice known(String token, int mostAMinute) {
         KnownDevice known = database.sql(
@@ -191,7 +213,7 @@ public class DeviceService {
                 })
                 .optional()
                 .orElseThrow(Refusal::unknownDevice);
-        if (!requests.allows(known.id(), mostAMinute)) {
+        if (!limit.allows(known.id(), mostAMinute)) {
             throw Refusal.tooMany("At most %d requests a minute. Wait a minute; send more in one, or less often."
                     .formatted(mostAMinute));
         }

@@ -13,7 +13,7 @@ import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 
 /**
- * Sensor measurement lists, RFC 8428: base name, base time, base unit and base value are resolved, so that each record
+ * Sensor measurement lists, RFC 8428, in JSON or CBOR: base name, base time, base unit and base value are resolved, so that each record
  * stands for itself.
  */
 public final class SenMl {
@@ -114,25 +114,26 @@ public final class SenMl {
             }
         }
 
+        /** Labels are names in JSON and numbers in CBOR: RFC 8428 section 6, table 4. */
         private void take(String label, JsonParser pack) {
             switch (label) {
-                case "bn" -> baseName = text(label, pack);
-                case "bt" -> baseTime = number(label, pack);
-                case "bu" -> baseUnit = text(label, pack);
-                case "bv" -> baseValue = number(label, pack);
-                case "n" -> name = text(label, pack);
-                case "u" -> unit = text(label, pack);
-                case "t" -> time = number(label, pack);
-                case "v" -> {
+                case "bn", "-2" -> baseName = text(label, pack);
+                case "bt", "-3" -> baseTime = number(label, pack);
+                case "bu", "-4" -> baseUnit = text(label, pack);
+                case "bv", "-5" -> baseValue = number(label, pack);
+                case "n", "0" -> name = text(label, pack);
+                case "u", "1" -> unit = text(label, pack);
+                case "t", "6" -> time = number(label, pack);
+                case "v", "2" -> {
                     value = number(label, pack);
                     values++;
                 }
-                case "vs", "vb", "vd" -> {
+                case "vs", "vb", "vd", "3", "4", "8" -> {
                     pack.skipChildren();
                     values++;
                 }
-                case "s" -> sum = true;
-                case "bver" -> {
+                case "s", "5" -> sum = true;
+                case "bver", "-1" -> {
                     if (number(label, pack) > VERSION) {
                         throw new IllegalArgumentException("bver above %d is not understood.".formatted(VERSION));
                     }

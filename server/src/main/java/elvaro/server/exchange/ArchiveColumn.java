@@ -56,6 +56,14 @@ record ArchiveColumn(
     private static final int LAST_YEAR = 2200;
     private static final int NANOS_PER_MICRO = 1000;
 
+    /** The largest whole number that programs keep which have no others than IEEE 754 doubles. */
+    private static final long LARGEST_KEPT = 1L << 53;
+
+    /** Whether its figures are told as text, so that no program rounds them. */
+    boolean isToldAsText() {
+        return kind == ColumnType.WHOLE && most > LARGEST_KEPT;
+    }
+
     /** Names a row of another table. */
     static ArchiveColumn reference(String name, String table) {
         return new ArchiveColumn(name, ColumnType.ID, false, 0, 0, 0, List.of(), table, UnaryOperator.identity());

@@ -33,12 +33,14 @@ class ArchiveFormat {
 
     /** Never leaves, or is made anew where it arrives. */
     static final Set<String> NOT_CARRIED =
-            Set.of("workshop_id", "version", "log_version", "next_lot_number", "token", "jpeg");
+            Set.of("workshop_id", "version", "log_version", "next_lot_number", "token", "jpeg", "public_address");
 
     /** Tables that are not carried, each for a reason: decision 0023. */
     static final Set<String> STAYS_HERE = Set.of(
             "account",
             "air_hour",
+            "alarm",
+            "alarm_answer",
             "air_source",
             "calendar_event",
             "calendar_feed",
@@ -46,11 +48,21 @@ class ArchiveFormat {
             "chain_form",
             "chain_import",
             "chain_link",
+            "delivery",
             "device",
+            "house_notices",
             "known_device",
+            "morning",
+            "notice",
+            "notice_choice",
             "password_code",
+            "phone",
+            "shedlock",
             "user_credentials",
             "user_entities",
+            "finished_figures",
+            "request_count",
+            "scale_state",
             "setup_code",
             "shared_page",
             "sign_in_attempt",

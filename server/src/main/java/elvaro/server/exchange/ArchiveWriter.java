@@ -9,6 +9,7 @@ import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
+import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.jspecify.annotations.Nullable;
@@ -60,6 +61,7 @@ class ArchiveWriter {
         Sealed.SealedStream sealed = new Sealed.SealedStream(out, key);
         ZipOutputStream zip = new ZipOutputStream(sealed);
         zip.setComment(Sealed.BLANK);
+        zip.setLevel(Deflater.BEST_SPEED); // somebody waits for it, and most of the time went into packing it tighter
         byte[] state =
                 new JsonMapper().writeValueAsBytes(chain.signed(current.person().workshopId()));
         rows.atOneMoment(() -> {

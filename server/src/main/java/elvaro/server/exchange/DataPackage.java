@@ -1,5 +1,6 @@
 package elvaro.server.exchange;
 
+import elvaro.server.exchange.ArchiveColumn.ColumnType;
 import elvaro.server.shared.CsvFile;
 import elvaro.server.shared.CurrentWorkshop;
 import java.io.IOException;
@@ -82,9 +83,15 @@ class DataPackage {
                 .put("format", "csv")
                 .put("mediatype", "text/csv")
                 .put("encoding", "utf-8");
+        resource.putObject("dialect") // so that nobody guesses it from what people wrote
+                .put("delimiter", ",")
+                .put("lineTerminator", "\r\n")
+                .put("quoteChar", "\"")
+                .put("doubleQuote", true)
+                .put("header", true);
         ObjectNode schema = resource.putObject("schema");
         ArrayNode fields = schema.putArray("fields");
-        ArrayNode foreign = schema.putArray("foreignKeys");
+        ArrayNode foreign = JSON.createArrayNode();
         for (ArchiveColumn column : table.columns()) {
             fields.add(field(column));
             if (column.pointsAt() != null) {
@@ -94,6 +101,9 @@ class DataPackage {
                         .put("resource", column.pointsAt().equals(table.name()) ? "" : column.pointsAt())
                         .put("fields", "id");
             }
+        }
+        if (!foreign.isEmpty()) {
+            schema.set("foreignKeys", foreign);
         }
         if (table.column("id").isPresent()) {
             schema.put("primaryKey", "id");
@@ -105,7 +115,8 @@ class DataPackage {
         ObjectNode field = JSON.createObjectNode();
         field.put("name", column.name());
         ObjectNode bounds = field.putObject("constraints");
-        bounds.put("required", !column.optional());
+        // A text may be empty, and an empty cell is no value to whoever reads the table.
+        bounds.put("required", !column.optional() && column.kind() != ColumnType.TEXT);
         switch (column.kind()) {
             case ID -> field.put("type", "string").put("format", "uuid");
             case TEXT -> field.put("type", "string");
@@ -114,7 +125,7 @@ class DataPackage {
                 ArrayNode choices = bounds.putArray("enum");
                 column.choices().forEach(choices::add);
             }
-            case WHOLE -> field.put("type", "integer");
+            case WHOLE -> field.put("type", column.isToldAsText() ? "string" : "integer");
             case DECIMAL, REAL -> field.put("type", "number");
             case TRUTH -> field.put("type", "boolean");
             case DAY -> field.put("type", "date");

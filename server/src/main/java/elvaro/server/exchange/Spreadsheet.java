@@ -63,11 +63,21 @@ class Spreadsheet {
                         title(table.name()),
                         table.columns().stream().map(ArchiveColumn::name).toList(),
                         house);
-                rows.read(table, sheet::add);
+                rows.read(table, values -> sheet.add(asShown(table, values)));
                 sheet.end();
             }
         });
         book.finish();
+    }
+
+    /** A spreadsheet rounds what has more digits than a double. */
+    private static @Nullable Object[] asShown(ArchiveTable table, @Nullable Object[] values) {
+        for (int column = 0; column < values.length; column++) {
+            if (values[column] != null && table.columns().get(column).isToldAsText()) {
+                values[column] = String.valueOf(values[column]);
+            }
+        }
+        return values;
     }
 
     private static String title(String table) {

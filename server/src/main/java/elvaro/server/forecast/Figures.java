@@ -6,6 +6,7 @@ import elvaro.core.ledger.Ledger;
 import elvaro.core.ledger.PieceLog;
 import elvaro.core.yield.Section;
 import elvaro.server.piece.Piece;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param landed what it cost so far
  * @param steak what its steaks cost, of use once it is cut
  * @param perDay what its chamber costs it a day, minor units
- * @param ahead what is expected of it; absent for one set aside fresh
+ * @param expected what is expected of it, worked out when it is asked for
  */
 public record Figures(
         Piece piece,
@@ -24,10 +25,15 @@ public record Figures(
         LandedCost landed,
         SteakCost steak,
         double perDay,
-        @Nullable Ahead ahead) {
+        Supplier<@Nullable Ahead> expected) {
+
+    /** What is expected of it; absent for one set aside fresh. */
+    public @Nullable Ahead ahead() {
+        return expected.get();
+    }
 
     /** What was to be expected of the piece at the weight it was pulled with, whatever the bench found. */
     public Section expectedSection() {
-        return FiguresService.expected(ledger, ahead);
+        return FiguresService.expected(ledger, ahead());
     }
 }

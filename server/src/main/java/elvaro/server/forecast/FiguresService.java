@@ -29,6 +29,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -72,7 +73,7 @@ public class FiguresService {
         return asked.stream()
                 .map(piece -> {
                     PieceLog log = read.get(piece.id());
-                    Ahead ahead = forecaster.of(piece, log).orElse(null);
+                    Supplier<@Nullable Ahead> ahead = forecaster.later(piece, log);
                     Ledger ledger = log.ledger();
                     PieceCost cost = cost(piece, log, paid.of(piece), settings, stays);
                     Section section = section(piece, ledger, ahead, house, now);
@@ -82,10 +83,12 @@ public class FiguresService {
     }
 
     /** The picture of a piece: as the bench found it, else as it is expected to be now. */
-    public static Section section(Piece piece, Ledger ledger, @Nullable Ahead ahead, HouseClock house, Instant now) {
+    public static Section section(
+            Piece piece, Ledger ledger, Supplier<@Nullable Ahead> expected, HouseClock house, Instant now) {
         if (piece.state() == PieceState.CUT) {
             return Section.found(ledger);
         }
+        Ahead ahead = expected.get();
         if (piece.state() != PieceState.HANGING || ahead == null) {
             return expected(ledger, ahead);
         }

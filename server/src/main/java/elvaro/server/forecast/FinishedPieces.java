@@ -32,6 +32,7 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -49,17 +50,24 @@ public class FinishedPieces {
     private static final int MOST_KEPT = 100_000;
     private static final int READ_AT_ONCE = 1_000;
 
-    private record FinishedKey(UUID pieceId, int logVersion, int green) {}
+    /** From so many on that were not read yet, what is kept of the house is read at once. */
+    private static final int MANY = 50;
+
+    /** A log as it was at a version. */
+    record FinishedKey(UUID pieceId, int logVersion, int green) {}
 
     /** What a closed log says. */
-    private record ClosedLog(
+    record ClosedLog(
             Ledger ledger,
             int steaks,
             Instant pulledAt,
             @Nullable UUID closedBy) {}
 
-    private final Cache<FinishedKey, ClosedLog> kept =
+    /** By log; nothing where it has no figures. */
+    private final Cache<FinishedKey, Optional<ClosedLog>> known =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
+
+    private final KeptFigures kept;
     private final PieceReader pieces;
     private final LogReader entries;
     private final PieceLogs logs;
@@ -67,7 +75,13 @@ public class FinishedPieces {
     private final WorkshopService workshops;
 
     FinishedPieces(
-            PieceReader pieces, LogReader entries, PieceLogs logs, ChamberService chambers, WorkshopService workshops) {
+            KeptFigures kept,
+            PieceReader pieces,
+            LogReader entries,
+            PieceLogs logs,
+            ChamberService chambers,
+            WorkshopService workshops) {
+        this.kept = kept;
         this.pieces = pieces;
         this.entries = entries;
         this.logs = logs;
@@ -198,37 +212,75 @@ public class FinishedPieces {
     }
 
     private Map<UUID, ClosedLog> told(List<FinishedLine> lines) {
-        Map<UUID, ClosedLog> told = new HashMap<>();
-        List<FinishedLine> unread = lines.stream()
-                .filter(line -> {
-                    ClosedLog known = kept.getIfPresent(key(line));
-                    if (known != null) {
-                        told.put(line.id(), known);
-                    }
-                    return known == null;
-                })
-                .toList();
+        if (unread(lines).size() > MANY) {
+            known.putAll(kept.all());
+        }
+        List<FinishedLine> unread = unread(lines);
         for (int from = 0; from < unread.size(); from += READ_AT_ONCE) {
-            read(unread.subList(from, Math.min(unread.size(), from + READ_AT_ONCE)), told);
+            Map<FinishedKey, Optional<ClosedLog>> fresh =
+                    read(unread.subList(from, Math.min(unread.size(), from + READ_AT_ONCE)));
+            kept.keep(fresh);
+            known.putAll(fresh);
+        }
+        Map<UUID, ClosedLog> told = new HashMap<>();
+        for (FinishedLine line : lines) {
+            Optional<ClosedLog> log = known.getIfPresent(key(line));
+            if (log != null) {
+                log.ifPresent(each -> told.put(line.id(), each));
+            }
         }
         return told;
     }
 
-    private void read(List<FinishedLine> lines, Map<UUID, ClosedLog> told) {
+    private List<FinishedLine> unread(List<FinishedLine> lines) {
+        return lines.stream()
+                .filter(line -> known.getIfPresent(key(line)) == null)
+                .toList();
+    }
+
+    /** What the logs themselves say. */
+    private Map<FinishedKey, Optional<ClosedLog>> read(List<FinishedLine> lines) {
         List<UUID> ids = lines.stream().map(FinishedLine::id).toList();
         Map<UUID, List<LogFact>> facts = entries.factsOf(ids).stream()
                 .collect(Collectors.groupingBy(
                         FactRow::pieceId, Collectors.mapping(FactRow::fact, Collectors.toList())));
         Map<UUID, UUID> closers = entries.closersOf(ids).stream()
                 .collect(Collectors.toMap(CloserRow::pieceId, CloserRow::accountId, (first, last) -> last));
+        Map<FinishedKey, Optional<ClosedLog>> read = new HashMap<>();
         for (FinishedLine line : lines) {
             PieceLog log = PieceLog.of(line.greenGrams(), facts.getOrDefault(line.id(), List.of()));
-            log.pull().filter(pull -> isMeasured(log)).map(LogFact::at).ifPresent(pulledAt -> {
-                ClosedLog fresh = new ClosedLog(log.ledger(), log.steaks().orElse(0), pulledAt, closers.get(line.id()));
-                kept.put(key(line), fresh);
-                told.put(line.id(), fresh);
-            });
+            read.put(
+                    key(line),
+                    log.pull()
+                            .filter(pull -> isMeasured(log))
+                            .map(pull -> new ClosedLog(
+                                    log.ledger(), log.steaks().orElse(0), pull.at(), closers.get(line.id()))));
         }
+        return read;
+    }
+
+    /**
+     * Lays what is kept beside what the logs say; what differs is made anew.
+     *
+     * @return tags of pieces whose kept figures were others than those of their log
+     */
+    public List<String> keptOtherwise() {
+        Map<FinishedKey, Optional<ClosedLog>> all = kept.all();
+        List<FinishedLine> lines = pieces.finishedLines().stream()
+                .filter(line -> all.containsKey(key(line)))
+                .toList();
+        List<String> otherwise = new ArrayList<>();
+        for (int from = 0; from < lines.size(); from += READ_AT_ONCE) {
+            List<FinishedLine> some = lines.subList(from, Math.min(lines.size(), from + READ_AT_ONCE));
+            Map<FinishedKey, Optional<ClosedLog>> read = read(some);
+            some.stream()
+                    .filter(line -> !all.get(key(line)).equals(read.get(key(line))))
+                    .forEach(line -> {
+                        otherwise.add(line.tag());
+                        kept.forget(line.id());
+                    });
+        }
+        return otherwise;
     }
 
     /** What nobody weighed, at the pull or on the piles, has no figures. */

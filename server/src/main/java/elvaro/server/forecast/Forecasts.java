@@ -25,7 +25,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 
 /**
  * Forecasts of pieces. Fitting the weighings of a few hundred pieces takes the better part of a second, so what was reckoned
@@ -67,11 +69,7 @@ public class Forecasts {
 
     /** For any number of pieces: what all of them share is read once. */
     public Forecaster forecaster() {
-        return new Forecaster(
-                shop.lessons(),
-                air.now(),
-                workshops.mine().clock(),
-                workshops.mine().divisionGrams());
+        return new Forecaster(workshops.mine().clock(), workshops.mine().divisionGrams());
     }
 
     /** The weighings of a piece as the forecast sees them. */
@@ -88,25 +86,27 @@ public class Forecasts {
 
     /** Forecasts the pieces of one workshop as it stands. */
     public final class Forecaster {
-        private final Lessons lessons;
-        private final RecordedAir.WorkshopAir recorded;
+        private final SingletonSupplier<RecordedAir.WorkshopAir> air = SingletonSupplier.of(Forecasts.this.air::now);
+        private final SingletonSupplier<Lessons> lessons = SingletonSupplier.of(() -> shop.lessons(air.obtain()));
         private final HouseClock house;
         private final int divisionGrams;
 
-        private Forecaster(Lessons lessons, RecordedAir.WorkshopAir recorded, HouseClock house, int divisionGrams) {
-            this.lessons = lessons;
-            this.recorded = recorded;
+        private Forecaster(HouseClock house, int divisionGrams) {
             this.house = house;
             this.divisionGrams = divisionGrams;
         }
 
-        /** Empty for a piece that was set aside fresh. */
-        public Optional<Ahead> of(Piece piece, PieceLog log) {
+        /** What is expected of a piece, worked out when it is first asked for; none of one that was set aside fresh. */
+        public Supplier<@Nullable Ahead> later(Piece piece, PieceLog log) {
+            return SingletonSupplier.ofNullable(() -> of(piece, log).orElse(null));
+        }
+
+        private Optional<Ahead> of(Piece piece, PieceLog log) {
             return piece.hanging().flatMap(hanging -> piece.chamber().map(chamber -> of(piece, log, hanging, chamber)));
         }
 
         private Ahead of(Piece piece, PieceLog log, Hanging hanging, Chamber chamber) {
-            ShopLessons taught = lessons.about(hanging.method(), chamber.id());
+            ShopLessons taught = lessons.obtain().about(hanging.method(), chamber.id());
             ChamberHistory where = moves.of(piece, log);
             int days = piece.targetDays().orElse(0) + BEYOND_TARGET;
             From from = new From(
@@ -114,11 +114,11 @@ public class Forecasts {
                     piece.logVersion(),
                     hanging,
                     where.set(),
-                    where.versions(recorded),
+                    where.versions(air.obtain()),
                     taught.prior(),
                     divisionGrams,
                     days);
-            Supplier<Climate> climate = () -> where.climate(recorded);
+            Supplier<Climate> climate = () -> where.climate(air.obtain());
             Reckoned reckoned =
                     kept.get(from, key -> reckon(key, climate.get(), where.leaks(log), observed(piece, log, house)));
             return ahead(piece, hanging, taught, climate, reckoned);
@@ -128,9 +128,10 @@ public class Forecasts {
         public Forecast without(Piece piece, PieceLog log) {
             Hanging hanging = piece.hanging().orElseThrow();
             Chamber chamber = piece.chamber().orElseThrow();
-            Belief prior = lessons.about(hanging.method(), chamber.id()).prior();
+            Belief prior =
+                    lessons.obtain().about(hanging.method(), chamber.id()).prior();
             ChamberHistory where = moves.of(piece, log);
-            WaterLoss loss = hanging.dryingIn(where.climate(recorded), where.leaks(log));
+            WaterLoss loss = hanging.dryingIn(where.climate(air.obtain()), where.leaks(log));
             return Forecast.of(loss, prior, observed(piece, log, house), divisionGrams);
         }
     }

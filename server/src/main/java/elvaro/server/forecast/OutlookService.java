@@ -63,9 +63,8 @@ public class OutlookService {
     /** The shop as it is while something is being planned: read once for many plans. */
     public final class Drawing {
         private final WorkshopSettings settings = workshops.settings();
-        private final ShopLearning.Lessons lessons = shop.lessons();
-
         private final RecordedAir.WorkshopAir recorded = air.now();
+        private final ShopLearning.Lessons lessons = shop.lessons(recorded);
 
         private Drawing() {}
 

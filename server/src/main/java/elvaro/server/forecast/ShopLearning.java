@@ -88,8 +88,12 @@ class ShopLearning {
 
     /** What was learnt so far; asked once for any number of pieces. */
     Lessons lessons() {
+        return lessons(air.now());
+    }
+
+    /** The same, with the air where it was read. */
+    Lessons lessons(RecordedAir.WorkshopAir recorded) {
         int division = workshops.mine().divisionGrams();
-        RecordedAir.WorkshopAir recorded = air.now();
         LearningKey key =
                 new LearningKey(current.person().workshopId(), division, recorded.revisions(), pieces.finished());
         return new Lessons(kept.get(key, each -> learn(each, recorded)));

@@ -13,7 +13,7 @@ import org.springframework.stereotype.Component;
  * still room to read, to sign in and to take a backup elsewhere.
  */
 @Component
-class DiskRoom {
+public class DiskRoom {
     static final long LEAST_BYTES = 150_000_000;
 
     private static final long LOOKS_AGAIN_NANOS = Duration.ofSeconds(5).toNanos();
@@ -33,6 +33,11 @@ class DiskRoom {
         this.free = free;
         this.seen = free.getAsLong();
         this.lookedAt = System.nanoTime();
+    }
+
+    /** What is free, bytes; {@link Long#MAX_VALUE} where nobody can say. */
+    public long free() {
+        return free.getAsLong();
     }
 
     /** @throws Refusal if there is too little to write anything more */

@@ -21,6 +21,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -75,12 +76,13 @@ public record PieceCard(
             PieceLog log,
             Ledger ledger,
             Section section,
-            @Nullable Ahead ahead,
+            Supplier<@Nullable Ahead> ahead,
             Instant now,
             HouseClock house) {
         var lot = piece.lot();
         var cut = piece.cut();
-        Optional<Ahead> expected = Optional.ofNullable(ahead).filter(each -> piece.state() == PieceState.HANGING);
+        Optional<Ahead> expected =
+                piece.state() == PieceState.HANGING ? Optional.ofNullable(ahead.get()) : Optional.empty();
         LocalDate today = house.day(now);
         LocalDate until = log.pull().map(pull -> house.day(pull.at())).orElse(today);
         Long day = piece.hungOn()

@@ -54,6 +54,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional(readOnly = true)
 public class PieceQueries {
+    private static final int WEEK = 7;
+
     private final PieceReader pieces;
     private final LogReader entries;
     private final PieceLogs logs;
@@ -148,7 +150,7 @@ public class PieceQueries {
                 worked.log(),
                 worked.ledger(),
                 worked.section(),
-                worked.ahead(),
+                worked.expected(),
                 clock.instant(),
                 house);
     }
@@ -233,6 +235,11 @@ public class PieceQueries {
                 .map(outlook -> OtherDay.of(outlook.days(Math.max(own, other) + 1), piece.greenGrams(), own, other));
     }
 
+    /** What a week's waiting costs a piece that is past its target; empty where it costs nothing or nobody knows. */
+    public Optional<OtherDay> aWeekOn(Piece piece, int today) {
+        return today + WEEK > Forecast.LONGEST_DAYS ? Optional.empty() : onAnotherDay(piece, today, today + WEEK);
+    }
+
     /** When a share of the green weight will be gone. */
     public ReachView reaches(UUID id, double lost) {
         Piece piece = find(id);
@@ -313,9 +320,10 @@ public class PieceQueries {
                 .map(piece -> {
                     PieceLog log = read.get(piece.id());
                     var ledger = log.ledger();
-                    Ahead ahead = forecaster.of(piece, log).orElse(null);
-                    var section = FiguresService.section(piece, ledger, ahead, house, now);
-                    return new HangingPiece(piece, PieceCard.of(piece, log, ledger, section, ahead, now, house), log);
+                    var expected = forecaster.later(piece, log);
+                    var section = FiguresService.section(piece, ledger, expected, house, now);
+                    return new HangingPiece(
+                            piece, PieceCard.of(piece, log, ledger, section, expected, now, house), log);
                 })
                 .toList();
     }

@@ -27,6 +27,7 @@ import org.jspecify.annotations.Nullable;
  * @param rows below the head, cells as text
  * @param headRow the row of the file the heads stand in, from 1
  * @param columns which column holds what, from 0
+ * @param weighings columns that hold a weighing of each piece, with their heads
  * @param unit of a weight without one
  * @param order of day and month where both could be either
  * @param cutCode of pieces whose row does not say
@@ -41,6 +42,11 @@ record PastForm(
 
         @NotNull @Min(1) @Max(TableFile.MOST_ROWS) Integer headRow,
         @NotNull Map<PastField, Integer> columns,
+
+        @NotNull @Size(max = TableFile.MOST_COLUMNS)
+        Map<@NotNull @Min(0) @Max(TableFile.MOST_COLUMNS) Integer, @NotNull @Size(max = TableFile.LONGEST_CELL) String>
+                weighings,
+
         @NotNull Unit unit,
         @NotNull Order order,
         @Nullable String cutCode,
@@ -65,6 +71,7 @@ record PastForm(
         return new ColumnMapping(
                 headRow,
                 columns.isEmpty() ? Map.of() : new EnumMap<>(columns),
+                weighings,
                 unit,
                 order,
                 Optional.ofNullable(cutCode).flatMap(CutCatalogue::find),

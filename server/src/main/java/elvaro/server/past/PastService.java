@@ -2,6 +2,7 @@ package elvaro.server.past;
 
 import static elvaro.core.working.Quantity.date;
 import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.words;
 
 import elvaro.core.cut.Arrival;
 import elvaro.core.ledger.LogFact;
@@ -119,6 +120,10 @@ class PastService {
                 weighings,
                 known,
                 stories,
+                read.leftOut().stream()
+                        .map(row -> "Row %d is left out: “%s” is no piece but sums others up."
+                                .formatted(row.row(), words(row.name())))
+                        .toList(),
                 read.faults().stream()
                         .map(fault -> new CellFault(fault.row(), fault.field().orElse(null), fault.sentence()))
                         .toList());

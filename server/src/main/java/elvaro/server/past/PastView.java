@@ -11,9 +11,11 @@ import org.jspecify.annotations.Nullable;
  * @param weighings that are new here
  * @param known weighings that are here already
  * @param stories one a piece
+ * @param leftOut rows that are no piece's, in sentences
  * @param faults cells that cannot be; while there is one, nothing is taken in
  */
-record PastView(int pieces, int weighings, int known, List<StoryLine> stories, List<CellFault> faults) {
+record PastView(
+        int pieces, int weighings, int known, List<StoryLine> stories, List<String> leftOut, List<CellFault> faults) {
 
     /**
      * One piece.

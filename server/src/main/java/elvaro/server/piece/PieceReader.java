@@ -89,9 +89,10 @@ public interface PieceReader {
 
     /** Who shared the chambers; nothing hangs longer than 400 days, which bounds the search. */
     @Query("select new elvaro.server.piece.PieceReader$StayRow(p.id, p.chamber.id, p.greenGrams, p.hungOn,"
+            + " case when p.state = elvaro.server.piece.PieceState.HANGING then null else"
             + " (select max(e.happenedAt) from LogEntry e where e.pieceId = p.id and e.kind = elvaro.core.ledger.LogFact$LogFactKind.PULLED"
             + " and not exists (select 1 from LogEntry c where c.correctsId = e.id and not exists"
-            + " (select 1 from LogEntry t where t.correctsId = c.id and t.kind = elvaro.core.ledger.LogFact$LogFactKind.TAKEN_BACK))))"
+            + " (select 1 from LogEntry t where t.correctsId = c.id and t.kind = elvaro.core.ledger.LogFact$LogFactKind.TAKEN_BACK))) end)"
             + " from Piece p where p.chamber.id in :chamberIds and p.hungOn >= :earliest and p.hungOn <= :latest")
     List<StayRow> stays(Collection<UUID> chamberIds, LocalDate earliest, LocalDate latest);
 

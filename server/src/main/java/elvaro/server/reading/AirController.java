@@ -1,9 +1,10 @@
 package elvaro.server.reading;
 
 import elvaro.server.device.PackReader;
+import elvaro.server.device.PackReader.Pack;
 import elvaro.server.reading.ReadingService.Taken;
-import elvaro.server.shared.Refusal;
 import elvaro.server.shared.TakesUpTo;
+import io.swagger.v3.oas.annotations.Parameter;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -12,12 +13,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.io.InputStream;
-import java.time.DateTimeException;
 import java.time.Instant;
-import java.time.ZoneId;
-import java.util.List;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -49,35 +47,15 @@ class AirController {
             @NotBlank(message = "Say what was decided.") @Size(max = 400, message = "At most 400 letters.")
             String words) {}
 
-    record FileForm(
-            @NotBlank(message = "The file has no name.") @Size(max = 200, message = "The name of the file is too long.")
-            String name,
-
-            @NotNull @Size(max = LoggerFile.MOST_BYTES) String text,
-            @NotNull String time,
-            @Nullable String temperature,
-            @Nullable String humidity,
-            @Nullable String speed,
-            LoggerFile.@NotNull Moments moments,
-            @NotNull String zone,
-            boolean fahrenheit) {
-        LoggerFile.Mapping mapping() {
-            try {
-                return new LoggerFile.Mapping(time, temperature, humidity, speed, moments, ZoneId.of(zone), fahrenheit);
-            } catch (DateTimeException unknown) {
-                throw Refusal.wrong("invalid", "zone", "There is no such time zone.");
-            }
-        }
-    }
-
-    record HeadForm(@NotNull @Size(max = 100_000) String text) {}
-
-    /** SenML packs of probes: RFC 8428 in JSON, with the device's token. */
+    /** SenML packs of probes: RFC 8428 in JSON or CBOR, as they are or packed with gzip, with the device's token. */
     @TakesUpTo(PackReader.MOST_BYTES)
     @PostMapping("/devices/readings")
-    Taken take(@RequestHeader(name = "Authorization", defaultValue = "") String authorization, InputStream body)
-            throws IOException {
-        return readings.take(PackReader.token(authorization), body);
+    Taken take(
+            @RequestHeader(name = "Authorization", defaultValue = "") String authorization,
+            @RequestHeader(name = "Content-Type", defaultValue = "") String type,
+            @RequestHeader(name = "Content-Encoding", defaultValue = "") String encoding,
+            InputStream body) {
+        return readings.take(PackReader.token(authorization), new Pack(body, type, encoding));
     }
 
     @GetMapping("/api/chambers/{id}/air")
@@ -95,18 +73,22 @@ class AirController {
         events.decide(decisionId, id, form.kind(), form.beganAt(), form.words());
     }
 
-    /** The columns of a logger's file, from its first lines. */
+    /** What a logger's file would bring if it were meant so, and how it is likely meant. Nothing is kept. */
+    @TakesUpTo(LoggerFile.MOST_BYTES)
+    @PostMapping("/api/logger-files/preview")
     @PreAuthorize("hasRole('OWNER')")
-    @PostMapping("/api/logger-files/columns")
-    List<String> columns(@RequestBody @Valid HeadForm form) {
-        return LoggerFile.columns(form.text());
+    LoggerPreview preview(@ParameterObject @Valid LoggerForm form, @Parameter(hidden = true) InputStream body)
+            throws IOException {
+        return readings.preview(form, body.readAllBytes());
     }
 
     /** For the owner: it says what the air was while nobody watched. */
     @TakesUpTo(LoggerFile.MOST_BYTES)
     @PostMapping("/api/chambers/{id}/air/file")
     @PreAuthorize("hasRole('OWNER')")
-    Taken importFile(@PathVariable UUID id, @RequestBody @Valid FileForm form) {
-        return readings.importFile(id, form.name(), form.text(), form.mapping());
+    Taken importFile(
+            @PathVariable UUID id, @ParameterObject @Valid LoggerForm form, @Parameter(hidden = true) InputStream body)
+            throws IOException {
+        return readings.importFile(id, form, body.readAllBytes());
     }
 }

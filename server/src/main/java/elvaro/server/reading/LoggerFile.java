@@ -1,194 +1,177 @@
 package elvaro.server.reading;
 
+import elvaro.core.logger.DayOrder;
+import elvaro.core.logger.LoggerColumns;
+import elvaro.core.logger.LoggerMapping;
+import elvaro.core.logger.LoggerOrder;
+import elvaro.core.logger.LoggerReader;
+import elvaro.core.logger.LoggerReader.Outcome;
+import elvaro.core.logger.LoggerReader.WrongLine;
+import elvaro.core.logger.LoggerSpan;
+import elvaro.core.logger.LoggerWords;
+import elvaro.core.table.TableRow;
 import elvaro.server.shared.Refusal;
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
-import java.time.DateTimeException;
+import elvaro.server.table.TableText;
+import elvaro.server.table.TableText.RowReader;
+import elvaro.server.table.TableText.UnreadableTable;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.ZoneId;
 import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
-/** A table of readings as loggers write them: one header line, then a line for each moment. */
+/** A table of readings as loggers write them. */
 final class LoggerFile {
     static final int MOST_BYTES = 45_000_000;
-    private static final int MOST_LINES = 1_100_000; // two years of one a minute
+    static final int MOST_LINES = 1_100_000; // two years of one a minute
+    static final int MOST_COLUMNS = 200;
+    private static final int SHOWN = 3;
 
-    /** How a logger writes the moment. */
-    enum Moments {
-        ISO("[yyyy-MM-dd'T'HH:mm:ss][yyyy-MM-dd'T'HH:mm][yyyy-MM-dd HH:mm:ss][yyyy-MM-dd HH:mm]"),
-        DAY_FIRST("[d.M.yyyy H:mm:ss][d.M.yyyy H:mm][d/M/yyyy H:mm:ss][d/M/yyyy H:mm]"),
-        MONTH_FIRST("[M/d/yyyy H:mm:ss][M/d/yyyy H:mm]");
+    /** Moments by which the order of their days is told are looked at so often, over the whole file. */
+    private static final int ORDERED_BY = 5_000;
 
-        private final DateTimeFormatter format;
+    private final TableText table;
+    private final LoggerColumns columns;
 
-        Moments(String pattern) {
-            format = DateTimeFormatter.ofPattern(pattern, Locale.ROOT);
+    /**
+     * @param headLine the line of the heads where somebody said it
+     * @throws Refusal if no reader follows it
+     */
+    LoggerFile(byte[] file, @Nullable Integer headLine) {
+        table = TableText.of(file);
+        List<TableRow> beginning = rows(rows -> {
+            List<TableRow> first = new ArrayList<>();
+            while (rows.hasNext() && first.size() < LoggerColumns.FIRST_LINES) {
+                first.add(rows.next());
+            }
+            return first;
+        });
+        columns = LoggerColumns.of(beginning, headLine);
+    }
+
+    private <T> T rows(RowReader<T> reader) {
+        try {
+            return table.read(reader);
+        } catch (UnreadableTable broken) {
+            throw notOne();
         }
     }
 
-    /**
-     * Which column is what.
-     *
-     * @param zone the clock of the logger
-     * @param fahrenheit whether temperatures are in °F
-     */
-    record Mapping(
-            String time,
-            @Nullable String temperature,
-            @Nullable String humidity,
-            @Nullable String speed,
-            Moments moments,
-            ZoneId zone,
-            boolean fahrenheit) {}
-
-    private LoggerFile() {}
-
-    /** The columns of the file, and the separator they were told apart by. */
-    static List<String> columns(String text) {
-        return parse(text, parser -> List.copyOf(parser.getHeaderNames()));
+    private static Refusal notOne() {
+        return Refusal.wrong(
+                "bad-file",
+                "file",
+                "No line of this file holds a moment and a value that could be told. Nothing was kept.");
     }
 
-    /**
-     * @param text the file
-     * @param latest no reading may be after it
-     * @throws Refusal that names the first line that is wrong
-     */
-    static List<AirReading> read(String text, Mapping mapping, Instant latest) {
-        return parse(text, parser -> {
-            for (String column : List.of(
-                    mapping.time,
-                    Optional.ofNullable(mapping.temperature).orElse(mapping.time),
-                    Optional.ofNullable(mapping.humidity).orElse(mapping.time),
-                    Optional.ofNullable(mapping.speed).orElse(mapping.time))) {
-                if (!parser.getHeaderNames().contains(column)) {
-                    throw Refusal.wrong("bad-file", "file", "The file has no column called %s.".formatted(column));
+    /** In which order the moments of a column write their days. */
+    private LoggerOrder order(LoggerMapping mapping, Instant latest) {
+        int every = Math.max(1, (int) (table.text().lines().count() / ORDERED_BY));
+        return rows(rows -> {
+            LoggerOrder order = new LoggerOrder(latest);
+            for (int index = 0; rows.hasNext(); index++) {
+                TableRow row = rows.next();
+                if (row.number() > mapping.headLine() && (index % every == 0 || index < ORDERED_BY / 2)) {
+                    order.next(mapping.moment(row));
                 }
             }
-            List<AirReading> readings = new ArrayList<>();
-            Clockwork clock = new Clockwork(mapping);
-            for (CSVRecord line : parser) {
-                if (line.size() == 1 && line.get(0).isBlank()) {
-                    continue;
-                }
-                try {
-                    readings.add(reading(line, mapping, clock, latest));
-                } catch (IllegalArgumentException | DateTimeException wrong) {
-                    throw Refusal.wrong(
-                            "bad-file",
-                            "file",
-                            "Line %d: %s Nothing of the file was kept."
-                                    .formatted(parser.getCurrentLineNumber(), sentence(wrong, line, mapping)));
-                }
-                if (readings.size() > MOST_LINES) {
-                    throw Refusal.tooLarge("At most %d lines a file. Nothing was kept.".formatted(MOST_LINES));
-                }
-            }
-            if (readings.isEmpty()) {
-                throw Refusal.wrong("bad-file", "file", "The file has no reading.");
-            }
-            return readings;
+            return order;
         });
     }
 
-    private static String sentence(RuntimeException wrong, CSVRecord line, Mapping mapping) {
-        return wrong instanceof DateTimeException && !(wrong instanceof NoSuchHour)
-                ? "“%s” is no moment in the chosen form.".formatted(line.get(mapping.time))
-                : String.valueOf(wrong.getMessage());
+    private LoggerMapping guess() {
+        return new LoggerMapping(
+                columns.headLine(),
+                Math.max(0, columns.time()),
+                columns.timeOfDay(),
+                columns.temperature(),
+                columns.humidity(),
+                columns.speed(),
+                DayOrder.YEAR_FIRST,
+                ZoneOffset.UTC,
+                columns.unit());
     }
 
-    private interface RowReader<T> {
-        T read(CSVParser parser) throws IOException;
-    }
-
-    private static <T> T parse(String text, RowReader<T> reader) {
-        String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
-        String header = plain.lines().findFirst().orElse("");
-        char separator = header.contains(";") ? ';' : header.contains("\t") ? '\t' : ',';
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setDelimiter(separator)
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .setTrim(true)
-                .setIgnoreEmptyLines(true)
-                .get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(plain), format)) {
-            return reader.read(parser);
-        } catch (IllegalArgumentException | UncheckedIOException | IOException unreadable) {
-            throw Refusal.wrong("bad-file", "file", "The file is no table with a header line. Nothing was kept.");
-        }
-    }
-
-    private static AirReading reading(CSVRecord line, Mapping mapping, Clockwork clock, Instant latest) {
-        if (!line.isConsistent()) {
-            throw new IllegalArgumentException("It has another number of columns than the header.");
-        }
-        Instant at = clock.at(line.get(mapping.time));
-        if (at.isAfter(latest)) {
-            throw new IllegalArgumentException("%s is still to come.".formatted(line.get(mapping.time)));
-        }
-        if (at.isBefore(Instant.EPOCH)) {
-            throw new IllegalArgumentException("%s is too long ago.".formatted(line.get(mapping.time)));
-        }
-        Double temperature = number(line, mapping.temperature);
-        if (temperature != null && mapping.fahrenheit) {
-            temperature = (temperature - 32) / 1.8;
-        }
-        return new AirReading(
-                at.getEpochSecond(), temperature, number(line, mapping.humidity), number(line, mapping.speed));
-    }
-
-    private static @Nullable Double number(CSVRecord line, @Nullable String column) {
-        String text = column == null ? "" : line.get(column);
-        if (text.isEmpty()) {
-            return null;
-        }
+    /** What would be taken in if it were meant so, and how it is meant where nobody said. */
+    LoggerPreview look(LoggerForm form, Instant latest) {
+        LoggerMapping meant = form.mapping(guess());
+        LoggerOrder orders = order(meant, latest);
+        LoggerMapping mapping = form.order() == null ? meant.in(orders.likely()) : meant;
+        LoggerSpan span = new LoggerSpan();
+        List<String> first = new ArrayList<>();
+        Outcome outcome = new Outcome(0, 0, 0, 0);
+        String fault = null;
         try {
-            return Double.valueOf(text.replace(',', '.'));
-        } catch (NumberFormatException wrong) {
-            throw new IllegalArgumentException("“%s” in %s is no number.".formatted(text, column));
+            outcome = rows(rows -> LoggerReader.read(rows, mapping, latest, (at, celsius, humidity, speed) -> {
+                air(at, celsius, humidity, speed);
+                span.add(at);
+                if (first.size() < SHOWN) {
+                    first.add(LoggerWords.reading(at, celsius, humidity, speed, mapping.zone()));
+                }
+            }));
+        } catch (WrongLine wrong) {
+            fault = sentence(wrong);
         }
+        return new LoggerPreview(
+                columns.heads(),
+                mapping.headLine(),
+                mapping.time(),
+                mapping.timeOfDay(),
+                mapping.temperature(),
+                mapping.humidity(),
+                mapping.speed(),
+                mapping.order(),
+                orders.sure().isPresent(),
+                mapping.unit(),
+                outcome.kept(),
+                LoggerWords.of(outcome, span.span(), mapping.zone()),
+                first,
+                fault);
     }
 
-    private static final class NoSuchHour extends DateTimeException {
-        NoSuchHour(String moment) {
-            super("%s does not exist: the clock was put forward over it.".formatted(moment));
+    /**
+     * @param latest no reading may be after it
+     * @throws Refusal that names the first line that is wrong, or asks in which order the days are written
+     */
+    List<AirReading> read(LoggerForm form, Instant latest) {
+        LoggerMapping meant = form.mapping(guess());
+        LoggerMapping mapping = form.order() != null
+                ? meant
+                : meant.in(
+                        order(meant, latest)
+                                .sure()
+                                .orElseThrow(
+                                        () -> Refusal.wrong(
+                                                "which-order",
+                                                "order",
+                                                "Its days could be meant in two ways. Choose how they are written. Nothing was kept.")));
+        List<AirReading> readings = new ArrayList<>();
+        try {
+            rows(rows -> LoggerReader.read(rows, mapping, latest, (at, celsius, humidity, speed) -> {
+                readings.add(air(at, celsius, humidity, speed));
+                if (readings.size() > MOST_LINES) {
+                    throw Refusal.tooLarge("At most %d lines a file. Nothing was kept.".formatted(MOST_LINES));
+                }
+            }));
+        } catch (WrongLine wrong) {
+            throw Refusal.wrong("bad-file", "file", sentence(wrong));
         }
+        if (readings.isEmpty()) {
+            throw Refusal.wrong("bad-file", "file", "The file has no reading in these columns. Nothing was kept.");
+        }
+        return readings;
     }
 
-    /** Moments in the order of the file: an hour that comes twice a year is told apart by what came before. */
-    private static final class Clockwork {
-        private final Mapping mapping;
-        private Instant before = Instant.MIN;
+    private static String sentence(WrongLine wrong) {
+        return "Line %d: %s Nothing of the file was kept.".formatted(wrong.line(), wrong.getMessage());
+    }
 
-        Clockwork(Mapping mapping) {
-            this.mapping = mapping;
-        }
+    private static AirReading air(Instant at, OptionalDouble celsius, OptionalDouble humidity, OptionalDouble speed) {
+        return new AirReading(at.getEpochSecond(), orNull(celsius), orNull(humidity), orNull(speed));
+    }
 
-        Instant at(String text) {
-            if (text.endsWith("Z") || text.matches(".*T.*[+-]\\d\\d:\\d\\d")) {
-                return DateTimeFormatter.ISO_OFFSET_DATE_TIME.parse(text, Instant::from);
-            }
-            LocalDateTime local = LocalDateTime.parse(text, mapping.moments.format);
-            List<ZoneOffset> offsets = mapping.zone.getRules().getValidOffsets(local);
-            if (offsets.isEmpty()) {
-                throw new NoSuchHour(text);
-            }
-            Instant first = local.toInstant(offsets.get(0));
-            Instant at = offsets.size() > 1 && !first.isAfter(before) ? local.toInstant(offsets.get(1)) : first;
-            before = at;
-            return at;
-        }
+    private static @Nullable Double orNull(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
     }
 }

@@ -1,9 +1,11 @@
 package elvaro.server.reading;
 
+import elvaro.core.air.FastClock;
 import elvaro.core.keeping.Excursions;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.device.DeviceService;
 import elvaro.server.device.PackReader;
+import elvaro.server.device.PackReader.Pack;
 import elvaro.server.device.SenMl.Measured;
 import elvaro.server.reading.AirIntake.Delivery;
 import elvaro.server.reading.AirOrigin.OriginKind;
@@ -12,12 +14,10 @@ import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.LongWork;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Sha256;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -69,46 +69,35 @@ public class ReadingService {
     }
 
     /**
-     * What became of a pack.
+     * What became of a pack or a file.
      *
      * @param stored moments of which nothing was known before
      * @param known moments known already; nothing of them was changed
      * @param ignored records that measure something else
+     * @param says what its sender should know
      */
-    public record Taken(long stored, long known, int ignored) {}
+    public record Taken(long stored, long known, int ignored, List<String> says) {}
 
     /**
      * Keeps a pack of a probe. Sent again, it changes nothing.
      *
      * @throws Refusal if the token is nobody's, packs come too fast, or a record is wrong
      */
-    public Taken take(String token, InputStream body) {
+    public Taken take(String token, Pack pack) {
         return devices.asProbe(token, packsAMinute, (device, chamber) -> {
-            byte[] pack = PackReader.bytes(body);
-            return keep(chamber, packs.read(pack), pack);
+            byte[] bytes = pack.bytes();
+            return keep(device, chamber, packs.read(pack, bytes), bytes);
         });
     }
 
-    private Taken keep(UUID chamber, List<Measured> records, byte[] pack) {
+    private Taken keep(UUID device, UUID chamber, List<Measured> records, byte[] pack) {
         Instant now = clock.instant();
-        Instant latest = now.plus(AHEAD);
-        Instant earliest = now.minus(LONGEST_AGO);
-        List<AirReading> readings = new ArrayList<>(records.size());
-        for (int index = 0; index < records.size(); index++) {
-            Measured record = records.get(index);
-            try {
-                mustBePast(record.at(), earliest, latest);
-                reading(record, readings);
-            } catch (IllegalArgumentException wrong) {
-                throw Refusal.wrong(
-                        "bad-pack",
-                        "pack",
-                        "Record %d: %s Nothing of the pack was kept.".formatted(index + 1, wrong.getMessage()));
-            }
-        }
-        int ignored = records.size() - readings.size();
+        Duration ahead = ahead(device, records, now);
+        PackOfAir air = new PackOfAir(ahead, now.minus(LONGEST_AGO));
+        records.forEach(air::add);
+        List<AirReading> readings = air.readings();
         if (readings.isEmpty()) {
-            return new Taken(0, 0, ignored);
+            return new Taken(0, 0, air.others(), air.says());
         }
         long live = now.minus(Excursions.LONGEST_SILENCE).getEpochSecond();
         Map<Boolean, List<AirReading>> byLateness =
@@ -117,59 +106,55 @@ public class ReadingService {
         Stored kept = transaction.execute(status -> stored(
                 byLateness.get(true).isEmpty() ? NOTHING : intake.keep(chamber, byLateness.get(true), late),
                 byLateness.get(false).isEmpty() ? NOTHING : store.store(chamber, byLateness.get(false), null)));
-        return new Taken(kept.fresh(), kept.known(), ignored);
+        return new Taken(kept.fresh(), kept.known(), air.others(), air.says());
+    }
+
+    /** By how much the clock of the probe is fast; kept, so that a pack that is sent again is put back by the same. */
+    private Duration ahead(UUID device, List<Measured> records, Instant now) {
+        Instant last = records.stream()
+                .map(Measured::at)
+                .max(Comparator.naturalOrder())
+                .orElse(now);
+        try {
+            Duration known = devices.clockAhead(device);
+            Duration ahead = FastClock.ahead(last, now, known);
+            if (!ahead.equals(known)) {
+                devices.clockIsAhead(device, ahead);
+            }
+            return ahead;
+        } catch (IllegalArgumentException wrong) {
+            throw Refusal.wrong("bad-pack", "pack", "%s Nothing of the pack was kept.".formatted(wrong.getMessage()));
+        }
     }
 
     private static Stored stored(Stored one, Stored other) {
         return new Stored(one.fresh() + other.fresh(), one.known() + other.known());
     }
 
-    private static void mustBePast(Instant at, Instant earliest, Instant latest) {
-        if (at.isAfter(latest)) {
-            throw new IllegalArgumentException("%s is still to come: the clock of the device is wrong.".formatted(at));
-        }
-        if (at.isBefore(earliest)) {
-            throw new IllegalArgumentException("%s is more than ten years ago.".formatted(at));
-        }
-    }
-
-    /** What a chamber's air does not consist of is not kept. */
-    private static void reading(Measured record, List<AirReading> readings) {
-        long second = record.at().getEpochSecond();
-        record.value().ifPresent(value -> {
-            switch (record.unit()) {
-                case "Cel" -> readings.add(new AirReading(second, value, null, null));
-                case "%RH" -> readings.add(new AirReading(second, null, value, null));
-                case "m/s" -> readings.add(new AirReading(second, null, null, value));
-                default -> {
-                    // A battery, a signal: of no matter here.
-                }
-            }
-        });
+    /** What a logger's file would bring; nothing is kept. */
+    LoggerPreview preview(LoggerForm form, byte[] file) {
+        return new LoggerFile(file, form.headLine()).look(form, clock.instant().plus(AHEAD));
     }
 
     /**
      * Keeps what a logger wrote, and who took it in from which file.
      *
-     * @param name of the file
-     * @param text the file
-     * @param mapping which column is what
      * @throws Refusal that names the line that is wrong; nothing of the file is then kept
      */
-    public Taken importFile(UUID chamberId, String name, String text, LoggerFile.Mapping mapping) {
+    Taken importFile(UUID chamberId, LoggerForm form, byte[] bytes) {
         chambers.find(chamberId).orElseThrow(() -> Refusal.notFound("chamber"));
-        List<AirReading> readings =
-                LoggerFile.read(text, mapping, clock.instant().plus(AHEAD));
+        List<AirReading> readings = new LoggerFile(bytes, form.headLine())
+                .read(form, clock.instant().plus(AHEAD));
         Delivery file = new Delivery(
                 OriginKind.FILE,
-                name.strip(),
-                Sha256.of(text.getBytes(StandardCharsets.UTF_8)),
+                form.name().strip(),
+                Sha256.of(bytes),
                 current.person().accountId(),
                 true);
         Stored kept = transaction.execute(status -> {
             longWork.allow(); // two years of minutes
             return intake.keep(chamberId, readings, file);
         });
-        return new Taken(kept.fresh(), kept.known(), 0);
+        return new Taken(kept.fresh(), kept.known(), 0, List.of());
     }
 }

@@ -2,8 +2,8 @@ package elvaro.server.scale;
 
 import elvaro.core.weighing.StableWeight.Shown;
 import elvaro.server.device.PackReader;
+import elvaro.server.device.PackReader.Pack;
 import elvaro.server.shared.TakesUpTo;
-import java.io.IOException;
 import java.io.InputStream;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -25,13 +25,16 @@ class ScaleController {
         this.service = service;
     }
 
-    /** What a scale shows: RFC 8428 in JSON, with the device's token. */
+    /** What a scale shows: RFC 8428 in JSON or CBOR, with the device's token. */
     @TakesUpTo(PackReader.MOST_BYTES)
     @PostMapping("/devices/weights")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void take(@RequestHeader(name = "Authorization", defaultValue = "") String authorization, InputStream body)
-            throws IOException {
-        service.take(PackReader.token(authorization), body);
+    void take(
+            @RequestHeader(name = "Authorization", defaultValue = "") String authorization,
+            @RequestHeader(name = "Content-Type", defaultValue = "") String type,
+            @RequestHeader(name = "Content-Encoding", defaultValue = "") String encoding,
+            InputStream body) {
+        service.take(PackReader.token(authorization), new Pack(body, type, encoding));
     }
 
     /** Server-sent events, each a figure as {@code Shown}. */

@@ -4,13 +4,13 @@ import elvaro.core.weighing.StableWeight.Figure;
 import elvaro.core.weighing.StableWeight.Shown;
 import elvaro.server.device.DeviceService;
 import elvaro.server.device.PackReader;
+import elvaro.server.device.PackReader.Pack;
 import elvaro.server.device.SenMl.Measured;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.SignedIn;
 import java.io.IOException;
-import java.io.InputStream;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -23,12 +23,12 @@ import java.util.concurrent.Executors;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * Passes on what scales show to the screens that watch them. Lives in memory: a figure a few seconds old is of no use to
- * anyone. See docs/decisions/0012.
+ * Passes on what scales show to the screens that watch them. See docs/decisions/0012.
  */
 @Service
 public class ScaleService {
@@ -39,9 +39,12 @@ public class ScaleService {
     private static final int SENDERS = 4;
     private static final double LARGEST_GRAMS = 1_000_000;
 
-    private final Map<UUID, LiveScale> scales = new ConcurrentHashMap<>();
+    private static final int LOOK_EVERY_MILLIS = 200;
+
+    private final Map<UUID, Watchers> watched = new ConcurrentHashMap<>();
     private final ExecutorService senders = Executors.newFixedThreadPool(SENDERS);
     private final OpenScreens screens = new OpenScreens();
+    private final ScaleStates states;
     private final CurrentWorkshop current;
     private final DeviceService devices;
     private final PackReader packs;
@@ -50,12 +53,14 @@ public class ScaleService {
     private final int figuresAMinute;
 
     ScaleService(
+            ScaleStates states,
             CurrentWorkshop current,
             DeviceService devices,
             PackReader packs,
             WorkshopService workshops,
             Clock clock,
             @Value("${elvaro.figures-a-minute}") int figuresAMinute) {
+        this.states = states;
         this.current = current;
         this.devices = devices;
         this.packs = packs;
@@ -69,10 +74,11 @@ public class ScaleService {
      *
      * @throws Refusal if the token is no scale's, figures come too fast, or there is no weight in the pack
      */
-    public void take(String token, InputStream pack) {
+    public void take(String token, Pack pack) {
         devices.asScale(token, figuresAMinute, scale -> {
-            LiveScale live = scales.computeIfAbsent(scale, each -> new LiveScale());
-            live.tell(live.take(figure(packs.read(PackReader.bytes(pack)), clock.instant()), division()));
+            Figure figure = figure(packs.read(pack, pack.bytes()), clock.instant());
+            int division = division();
+            tell(scale, states.change(scale, division, state -> state.with(figure, division)));
             return scale;
         });
     }
@@ -102,13 +108,13 @@ public class ScaleService {
      */
     public SseEmitter watch(UUID scale) {
         devices.mustBeScale(scale);
-        LiveScale live = scales.computeIfAbsent(scale, each -> new LiveScale());
+        Watchers watchers = watched.computeIfAbsent(scale, each -> new Watchers());
         SignedIn person = current.person();
         screens.opened(person);
         SseEmitter screen = new SseEmitter(WATCH.toMillis());
         Watcher watcher = new Watcher(screen, senders);
         screen.onCompletion(() -> {
-            live.leave(watcher);
+            watchers.leave(watcher);
             screens.closed(person);
         });
         screen.onTimeout(screen::complete);
@@ -118,7 +124,7 @@ public class ScaleService {
         } catch (IOException gone) {
             screen.completeWithError(gone);
         }
-        live.join(watcher);
+        watchers.join(watcher);
         return screen;
     }
 
@@ -129,14 +135,35 @@ public class ScaleService {
      */
     public Shown tare(UUID scale) {
         devices.mustBeScale(scale);
-        LiveScale live = scales.computeIfAbsent(scale, each -> new LiveScale());
+        int division = division();
+        Instant now = clock.instant();
         try {
-            Shown shown = live.tare(clock.instant(), division());
-            live.tell(shown);
+            Shown shown = states.change(scale, division, state -> state.tared(now, division));
+            tell(scale, shown);
             return shown;
         } catch (IllegalStateException moving) {
             throw Refusal.conflict("not-steady", String.valueOf(moving.getMessage()));
         }
+    }
+
+    private void tell(UUID scale, Shown shown) {
+        Watchers watchers = watched.get(scale);
+        if (watchers != null && !states.isLookedAt()) {
+            watchers.tell(shown);
+        }
+    }
+
+    /** What came to another node. */
+    @Scheduled(fixedDelay = LOOK_EVERY_MILLIS)
+    void look() {
+        if (!states.isLookedAt()) {
+            return;
+        }
+        watched.forEach((scale, watchers) -> {
+            if (!watchers.isEmpty()) {
+                states.after(scale, watchers.told()).ifPresent(each -> watchers.tell(each.number(), each.shown()));
+            }
+        });
     }
 
     private int division() {
@@ -146,7 +173,7 @@ public class ScaleService {
     /** Else the application would wait for the screens before it ends. */
     @EventListener(ContextClosedEvent.class)
     void end() {
-        scales.values().forEach(LiveScale::end);
+        watched.values().forEach(Watchers::end);
         senders.shutdownNow();
     }
 }

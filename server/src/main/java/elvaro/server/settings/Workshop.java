@@ -70,6 +70,9 @@ public class Workshop implements InspectedRow {
     @Convert(converter = PriceSteps.class)
     private List<PriceStep> priceByAge;
 
+    @Inspected("Public address")
+    private String publicAddress;
+
     /** Zones it went by before, each until when. */
     @Convert(converter = ZonesBefore.class)
     private List<HouseClock.Before> zonesBefore = List.of();
@@ -98,9 +101,11 @@ public class Workshop implements InspectedRow {
     }
 
     void takeOver(WorkshopSettings settings, List<HouseClock.Before> before) {
+        String here = publicAddress;
         zonesBefore = before;
         zone = settings.zone();
         change(settings, Instant.EPOCH);
+        publicAddress = here;
     }
 
     private void apply(WorkshopSettings settings) {
@@ -119,6 +124,7 @@ public class Workshop implements InspectedRow {
         bonePriceMinorPerKg = settings.bonePriceMinorPerKg();
         targetMarginPercent = settings.targetMarginPercent();
         priceByAge = List.copyOf(settings.priceByAge());
+        publicAddress = settings.publicAddress() == null ? "" : HouseAddress.withoutSlash(settings.publicAddress());
     }
 
     WorkshopSettings settings() {
@@ -138,7 +144,8 @@ public class Workshop implements InspectedRow {
                 fatPriceMinorPerKg,
                 bonePriceMinorPerKg,
                 targetMarginPercent,
-                priceByAge);
+                priceByAge,
+                publicAddress);
     }
 
     /** The number of the next lot; the row is locked while it is taken. */

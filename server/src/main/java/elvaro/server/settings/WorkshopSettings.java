@@ -15,6 +15,7 @@ import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What an owner sets for the workshop. Money in minor units.
@@ -26,6 +27,8 @@ import java.util.Map;
  * @param benchSecondsPerKg on top of it for each kilogram of steak
  * @param steakPriceMinorPerKg what the steaks are listed at, 0 if nothing is sold
  * @param priceByAge what they are listed at by their days, ascending; takes the place of the one price
+ * @param publicAddress under which people reach the house, as {@code https://house.example}; absent or empty where nobody
+ *     said. It belongs to the machine and is not carried to another.
  */
 public record WorkshopSettings(
         @NotNull Integer version,
@@ -76,13 +79,21 @@ public record WorkshopSettings(
         Integer targetMarginPercent,
 
         @NotNull @Size(max = 12, message = "A price list has at most 12 steps.")
-        List<@Valid PriceStep> priceByAge) {
+        List<@Valid PriceStep> priceByAge,
+
+        @Nullable
+        @Size(max = 200, message = "The address is too long.")
+        @Pattern(
+                regexp = ADDRESS,
+                message = "An address begins with https:// or http:// and names the machine, as https://house.example.")
+        String publicAddress) {
+    private static final String ADDRESS = "\\s*(https?://[A-Za-z0-9.-]+(:[0-9]{1,5})?(/[A-Za-z0-9._~/-]*)?)?\\s*";
     private static final String SECONDS = "Seconds are 0 to 3600.";
     private static final String PRICE = "A price is 0 or more, and not beyond reason.";
 
     /** What a workshop starts with: a kitchen scale's 5 g, no prices known. */
     public static WorkshopSettings starting(String name, String currency, String zone) {
-        return new WorkshopSettings(0, name, currency, zone, 5, 30, 0, 15, 0, 0, 0, 0, 0, 0, 30, List.of());
+        return new WorkshopSettings(0, name, currency, zone, 5, 30, 0, 15, 0, 0, 0, 0, 0, 0, 30, List.of(), "");
     }
 
     /**
@@ -108,7 +119,8 @@ public record WorkshopSettings(
                     whole(columns, "fat_price_minor_per_kg"),
                     whole(columns, "bone_price_minor_per_kg"),
                     whole(columns, "target_margin_percent"),
-                    new PriceSteps().convertToEntityAttribute((String) columns.get("price_by_age")));
+                    new PriceSteps().convertToEntityAttribute((String) columns.get("price_by_age")),
+                    null);
         } catch (ClassCastException | NullPointerException | ArithmeticException none) {
             throw Refusal.wrong("invalid", "workshop", "These are no settings of a workshop.");
         }

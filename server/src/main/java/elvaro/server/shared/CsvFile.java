@@ -22,6 +22,10 @@ public final class CsvFile {
         try {
             CSVPrinter csv = onto(text, columns);
             for (List<?> row : rows) {
+                if (row.size() != columns.size()) {
+                    throw new IllegalArgumentException(
+                            "A row of %d cells in a table of %d".formatted(row.size(), columns.size()));
+                }
                 row(csv, row);
             }
         } catch (IOException impossible) {

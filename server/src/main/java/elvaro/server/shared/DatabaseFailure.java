@@ -29,10 +29,16 @@ enum DatabaseFailure {
     /** MariaDB: lock wait timeout (1205), deadlock (1213). */
     private static final Set<Integer> LOCKED = Set.of(1205, 1213);
 
+    /** MariaDB: deadlock, or a conflict between nodes of a cluster; the transaction is taken back whole. */
+    private static final int TAKEN_BACK = 1213;
+
     /** MariaDB: read only (1290), query interrupted (1317), connection killed (1927), statement took too long (1969). */
     private static final Set<Integer> NOT_NOW = Set.of(1290, 1317, 1927, 1969);
 
     private static final String CONNECTION_STATE = "08";
+
+    /** The pool's own word for a connection that was lost, which has no state; a rollback over it hides why it was lost. */
+    private static final String LOST = "Connection is closed";
 
     private final String type;
     private final String sentence;
@@ -57,6 +63,12 @@ enum DatabaseFailure {
                 .findFirst();
     }
 
+    /** Whether the database says that the transaction is as if it had never been, for somebody else's. */
+    static boolean isTakenBack(Throwable failure) {
+        return Stream.iterate(failure, each -> each != null, Throwable::getCause)
+                .anyMatch(each -> each instanceof SQLException cause && cause.getErrorCode() == TAKEN_BACK);
+    }
+
     private static Optional<DatabaseFailure> one(Throwable failure) {
         if (failure instanceof SQLTransientConnectionException
                 || failure instanceof SQLTimeoutException
@@ -75,6 +87,7 @@ enum DatabaseFailure {
         if (LOCKED.contains(code)) {
             return Optional.of(BUSY);
         }
-        return NOT_NOW.contains(code) || state.startsWith(CONNECTION_STATE) ? Optional.of(AWAY) : Optional.empty();
+        boolean lost = state.startsWith(CONNECTION_STATE) || LOST.equals(cause.getMessage());
+        return lost || NOT_NOW.contains(code) ? Optional.of(AWAY) : Optional.empty();
     }
 }

@@ -17,10 +17,12 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.validation.FieldError;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.ServletWebRequest;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
@@ -169,5 +171,18 @@ class Problems extends ResponseEntityExceptionHandler {
                 null,
                 "The request could not be read: a value has the wrong form. Nothing was saved.");
         return handleExceptionInternal(unreadable, problem, headers, HttpStatus.BAD_REQUEST, request);
+    }
+
+    /** The session is kept as the answer begins; a database that goes away just then is one that is away. */
+    @Override
+    protected @Nullable ResponseEntity<Object> handleHttpMessageNotWritable(
+            HttpMessageNotWritableException unwritten, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        if (DatabaseFailure.of(unwritten).isEmpty()) {
+            return super.handleHttpMessageNotWritable(unwritten, headers, status, request);
+        }
+        ProblemDetail problem = of(((ServletWebRequest) request).getRequest(), unwritten);
+        HttpHeaders later = new HttpHeaders(headers);
+        later.set(HttpHeaders.RETRY_AFTER, RETRY_AFTER_SECONDS);
+        return handleExceptionInternal(unwritten, problem, later, HttpStatusCode.valueOf(problem.getStatus()), request);
     }
 }

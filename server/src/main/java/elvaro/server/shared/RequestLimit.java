@@ -5,7 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import io.github.bucket4j.Bucket;
 import java.time.Duration;
 
-/** How often each of many may ask in a minute. Counted in this instance only: it guards the machine, not a secret. */
+/** How often each of many may ask one node in a minute: it guards the machine, not a secret. */
 public final class RequestLimit<K> {
     private static final int MOST_KEPT = 10_000;
 

@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
 @Chained("pack that went out")
 @Table(name = "pack_out")
 @NullUnmarked
-class PackOut extends WorkshopRow {
+class PackOut extends WorkshopRow implements Movement {
     private UUID packId;
 
     @Enumerated(EnumType.STRING)
@@ -60,8 +60,8 @@ class PackOut extends WorkshopRow {
         return this;
     }
 
-    /** Present where it was ground or rendered here. */
-    Optional<UUID> makingId() {
+    @Override
+    public Optional<UUID> makingId() {
         return Optional.ofNullable(makingId);
     }
 
@@ -69,27 +69,33 @@ class PackOut extends WorkshopRow {
         return packId;
     }
 
-    WithdrawalPurpose way() {
+    @Override
+    public WithdrawalPurpose way() {
         return way;
     }
 
-    int grams() {
+    @Override
+    public int grams() {
         return grams;
     }
 
-    String words() {
+    @Override
+    public String words() {
         return words;
     }
 
-    Instant happenedAt() {
+    @Override
+    public Instant happenedAt() {
         return happenedAt;
     }
 
-    UUID accountId() {
+    @Override
+    public UUID accountId() {
         return accountId;
     }
 
-    Optional<UUID> takesBack() {
+    @Override
+    public Optional<UUID> takesBack() {
         return Optional.ofNullable(takesBack);
     }
 }

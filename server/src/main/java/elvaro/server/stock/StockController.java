@@ -1,6 +1,6 @@
 package elvaro.server.stock;
 
-import elvaro.server.shared.HouseAddress;
+import elvaro.server.settings.HouseAddress;
 import elvaro.server.stock.Blending.BlendView;
 import elvaro.server.stock.Blending.FirstBlend;
 import elvaro.server.stock.StockView.PackStory;
@@ -31,9 +31,16 @@ class StockController {
     private final Labels labels;
     private final Blending blending;
     private final CleaningService cleaning;
+    private final HouseAddress address;
 
     StockController(
-            StockService service, StockReading reading, Labels labels, Blending blending, CleaningService cleaning) {
+            StockService service,
+            StockReading reading,
+            Labels labels,
+            Blending blending,
+            CleaningService cleaning,
+            HouseAddress address) {
+        this.address = address;
         this.cleaning = cleaning;
         this.service = service;
         this.reading = reading;
@@ -165,11 +172,11 @@ class StockController {
 
     @GetMapping(path = "/api/labels", produces = MediaType.APPLICATION_PDF_VALUE)
     byte[] labels(@RequestParam List<UUID> packs, @RequestParam LabelSize size) {
-        return labels.ofPacks(packs, size, HouseAddress.now());
+        return labels.ofPacks(packs, size, address.now());
     }
 
     @GetMapping(path = "/api/pieces/{pieceId}/hang-tag", produces = MediaType.APPLICATION_PDF_VALUE)
     byte[] tag(@PathVariable UUID pieceId, @RequestParam LabelSize size) {
-        return labels.ofPiece(pieceId, size, HouseAddress.now());
+        return labels.ofPiece(pieceId, size, address.now());
     }
 }

@@ -8,6 +8,7 @@ import elvaro.server.lot.Lot;
 import elvaro.server.lot.LotService;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Refusal;
+import elvaro.server.stock.RecallRows.PackRow;
 import elvaro.server.stock.StockView.OriginView;
 import elvaro.server.stock.StockView.OutView;
 import elvaro.server.stock.StockView.PackStory;
@@ -44,6 +45,7 @@ class StockReading {
     private final AccountService accounts;
     private final WorkshopService workshops;
     private final Lineage.LineageReader lineages;
+    private final RecallRows recalls;
 
     StockReading(
             PackRepository packs,
@@ -51,9 +53,11 @@ class StockReading {
             LotService lots,
             AccountService accounts,
             WorkshopService workshops,
-            Lineage.LineageReader lineages) {
+            Lineage.LineageReader lineages,
+            RecallRows recalls) {
         this.packs = packs;
         this.lineages = lineages;
+        this.recalls = recalls;
         this.pieces = pieces;
         this.lots = lots;
         this.accounts = accounts;
@@ -154,39 +158,34 @@ class StockReading {
         Map<UUID, String> names = accounts.names();
         List<RecallLine> lines = new ArrayList<>();
         Set<UUID> known = new HashSet<>();
-        List<Pack> next = tags.isEmpty() ? List.of() : packs.ofPieces(tags.keySet());
-        Map<UUID, List<PackOut>> went = tags.isEmpty() ? Map.of() : byPack(packs.outsOfPieces(tags.keySet()));
+        Collection<PackRow> next = recalls.ofLot(lotId);
         while (!next.isEmpty()) {
-            for (Pack pack : next) {
-                known.add(pack.id());
-                lines.add(line(pack, went.getOrDefault(pack.id(), List.of()), tags, names));
+            Set<UUID> made = new HashSet<>();
+            for (PackRow pack : next) {
+                if (known.add(pack.id())) {
+                    lines.add(line(pack, tags, names));
+                    Withdrawals.standing(pack.outs())
+                            .forEach(row -> row.makingId().ifPresent(made::add));
+                }
             }
-            Set<UUID> made = went.values().stream()
-                    .flatMap(rows -> Withdrawals.standing(rows).stream())
-                    .flatMap(row -> row.makingId().stream())
-                    .collect(Collectors.toSet());
             if (made.isEmpty()) {
                 break;
             }
             packs.makings(made).forEach(making -> tags.put(making.id(), making.name()));
-            next = packs.ofMakings(made).stream()
-                    .filter(pack -> !known.contains(pack.id()))
-                    .toList();
-            went = outsOf(next);
+            next = recalls.ofMakings(made);
         }
         return new RecallView(lot.number(), lot.cut().name(), lot.supplier(), lines);
     }
 
-    private static RecallLine line(Pack pack, List<PackOut> outs, Map<UUID, String> tags, Map<UUID, String> names) {
-        UUID origin = pack.pieceId().or(pack::makingId).orElseThrow();
+    private static RecallLine line(PackRow pack, Map<UUID, String> tags, Map<UUID, String> names) {
         return new RecallLine(
                 pack.id(),
                 pack.number(),
                 pack.content().label(),
-                tags.get(origin),
-                Withdrawals.left(pack, outs),
+                tags.get(pack.origin()),
+                Withdrawals.left(pack.grams(), pack.outs()),
                 pack.place(),
-                outs(outs, names));
+                outs(pack.outs(), names));
     }
 
     private Map<UUID, List<PackOut>> outsOf(List<Pack> all) {
@@ -199,9 +198,9 @@ class StockReading {
         return outs.stream().collect(Collectors.groupingBy(PackOut::packId));
     }
 
-    private static List<OutView> outs(List<PackOut> rows, Map<UUID, String> names) {
+    private static List<OutView> outs(List<? extends Movement> rows, Map<UUID, String> names) {
         Set<UUID> standing =
-                Withdrawals.standing(rows).stream().map(PackOut::id).collect(Collectors.toSet());
+                Withdrawals.standing(rows).stream().map(Movement::id).collect(Collectors.toSet());
         return rows.stream()
                 .filter(row -> row.takesBack().isEmpty())
                 .map(row -> new OutView(

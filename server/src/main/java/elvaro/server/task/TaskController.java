@@ -1,7 +1,7 @@
 package elvaro.server.task;
 
+import elvaro.server.settings.HouseAddress;
 import elvaro.server.settings.WorkshopService;
-import elvaro.server.shared.HouseAddress;
 import elvaro.server.shared.Sha256;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -32,18 +32,21 @@ class TaskController {
     private final TaskService tasks;
     private final CalendarService calendar;
     private final CalendarFeeds feeds;
+    private final HouseAddress address;
 
     TaskController(
             WorkshopService workshops,
             WorkList work,
             TaskService tasks,
             CalendarService calendar,
-            CalendarFeeds feeds) {
+            CalendarFeeds feeds,
+            HouseAddress address) {
         this.workshops = workshops;
         this.work = work;
         this.tasks = tasks;
         this.calendar = calendar;
         this.feeds = feeds;
+        this.address = address;
     }
 
     /** Whether the person has a calendar address, and it, right after it was made: it is not kept and not shown again. */
@@ -94,13 +97,13 @@ class TaskController {
     /** The calendar as a file. */
     @GetMapping("/api/calendar.ics")
     ResponseEntity<String> file() {
-        return answer(calendar.write(HouseAddress.now()));
+        return answer(calendar.write(address.now()));
     }
 
     /** The calendar for a program that subscribes to it: whoever knows the address reads it. */
     @GetMapping("/calendar/{token}.ics")
     ResponseEntity<String> subscribed(@PathVariable String token) {
-        return answer(feeds.asOwner(token, () -> calendar.write(HouseAddress.now())));
+        return answer(feeds.asOwner(token, () -> calendar.write(address.now())));
     }
 
     /** With a name for what it says: a program that has read it already is told so in a word (304). */

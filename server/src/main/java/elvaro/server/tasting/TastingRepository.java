@@ -1,6 +1,7 @@
 package elvaro.server.tasting;
 
 import jakarta.persistence.LockModeType;
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -25,6 +26,10 @@ interface TastingRepository extends Repository<Tasting, UUID> {
     @Query("select t from Tasting t where t.state <> elvaro.server.tasting.TastingState.DROPPED"
             + " order by t.heldOn desc, t.id limit 500")
     List<Tasting> newest();
+
+    @Query("select t from Tasting t where t.state = elvaro.server.tasting.TastingState.OPEN and t.openedAt < :before"
+            + " order by t.openedAt")
+    List<Tasting> openSince(Instant before);
 
     @Query("select t from Tasting t where t.trialId = :trialId and"
             + " t.state <> elvaro.server.tasting.TastingState.DROPPED order by t.heldOn, t.id")

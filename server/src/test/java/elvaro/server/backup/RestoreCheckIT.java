@@ -3,6 +3,7 @@ package elvaro.server.backup;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.server.chain.ChainCheck;
+import elvaro.server.forecast.FinishedPieces;
 import elvaro.server.hanging.LedgerAudit;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.support.Bodies;
@@ -28,7 +29,8 @@ class RestoreCheckIT {
                 database,
                 RunningApp.bean(LedgerAudit.class),
                 RunningApp.bean(CurrentWorkshop.class),
-                RunningApp.bean(ChainCheck.class));
+                RunningApp.bean(ChainCheck.class),
+                RunningApp.bean(FinishedPieces.class));
         assertThat(check.strays()).isEmpty();
         new TransactionTemplate(RunningApp.bean(PlatformTransactionManager.class)).executeWithoutResult(planted -> {
             database.sql("set foreign_key_checks = 0").update();

@@ -5,16 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
+import org.dhatim.fastexcel.reader.Cell;
+import org.dhatim.fastexcel.reader.ReadableWorkbook;
+import org.dhatim.fastexcel.reader.Row;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -74,6 +79,34 @@ class TablesIT {
         }
     }
 
+    /** By the JavaScript library of those who wrote the specification: every descriptor, every cell, every name of another row. */
+    @Test
+    void the_data_package_is_valid_by_a_validator_that_is_not_ours() throws Exception {
+        Carried tables = Carried.opened(file(MAREN, "/api/exchange/tables.zip"));
+        Files.createDirectories(folder.resolve("data"));
+        for (var entry : tables.entries().entrySet()) {
+            Files.write(folder.resolve(entry.getKey()), entry.getValue());
+        }
+        Files.writeString(folder.resolve("validate.js"), """
+                const { Package } = require('datapackage');
+                (async () => {
+                  const pack = await Package.load('datapackage.json', { basePath: '.' });
+                  const said = pack.errors.map((each) => each.message);
+                  for (const table of pack.resources) {
+                    try {
+                      const limit = table.name === 'air_reading' ? 500 : undefined;
+                      await table.read({ limit, relations: limit === undefined });
+                    } catch (wrong) {
+                      said.push(table.name, ...(wrong.errors?.length ? wrong.errors.slice(0, 3) : [wrong]).map(String));
+                    }
+                  }
+                  console.log(said.join('\\n') || 'valid: ' + pack.resources.length);
+                })();
+                """);
+        Path modules = Path.of("../web/node_modules").toAbsolutePath().normalize();
+        assertThat(run("env", "NODE_PATH=" + modules, "node", "validate.js")).startsWith("valid: ");
+    }
+
     @Test
     void a_spreadsheet_program_opens_the_workbook_and_finds_the_figures_of_compare() throws Exception {
         Files.write(folder.resolve("house.xlsx"), file(MAREN, "/api/exchange/workbook.xlsx"));
@@ -94,6 +127,30 @@ class TablesIT {
             assertThat(sheets.filter(path -> path.toString().endsWith(".csv")).count())
                     .isGreaterThan(20);
         }
+    }
+
+    @Test
+    void a_seed_keeps_all_its_digits_in_a_workbook() throws Exception {
+        List<String> seeds;
+        try (ReadableWorkbook book =
+                new ReadableWorkbook(new ByteArrayInputStream(file(MAREN, "/api/exchange/workbook.xlsx")))) {
+            List<Row> rows = book.findSheet("Tasting").orElseThrow().read();
+            int column = rows.get(0).stream().map(Cell::getText).toList().indexOf("seed");
+            seeds = rows.stream()
+                    .skip(1)
+                    .map(row -> row.getCell(column))
+                    .map(cell -> cell.getType() + " " + cell.getText())
+                    .toList();
+        }
+        List<String> told = Arrays.stream(new String(Carried.opened(file(MAREN, "/api/exchange/tables.zip"))
+                                .entries()
+                                .get("data/tasting.csv"))
+                        .split("\n"))
+                .toList();
+        assertThat(seeds).isNotEmpty().allSatisfy(seed -> {
+            assertThat(seed).startsWith("STRING ");
+            assertThat(told).anyMatch(line -> line.contains("," + seed.substring(7) + ","));
+        });
     }
 
     private static String read(ZipFile zip, ZipEntry entry) {

@@ -93,6 +93,11 @@ class RightsIT {
                         "/shared/{kind}/pdf",
                         "/shared/{kind}/photos/{photoId}",
                         "/shared/{kind}/picture",
+                        "/stop/{account}/{group}/{signature}",
+                        "/stop/{account}/{group}/{signature}",
+                        // the public part of a certificate
+                        "/trust",
+                        "/trust/house.crt",
                         "/taste/sheets/{sheetId}");
     }
 }

@@ -43,6 +43,12 @@ class PastIT {
         form.put("rows", JSON.convertValue(sheet.get("rows"), new TypeReference<List<List<String>>>() {}));
         form.put("headRow", sheet.path("headRow").asInt());
         form.put("columns", JSON.convertValue(sheet.get("guess"), new TypeReference<Map<String, Integer>>() {}));
+        Map<String, String> weighings = new HashMap<>();
+        sheet.path("weighings")
+                .forEach(column -> weighings.put(
+                        column.asString(),
+                        sheet.path("columns").path(column.asInt()).asString()));
+        form.put("weighings", weighings);
         form.putAll(Map.of("unit", "KILOGRAM", "order", "DAY_FIRST", "method", "OPEN_AIR", "rest", "DISCARD"));
         form.put("chamberId", chamber);
         return form;

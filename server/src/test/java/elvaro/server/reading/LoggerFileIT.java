@@ -12,7 +12,6 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -33,17 +32,8 @@ class LoggerFileIT {
     }
 
     private static Answer lay(Client client, String chamber, String name, String text) {
-        return client.post(
-                "/api/chambers/" + chamber + "/air/file",
-                Map.of(
-                        "name", name,
-                        "text", text,
-                        "time", "At",
-                        "temperature", "T",
-                        "humidity", "RH",
-                        "moments", "ISO",
-                        "zone", "UTC",
-                        "fahrenheit", false));
+        return client.file(
+                "/api/chambers/%s/air/file?zone=UTC&name=%s".formatted(chamber, name.replace(" ", "%20")), text);
     }
 
     private static String lines(Instant from, int minutes) {
@@ -74,23 +64,22 @@ class LoggerFileIT {
                 file.append("26.10.2025 %s:%02d;35,6;80\n".formatted(hour, minute));
             }
         }
-        Map<String, Object> form = new HashMap<>(Map.of(
-                "name", "logger.csv",
-                "text", file.toString(),
-                "time", "When",
-                "temperature", "Temp F",
-                "humidity", "RH",
-                "moments", "DAY_FIRST",
-                "zone", "Europe/Berlin",
-                "fahrenheit", true));
-        assertThat(client.post("/api/logger-files/columns", Map.of("text", file.toString()))
+        JsonNode seen = client.must(
+                        client.file("/api/logger-files/preview?name=logger.csv&zone=Europe/Berlin", file.toString()))
+                .body();
+        assertThat(seen.path("columns").toString()).isEqualTo("[\"When\",\"Temp F\",\"RH\"]");
+        assertThat(seen.path("kept").asInt()).isEqualTo(12);
+        assertThat(seen.path("unit").asString()).isEqualTo("FAHRENHEIT");
+        String path = "/api/chambers/" + chamber + "/air/file?name=logger.csv&zone=Europe/Berlin";
+        assertThat(client.must(client.file(path, file.toString()))
                         .body()
-                        .toString())
-                .isEqualTo("[\"When\",\"Temp F\",\"RH\"]");
-        String path = "/api/chambers/" + chamber + "/air/file";
-        assertThat(client.must(client.post(path, form)).body().path("stored").asInt())
+                        .path("stored")
+                        .asInt())
                 .isEqualTo(12);
-        assertThat(client.must(client.post(path, form)).body().path("known").asInt())
+        assertThat(client.must(client.file(path, file.toString()))
+                        .body()
+                        .path("known")
+                        .asInt())
                 .isEqualTo(12);
         JsonNode points = client.get("/api/chambers/%s/air?from=2025-10-25T23:00:00Z&to=2025-10-26T03:00:00Z&points=12"
                         .formatted(chamber))
@@ -106,9 +95,8 @@ class LoggerFileIT {
     @CsvSource(
             delimiter = '|',
             value = {
-                "2026-01-05 10:00,2,80;2026-01-05 10:01,x,80|Line 3: “x” in T is no number",
-                "2026-01-05 10:00,2|Line 2: It has another number of columns",
-                "05.01.2026 10:00,2,80|Line 2: “05.01.2026 10:00” is no moment",
+                "2026-01-05 10:00,2,80;2026-01-05 10:01,x,80|Line 3: “x” is no number",
+                "2026-01-05 10:00,2,80;05.01.2026 10:01,2,80|Line 3: “05.01.2026 10:01” is no moment",
                 "2026-03-29 02:30,2,80|Line 2: 2026-03-29 02:30 does not exist",
                 "2066-01-05 10:00,2,80|Line 2: 2066-01-05 10:00 is still to come",
                 "2026-01-05 10:00,2,180|Line 2: 180.0 % RH is out of range",
@@ -116,17 +104,9 @@ class LoggerFileIT {
     void a_wrong_line_is_named_and_nothing_of_the_file_is_kept(String lines, String sentence, Someone owner) {
         Client client = owner.client();
         String chamber = client.chamber("Cabinet", 50_000);
-        Answer answer = client.post(
-                "/api/chambers/" + chamber + "/air/file",
-                Map.of(
-                        "name", "logger.csv",
-                        "text", "At,T,RH\n" + lines.replace(';', '\n'),
-                        "time", "At",
-                        "temperature", "T",
-                        "humidity", "RH",
-                        "moments", "ISO",
-                        "zone", "Europe/Berlin",
-                        "fahrenheit", false));
+        Answer answer = client.file(
+                "/api/chambers/%s/air/file?name=logger.csv&zone=Europe/Berlin&order=YEAR_FIRST".formatted(chamber),
+                "At,T,RH\n" + lines.replace(';', '\n'));
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.body().path("detail").asString()).contains(sentence);
         assertThat(air(client, chamber, Duration.ofDays(399)).path("points")).isEmpty();

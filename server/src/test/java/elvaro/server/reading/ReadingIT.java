@@ -7,17 +7,22 @@ import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -101,7 +106,8 @@ class ReadingIT {
                 "no JSON|[{nothing|no JSON",
                 "no array|{}|A pack is a JSON array",
                 "a hot probe|[{'n':'a','u':'Cel','v':2},{'n':'a','u':'Cel','v':99}]|Record 2: 99.0 °C is out of range",
-                "the future|[{'n':'a','u':'Cel','v':2,'t':3600}]|still to come",
+                "the future|[{'n':'a','u':'Cel','v':2,'t':10800}]|still to come",
+                "what nobody can tell|[{'n':'value','v':2}]|say Cel, K, degF, %RH or m/s",
                 "long ago|[{'n':'a','u':'Cel','v':2,'bt':1000000000}]|ten years",
             })
     void a_wrong_pack_is_refused_whole(String what, String pack, String sentence, Someone owner) {
@@ -111,6 +117,80 @@ class ReadingIT {
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.body().path("detail").asString()).contains(sentence);
         assertThat(air(client, chamber, Duration.ofDays(1), 10).path("points")).isEmpty();
+    }
+
+    @Test
+    void a_clock_that_is_fast_is_put_back_and_said_and_a_pack_sent_again_stays_where_it_was(Someone owner) {
+        Client client = owner.client();
+        String chamber = client.chamber("Cabinet", 50_000);
+        String token = token(client, chamber);
+        String pack = "[{'n':'t','u':'Cel','v':2,'bt':%d},{'n':'t','u':'Cel','v':3,'t':-60}]"
+                .replace('\'', '"')
+                .formatted(Instant.now().plus(Duration.ofMinutes(10)).getEpochSecond());
+        Answer first = client.must(send(token, pack));
+        assertThat(first.body().path("stored").asInt()).isEqualTo(2);
+        assertThat(first.body().at("/says/0").asString())
+                .isEqualTo("Its clock is 10 minutes fast; its moments are put back by so much.");
+        assertThat(send(token, pack).body().path("known").asInt()).isEqualTo(2);
+        assertThat(client.get("/api/devices").body().at("/0/says").asString()).contains("10 minutes fast");
+        JsonNode point = air(client, chamber, Duration.ofMinutes(30), 30).at("/points/0");
+        assertThat(point.path("celsius").asDouble()).isEqualTo(3);
+        assertThat(Instant.parse(point.path("at").asString())).isBefore(Instant.now());
+        client.must(send(token, "[{\"n\":\"t\",\"u\":\"Cel\",\"v\":2.5}]"));
+        assertThat(client.get("/api/devices").body().at("/0").has("says"))
+                .as("it was set right")
+                .isFalse();
+    }
+
+    /** RFC 8428 section 6: the same pack in CBOR, labels as numbers; and packed, as RFC 9110 has it. */
+    @Test
+    void a_pack_is_taken_in_cbor_and_packed_and_with_the_word_before_its_token_in_any_case(Someone owner)
+            throws IOException {
+        Client client = owner.client();
+        String token = token(client, client.chamber("Cabinet", 50_000));
+        // 82 A3 00 61 74 01 61 4B 02 FA 43899333 A3 00 61 68 01 61 25 02 18 51: t 275.15 K, h 81 %
+        byte[] cbor = HexFormat.of()
+                .parseHex("82" + "a3" + "006174" + "01614b" + "02fa43899333" + "a3" + "006168" + "016125" + "021851");
+        assertThat(client.pack(token, cbor, "application/senml+cbor", "")
+                        .body()
+                        .path("stored")
+                        .asInt())
+                .isEqualTo(1);
+        ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        try (GZIPOutputStream gzip = new GZIPOutputStream(packed)) {
+            gzip.write("[{\"n\":\"t\",\"u\":\"Cel\",\"v\":2,\"t\":-60}]".getBytes(StandardCharsets.UTF_8));
+        }
+        assertThat(client.pack(token, packed.toByteArray(), "application/senml+json", "gzip")
+                        .body()
+                        .path("stored")
+                        .asInt())
+                .isEqualTo(1);
+        assertThat(client.pack(token, new byte[] {1, 2, 3}, "application/senml+json", "gzip")
+                        .body()
+                        .path("detail")
+                        .asString())
+                .contains("not packed with gzip");
+        ByteArrayOutputStream endless = new ByteArrayOutputStream();
+        try (GZIPOutputStream gzip = new GZIPOutputStream(endless)) {
+            gzip.write(new byte[20_000_000]);
+        }
+        assertThat(client.pack(token, endless.toByteArray(), "application/senml+json", "gzip")
+                        .type())
+                .isEqualTo("too-large");
+    }
+
+    @Test
+    void what_is_no_air_and_two_values_of_one_moment_are_told(Someone owner) {
+        Client client = owner.client();
+        String token = token(client, client.chamber("Cabinet", 50_000));
+        Answer answer = client.must(
+                send(
+                        token,
+                        "[{\"n\":\"t\",\"u\":\"Cel\",\"v\":2,\"t\":-60},{\"n\":\"t\",\"u\":\"Cel\",\"v\":4,\"t\":-60},{\"n\":\"battery\",\"u\":\"%EL\",\"v\":80}]"));
+        assertThat(answer.body().path("ignored").asInt()).isEqualTo(1);
+        assertThat(answer.body().path("says").toString())
+                .contains("Left out, since it is no air: battery in %EL.")
+                .contains("Of one moment two values came; the first was kept.");
     }
 
     @Test

@@ -150,6 +150,7 @@ class RecordIT {
                         "NUTTY")));
 
         List<CSVRecord> rows = file(client, "/api/pieces/%s/record.csv".formatted(piece));
+        assertThat(rows).as("one number of columns").allMatch(CSVRecord::isConsistent);
         assertThat(rows.stream()
                         .filter(row -> row.get("what").equals("Weighed"))
                         .map(row -> row.get("grams") + " " + row.get("standing")))
@@ -168,6 +169,8 @@ class RecordIT {
         CSVRecord warm = first(rows, "Air: Above 5 °C");
         assertThat(warm.get("standing")).isEqualTo("undecided");
         assertThat(warm.get("what")).contains("up to 7.5 °C");
+        assertThat(warm.get("celsius_max")).isEqualTo("7.5");
+        assertThat(Double.parseDouble(warm.get("degree_hours"))).isPositive();
     }
 
     @Test

@@ -47,7 +47,9 @@ class WorkshopsApartIT {
             String taster,
             String pack,
             String making,
-            String carcass) {
+            String carcass,
+            String alarm,
+            String phone) {
         List<String> ids() {
             return List.of(
                     chamber, lot, hanging, pulled, entry, person, plan, device, scale, look, recipe, treatment, trial,
@@ -115,8 +117,37 @@ class WorkshopsApartIT {
                 client.get("/api/tastings/tasters").body().at("/0/id").asString(),
                 pack,
                 making,
-                carcass);
+                carcass,
+                alarm(owner, chamber),
+                phone(client));
     }
+
+    private static String alarm(Someone owner, String chamber) {
+        String id = UUID.randomUUID().toString();
+        RunningApp.bean(JdbcClient.class)
+                .sql(
+                        "insert into alarm (id, workshop_id, kind, chamber_id, subject, words, began_at, raised_at, open_name)"
+                                + " values (?, ?, 'WARM', ?, 'Private', 'private, 9 degrees', '2026-01-02', '2026-01-02', 'WARM')")
+                .params(id, owner.person().workshopId(), chamber)
+                .update();
+        return id;
+    }
+
+    private static String phone(Client client) {
+        String id = UUID.randomUUID().toString();
+        client.must(client.put("/api/me/phones/" + id, PHONE));
+        return id;
+    }
+
+    private static final Map<String, String> PHONE = Map.of(
+            "name",
+            "Private phone",
+            "endpoint",
+            "http://127.0.0.1:9/push",
+            "key",
+            "BCVxsr7N_eNgVRqvHtD0zTZsEc6-VV-JvLexhqUzORcxaOzi6-AYWXvTBHm4bjyPjs7Vd8pZGH6SRpkNtoIAiw4",
+            "shared",
+            "BTBZMqHH6r4Tts7J_aSIgg");
 
     private static Map<String, Object> trialBody(String one, String other) {
         return Map.of(
@@ -161,16 +192,7 @@ class WorkshopsApartIT {
         bodies.put(
                 "PUT /api/chambers/{id}/air/decisions/{decisionId}",
                 Map.of("kind", "WARM", "beganAt", WARM_AT, "words", "mine"));
-        bodies.put(
-                "POST /api/chambers/{id}/air/file",
-                Map.of(
-                        "name", "logger.csv",
-                        "text", "At,T\n2026-01-05 10:00,2",
-                        "time", "At",
-                        "temperature", "T",
-                        "moments", "ISO",
-                        "zone", "Europe/Berlin",
-                        "fahrenheit", false));
+        bodies.put("POST /api/chambers/{id}/air/file", Map.of());
         bodies.put("PUT /api/devices/{id}", Map.of("name", "Mine", "chamberId", house.chamber()));
         bodies.put("PUT /api/devices/{id}/token", Map.of("version", 0));
         bodies.put("PUT /api/devices/{id}/revoke", Map.of("version", 0));
@@ -308,6 +330,10 @@ class WorkshopsApartIT {
         bodies.put("PUT /api/bench/{pieceId}/reopen/{entryId}", Map.of("reason", "mine"));
         bodies.put("PUT /api/people/{id}", Map.of("version", 0, "name", "X", "role", "BENCH_HAND", "active", false));
         bodies.put("PUT /api/people/{id}/code", Map.of());
+        bodies.put("PUT /api/alarms/{id}/answers/{answerId}", Map.of("kind", "TAKEN_OVER"));
+        bodies.put("PUT /api/me/notices/tests/{id}", Map.of("channel", "EMAIL"));
+        bodies.put("PUT /api/me/phones/{id}", PHONE);
+        bodies.put("DELETE /api/me/phones/{id}", Map.of());
         bodies.put("DELETE /api/me/sessions/{id}", Map.of());
         bodies.put("DELETE /api/me/passkeys/{id}", Map.of());
         return bodies;
@@ -365,6 +391,8 @@ class WorkshopsApartIT {
         String id = switch (named) {
             case "makings" -> house.making();
             case "carcasses", "asks", "past" -> house.carcass();
+            case "alarms" -> house.alarm();
+            case "me" -> house.phone();
             default -> ids.getOrDefault(named, piece);
         };
         return pattern.replace("{id}", id)
@@ -377,6 +405,7 @@ class WorkshopsApartIT {
                                         : UUID.randomUUID().toString())
                         .replace("{change}", "AGAIN")
                         .replace("{treatmentId}", house.treatment())
+                        .replace("{answerId}", UUID.randomUUID().toString())
                         .replace("{photoId}", UUID.randomUUID().toString())
                         .replace("{decisionId}", UUID.randomUUID().toString())
                         .replace("{tickId}", UUID.randomUUID().toString())
@@ -389,6 +418,7 @@ class WorkshopsApartIT {
                     case "/api/compare" -> "?pieces=" + house.hanging() + "," + house.pulled();
                     case "/api/pieces" -> "?tag=1";
                     case "/api/pieces/{id}/photos/{photoId}" -> "?shows=OTHER";
+                    case "/api/chambers/{id}/air/file" -> "?name=logger.csv&zone=UTC";
                     case "/api/find" -> "?words=Hollin";
                     case "/api/lots/{id}/split" -> "?grams=100";
                     case "/api/labels" -> "?size=SHEET_70_37&packs=" + house.pack();
@@ -485,6 +515,9 @@ class WorkshopsApartIT {
                         "air_hour",
                         "workshop",
                         "workshop_aud",
+                        "shedlock", // of the nodes of the application
+                        "request_count",
+                        "scale_state", // of a device, by its id
                         "chain_form", // of what tables look like
                         "revision",
                         "setup_code",

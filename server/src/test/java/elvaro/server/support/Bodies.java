@@ -303,6 +303,8 @@ public final class Bodies {
                 List.of(List.of("old", "2026-01-03", "5.2", "2026-02-07", "4.5", "4.5")),
                 "columns",
                 Map.of("PIECE", 0, "HUNG_ON", 1, "GREEN", 2, "PULLED_ON", 3, "AGED", 4, "STEAK", 5),
+                "weighings",
+                Map.of(),
                 "unit",
                 "KILOGRAM",
                 "order",

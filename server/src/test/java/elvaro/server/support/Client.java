@@ -128,9 +128,24 @@ public final class Client {
         }
     }
 
+    /** A file as the screen sends it. */
+    public Answer file(String path, String text) {
+        return exchange(
+                request(path).header("Content-Type", "application/octet-stream").POST(BodyPublishers.ofString(text)));
+    }
+
     /** A pack as a probe sends it. */
     public Answer pack(String token, String pack) {
         return device("/devices/readings", token, pack);
+    }
+
+    /** A pack as a probe sends it that speaks otherwise than in plain JSON. */
+    public Answer pack(String token, byte[] pack, String type, String encoding) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + "/devices/readings"))
+                .header("Authorization", "bearer " + token)
+                .header("Content-Type", type)
+                .POST(BodyPublishers.ofByteArray(pack));
+        return exchange(encoding.isEmpty() ? request : request.header("Content-Encoding", encoding));
     }
 
     /** A pack as a device sends it. */

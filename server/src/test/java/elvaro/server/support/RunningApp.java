@@ -4,8 +4,10 @@ import elvaro.server.App;
 import elvaro.server.account.SetupService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.SignedIn;
+import java.time.Clock;
 import java.util.Map;
 import java.util.UUID;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
@@ -25,15 +27,17 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 public class RunningApp implements ParameterResolver {
     public static final String PASSWORD = "a few plain words";
 
+    private static final MovedClock CLOCK = new MovedClock();
     private static final ConfigurableApplicationContext CONTEXT = start();
 
     private static ConfigurableApplicationContext start() {
         SpringApplication application = new SpringApplication(App.class);
-        application.addInitializers(RunningApp::hashPasswordsQuickly);
+        application.addInitializers(RunningApp::hashPasswordsQuickly, RunningApp::moveTheClock);
         return application.run(
                 "--server.port=0",
                 "--elvaro.demo=true",
                 "--elvaro.demo-password=" + PASSWORD,
+                "--elvaro.notices-from=P1D", // tests look when they want to
                 "--elvaro.files-a-minute=100000");
     }
 
@@ -45,6 +49,16 @@ public class RunningApp implements ParameterResolver {
                         PasswordEncoder.class,
                         () -> new DelegatingPasswordEncoder("bcrypt", Map.of("bcrypt", new BCryptPasswordEncoder(4))),
                         definition -> definition.setPrimary(true));
+    }
+
+    private static void moveTheClock(ConfigurableApplicationContext context) {
+        ((GenericApplicationContext) context)
+                .registerBean("movedClock", Clock.class, () -> CLOCK, definition -> definition.setPrimary(true));
+    }
+
+    /** The clock the application goes by; whoever moved it sets it back. */
+    public static MovedClock clock() {
+        return CLOCK;
     }
 
     /** A person of a workshop, signed in over HTTP. */
@@ -116,7 +130,7 @@ public class RunningApp implements ParameterResolver {
     @Override
     public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
         Class<?> type = parameter.getParameter().getType();
-        return type == Someone.class || type == JdbcClient.class;
+        return type == Someone.class || type == JdbcClient.class || type == DataSource.class;
     }
 
     @Override
