@@ -181,3 +181,13 @@ announce() {
     say "  Ctrl-C ends it; data stay in $DIR"
     say ""
 }
+
+# Real probes and scales, in the foreground; it may run on another machine than the house.
+cmd_bridge() {
+    [ $# -eq 1 ] || fail "Say which file: './elvaro bridge bridge.yaml'. What stands in it: docs/connect.md."
+    [ -r "$1" ] || fail "The file $1 cannot be read."
+    need_tools
+    need_disk_to_start
+    build
+    exec java -Xmx64m -XX:TieredStopAtLevel=1 -cp "$APP/lib/*" elvaro.devices.bridge.Bridge "$1"
+}

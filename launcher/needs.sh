@@ -117,5 +117,10 @@ need_readers() {
     command -v csvclean >/dev/null || missing+=(csvkit)
     command -v soffice >/dev/null || missing+=(libreoffice-calc-nogui)
     python3 -c 'import jsonschema' 2>/dev/null || missing+=(python3-jsonschema)
+    command -v socat >/dev/null || missing+=(socat)
+    local broker=no
+    [ -x /usr/sbin/mosquitto ] || { missing+=(mosquitto mosquitto-clients); broker=yes; }
     [ ${#missing[@]} -eq 0 ] || install_packages "${missing[@]}"
+    # The tests start one of their own; the package's would go on running.
+    [ $broker = no ] || ! command -v systemctl >/dev/null || as_root systemctl disable --now mosquitto >/dev/null 2>&1 || true
 }

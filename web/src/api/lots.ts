@@ -1,8 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schema } from './client';
 
-export const useCuts = () =>
-  useQuery({ queryKey: ['cuts'], queryFn: () => answer(api.GET('/api/cuts')), staleTime: Infinity });
+export const cutsQuery = {
+  queryKey: ['cuts'],
+  queryFn: () => answer(api.GET('/api/cuts')),
+  staleTime: Infinity,
+};
+
+export const useCuts = () => useQuery(cutsQuery);
 
 export const useSuppliers = () =>
   useQuery({ queryKey: ['suppliers'], queryFn: () => answer(api.GET('/api/suppliers')) });

@@ -12,6 +12,10 @@ test.each<[string, WeightUnit, number | null]>([
   ['3.2 kg', 'LB', 3200],
   ['', 'KG', null],
   ['heavy', 'KG', null],
+  ['+  4.215 kg', 'LB', 4215], // as a scale types it
+  ['+4215 g', 'KG', 4215],
+  ['2.1 + 1.3', 'KG', null],
+  ['- 0.012 kg', 'KG', null],
   ['8.4.1', 'KG', null],
   ['-3', 'KG', null],
   ['8 4', 'KG', null],

@@ -83,11 +83,15 @@ export function weightForField(grams: number, unit: WeightUnit): string {
 export const unitOf = (unit: WeightUnit): string => (unit === 'LB_OZ' ? 'lb oz' : plainUnit[unit]);
 
 /**
- * Reads a weight to the gram: `8.4`, `8,4`, `8.4 kg`, `840 g`, `10.6 lb`, `10 lb 9.6 oz`. A number alone is in the
- * person's own unit. Null where it cannot be read.
+ * Reads a weight to the gram: `8.4`, `8,4`, `8.4 kg`, `840 g`, `10.6 lb`, `10 lb 9.6 oz`, and `+ 4.215 kg` as scales that
+ * type it do. A number alone is in the person's own unit. Null where it cannot be read.
  */
 export function readWeight(text: string, unit: WeightUnit): number | null {
-  const clean = text.trim().toLowerCase().replace(/,/g, '.');
+  const clean = text
+    .trim()
+    .toLowerCase()
+    .replace(/,/g, '.')
+    .replace(/^\+\s*/, '');
   if (clean === '') {
     return null;
   }

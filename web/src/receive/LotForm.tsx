@@ -12,11 +12,14 @@ import { useShared } from '../kit/form/group';
 import type { KeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
 import { useUnits } from '../kit/units';
+import { Boxes } from './Boxes';
 import { lotNames, type LotText } from './draft';
 import { LotPicture } from './LotPicture';
 
 interface Props {
   form: KeptForm<LotText>;
+  /** Whether it comes in now, so that labels of its boxes may be at hand. */
+  comesIn?: boolean;
   save: string;
   busy: boolean;
   failure: unknown;
@@ -29,7 +32,7 @@ const half = { gridColumn: { sm: 'span 3' } };
 const third = { gridColumn: { sm: 'span 2' } };
 
 /** What came in: what it is, how heavy, how cold, and from whom. */
-export function LotForm({ form, save, busy, failure, onChange, onSave }: Props) {
+export function LotForm({ form, comesIn, save, busy, failure, onChange, onSave }: Props) {
   const units = useUnits();
   const atDesk = useAtDesk();
   return (
@@ -53,6 +56,7 @@ export function LotForm({ form, save, busy, failure, onChange, onSave }: Props) 
           alignItems: 'start',
         }}
       >
+        {comesIn && <Boxes form={form} />}
         <CutField
           name="cutCode"
           autoFocus={atDesk}

@@ -20,7 +20,11 @@ export default function Receive() {
   const navigate = useNavigate();
   const units = useUnits();
   const today = useToday();
-  const form = useKeptForm('receive', () => noLot(today));
+  const form = useKeptForm(
+    'receive',
+    () => noLot(today),
+    (kept) => ({ ...noLot(today), ...kept }),
+  );
   const receive = useMutation({
     mutationFn: (body: Schema['LotForm']) => answer(api.POST('/api/lots', { body })),
     onSuccess: async (lot) => {
@@ -40,6 +44,7 @@ export default function Receive() {
     >
       <LotForm
         form={form}
+        comesIn
         save="Take it in"
         busy={receive.isPending}
         failure={receive.error}

@@ -18,6 +18,10 @@ export interface LotText {
   temperature: string;
   sourceTag: string;
   note: string;
+  /** Scanned off the boxes, in that order. */
+  codes: string[];
+  /** The seller's, as the boxes say. */
+  article: string;
 }
 
 export const noLot = (today: string): LotText => ({
@@ -35,6 +39,8 @@ export const noLot = (today: string): LotText => ({
   temperature: '',
   sourceTag: '',
   note: '',
+  codes: [],
+  article: '',
 });
 
 export const lotText = (form: Schema['LotForm'], units: Units): LotText => ({
@@ -52,6 +58,8 @@ export const lotText = (form: Schema['LotForm'], units: Units): LotText => ({
   temperature: form.arrivalCelsius == null ? '' : units.temperatureForField(form.arrivalCelsius),
   sourceTag: form.sourceTag,
   note: form.note,
+  codes: [],
+  article: '',
 });
 
 export const lotBody = (text: LotText, units: Units, answers: Answers): Schema['LotForm'] => ({
@@ -69,6 +77,7 @@ export const lotBody = (text: LotText, units: Units, answers: Answers): Schema['
   arrivalCelsius: units.readTemperature(text.temperature) ?? undefined,
   sourceTag: text.sourceTag,
   note: text.note,
+  article: text.article || undefined,
   answers,
 });
 

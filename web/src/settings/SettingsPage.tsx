@@ -14,6 +14,7 @@ import { MyUnits } from './MyUnits';
 import { People } from './People';
 import { PriceList } from './PriceList';
 import { Probes } from './Probes';
+import { Programs } from './Programs';
 import { Reminders } from './Reminders';
 import { SignOut } from './SignOut';
 import { TheRecord } from './TheRecord';
@@ -43,6 +44,7 @@ export default function SettingsPage() {
         )}
         <TheRecord />
         <MyCalendar />
+        <Programs />
         <MyPassword />
         <MyPasskeys />
         <MyCodes />

@@ -6,7 +6,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
 import { NavLink, useLocation } from 'react-router';
 import type { Schema } from '../api/client';
-import { CameraButton } from './CameraButton';
+import { ScanTag } from './ScanTag';
 import { Find } from './Find';
 import { views, type View } from './views';
 
@@ -60,7 +60,7 @@ export function Rail({ me }: { me: Schema['Me'] }) {
           {me.workshopName}, {me.name}
         </Typography>
         <Find />
-        <CameraButton />
+        <ScanTag />
       </Box>
       {wide ? <Tags /> : <Thumb />}
     </Box>

@@ -1,5 +1,5 @@
 import { useLocation, useNavigate } from 'react-router';
-import { useScanner, type Scanned } from '../kit/scan';
+import { readScan, useScanner, type Scanned } from '../kit/scan';
 
 /** Where pieces are worked through one after another: there a scan picks the next. */
 const rounds = ['/weigh', '/look'];
@@ -13,6 +13,6 @@ export function leadsTo({ what, id }: Scanned, pathname: string): string {
 export function Scans() {
   const navigate = useNavigate();
   const { pathname } = useLocation();
-  useScanner((scanned) => void navigate(leadsTo(scanned, pathname)));
+  useScanner(readScan, (scanned) => void navigate(leadsTo(scanned, pathname)));
   return null;
 }

@@ -7,6 +7,7 @@ import { useMutation } from '@tanstack/react-query';
 import { answer, api } from '../api/client';
 import { ProblemNotice } from '../kit/Notices';
 import { useUnits } from '../kit/units';
+import { CableButton } from './CableButton';
 import type { Shown, useScales } from './scale';
 
 /** Which scale is used, how it is, and its tare. */
@@ -55,6 +56,7 @@ export function ScaleBar({ using, shown }: { using: ReturnType<typeof useScales>
           Tare
         </Button>
       )}
+      <CableButton scale={scale.id} />
       <ProblemNotice failure={tare.error} />
     </Box>
   );

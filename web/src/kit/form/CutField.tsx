@@ -5,7 +5,8 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useController } from 'react-hook-form';
 import type { Schema } from '../../api/client';
-import { useCuts } from '../../api/lots';
+import { queryClient } from '../../api/house';
+import { cutsQuery, useCuts } from '../../api/lots';
 import { useName, useShared } from './group';
 import { useRefusal } from './refused';
 
@@ -21,6 +22,13 @@ interface Props {
   onPicked?: (cut: Cut | null) => void;
   autoFocus?: boolean;
 }
+
+const called = (cuts: Cut[], words: string): Cut[] =>
+  cuts.filter((cut) =>
+    `${cut.name} ${cut.otherNames} ${cut.speciesLabel} ${cut.imps ?? ''}`
+      .toLowerCase()
+      .includes(words.toLowerCase()),
+  );
 
 /** The cut, found by any name it goes by. */
 export function CutField({
@@ -41,6 +49,10 @@ export function CutField({
     control,
     rules: { validate: (code: string) => !required || code !== '' || required },
   });
+  const pick = (cut: Cut | null) => {
+    field.onChange(cut?.code ?? '');
+    onPicked?.(cut);
+  };
   const wrong = useRefusal(name) ?? fieldState.error?.message;
   return (
     <Autocomplete
@@ -53,15 +65,17 @@ export function CutField({
       getOptionLabel={(cut) => cut.name}
       isOptionEqualToValue={(one, other) => one.code === other.code}
       value={cuts.find(({ code }) => code === field.value) ?? null}
-      filterOptions={(options, { inputValue }) => {
-        const asked = inputValue.toLowerCase();
-        return options.filter((cut) =>
-          `${cut.name} ${cut.otherNames} ${cut.speciesLabel} ${cut.imps ?? ''}`.toLowerCase().includes(asked),
-        );
-      }}
-      onChange={(_, cut) => {
-        field.onChange(cut?.code ?? '');
-        onPicked?.(cut);
+      filterOptions={(options, { inputValue }) => called(options, inputValue)}
+      onChange={(_, cut) => pick(cut)}
+      onKeyDown={(event) => {
+        // Who types fast presses Enter before there is a list: the cut is found then.
+        if (event.key === 'Enter' && cuts.length === 0 && event.target instanceof HTMLInputElement) {
+          event.preventDefault();
+          const words = event.target.value.trim();
+          if (words !== '') {
+            void queryClient.fetchQuery(cutsQuery).then((all) => pick(called(all, words)[0] ?? null));
+          }
+        }
       }}
       renderOption={(props, cut) => (
         <Box component="li" {...props} key={cut.code} sx={{ gap: 1 }}>

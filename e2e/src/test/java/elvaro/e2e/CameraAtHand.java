@@ -1,8 +1,10 @@
 package elvaro.e2e;
 
 import com.google.zxing.BarcodeFormat;
+import com.google.zxing.EncodeHintType;
 import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
+import com.google.zxing.datamatrix.DataMatrixWriter;
 import com.google.zxing.qrcode.QRCodeWriter;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -11,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Map;
 
 /** What the camera of every browser sees: one code, held still. */
 final class CameraAtHand {
@@ -33,13 +36,29 @@ final class CameraAtHand {
 
     /** Holds a code before it, from the next time a page looks through it. */
     static void show(String text) throws IOException, WriterException {
-        BitMatrix code = new QRCodeWriter().encode(text, BarcodeFormat.QR_CODE, SIZE, SIZE);
+        show(new QRCodeWriter().encode(text, BarcodeFormat.QR_CODE, SIZE, SIZE));
+    }
+
+    /** Holds the label of a box before it: GS1 DataMatrix. */
+    static void showBox(String elements) throws IOException {
+        show(new DataMatrixWriter()
+                .encode(
+                        elements,
+                        BarcodeFormat.DATA_MATRIX,
+                        SIZE,
+                        SIZE,
+                        Map.of(EncodeHintType.GS1_FORMAT, true, EncodeHintType.DATA_MATRIX_COMPACT, true)));
+    }
+
+    private static void show(BitMatrix code) throws IOException {
         byte[] light = new byte[WIDTH * HEIGHT];
         Arrays.fill(light, (byte) 235);
-        for (int y = 0; y < SIZE; y++) {
-            for (int x = 0; x < SIZE; x++) {
+        int left = (WIDTH - code.getWidth()) / 2;
+        int top = (HEIGHT - code.getHeight()) / 2;
+        for (int y = 0; y < code.getHeight(); y++) {
+            for (int x = 0; x < code.getWidth(); x++) {
                 if (code.get(x, y)) {
-                    light[(y + (HEIGHT - SIZE) / 2) * WIDTH + x + (WIDTH - SIZE) / 2] = 16;
+                    light[(y + top) * WIDTH + x + left] = 16;
                 }
             }
         }

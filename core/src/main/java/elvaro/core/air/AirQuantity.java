@@ -41,7 +41,7 @@ public record AirQuantity(AirMeasure measure, double value) {
 
     /** Registered units of other things, RFC 8428 section 12.1 and RFC 8798, from memory: their records are no air and no fault. */
     private static final Set<String> OF_OTHER_THINGS =
-            Set.of(("m kg g s A cd mol Hz rad sr N Pa J W C V F Ohm S Wb T H lm lx Bq Gy Sv kat m2 m3 "
+            Set.of(("m kg g s A cd mol Hz rad sr N Pa J W V Ohm S Wb T H lm lx Bq Gy Sv kat m2 m3 "
                             + "l m/s2 m3/s l/s W/m2 cd/m2 bit bit/s lat lon pH dB dBW Bspl count %EL EL 1/s "
                             + "1/min beat/min beats S/m B VA VAs var vars J/m kg/m3 deg NTU ms min h MHz kW kVA "
                             + "Ah Wh kWh mV mA dBm ug/m3 ppm hPa mm cm km")
@@ -54,27 +54,33 @@ public record AirQuantity(AirMeasure measure, double value) {
      * @throws IllegalArgumentException with a sentence, if neither its unit nor its name tells what it measures
      */
     public static Optional<AirQuantity> of(String name, String unit, double value) {
-        boolean warmth = (unit.equals("C") || unit.equals("F"))
-                && AirMeasure.named(name).filter(AirMeasure.TEMPERATURE::equals).isPresent();
-        if (OF_OTHER_THINGS.contains(unit) && !warmth) {
-            return Optional.empty();
-        }
-        return Optional.of(
-                switch (unit) {
-                    case "Cel", "degC", "°C", "C" -> temperature(TemperatureUnit.CELSIUS, value);
-                    case "K" -> temperature(TemperatureUnit.KELVIN, value);
-                    // Not registered, or for other things, and what probes of some lands say all the same.
-                    case "degF", "°F", "F" -> temperature(TemperatureUnit.FAHRENHEIT, value);
-                    case "%RH" -> new AirQuantity(AirMeasure.HUMIDITY, value);
-                    case "m/s" -> new AirQuantity(AirMeasure.SPEED, value);
-                    case "km/h" -> new AirQuantity(AirMeasure.SPEED, value / METRES_A_SECOND);
-                    case "%", "/", "" -> byName(name, unit, value);
-                    default -> throw unknown(name, unit);
-                });
+        return switch (unit) {
+            case "Cel", "degC", "°C" -> temperature(TemperatureUnit.CELSIUS, value);
+            case "K" -> temperature(TemperatureUnit.KELVIN, value);
+            // Not registered, and what probes of some lands say all the same.
+            case "degF", "°F" -> temperature(TemperatureUnit.FAHRENHEIT, value);
+            // Registered for a charge and a capacitance.
+            case "C" -> isTemperature(name) ? temperature(TemperatureUnit.CELSIUS, value) : Optional.empty();
+            case "F" -> isTemperature(name) ? temperature(TemperatureUnit.FAHRENHEIT, value) : Optional.empty();
+            case "%RH" -> Optional.of(new AirQuantity(AirMeasure.HUMIDITY, value));
+            case "m/s" -> Optional.of(new AirQuantity(AirMeasure.SPEED, value));
+            case "km/h" -> Optional.of(new AirQuantity(AirMeasure.SPEED, value / METRES_A_SECOND));
+            case "%", "/", "" -> Optional.of(byName(name, unit, value));
+            default -> {
+                if (OF_OTHER_THINGS.contains(unit)) {
+                    yield Optional.empty();
+                }
+                throw unknown(name, unit);
+            }
+        };
     }
 
-    private static AirQuantity temperature(TemperatureUnit unit, double value) {
-        return new AirQuantity(AirMeasure.TEMPERATURE, unit.celsius(value));
+    private static boolean isTemperature(String name) {
+        return AirMeasure.named(name).filter(AirMeasure.TEMPERATURE::equals).isPresent();
+    }
+
+    private static Optional<AirQuantity> temperature(TemperatureUnit unit, double value) {
+        return Optional.of(new AirQuantity(AirMeasure.TEMPERATURE, unit.celsius(value)));
     }
 
     /** A share of a hundred, or of one, is humidity if its name says so; a bare figure is what its name says, in our units. */

@@ -5,6 +5,7 @@ import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.MinuteLimit;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.Secret;
@@ -25,7 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The probes and scales of the workshop and their tokens. A token is shown once, when it is made. */
 @Service
 public class DeviceService {
-    private final DeviceLimit limit;
+    private final MinuteLimit limit;
     private final DeviceRepository devices;
     private final ChamberService chambers;
     private final WorkshopService workshops;
@@ -34,7 +35,7 @@ public class DeviceService {
     private final Clock clock;
 
     DeviceService(
-            DeviceLimit limit,
+            MinuteLimit limit,
             DeviceRepository devices,
             ChamberService chambers,
             WorkshopService workshops,
@@ -213,7 +214,7 @@ public class DeviceService {
                 })
                 .optional()
                 .orElseThrow(Refusal::unknownDevice);
-        if (!limit.allows(known.id(), mostAMinute)) {
+        if (!limit.allows("device " + known.id(), mostAMinute)) {
             throw Refusal.tooMany("At most %d requests a minute. Wait a minute; send more in one, or less often."
                     .formatted(mostAMinute));
         }

@@ -22,7 +22,7 @@ import org.springframework.transaction.TransactionException;
 
 /** What leaves the house as a file. */
 @Service
-class ExchangeService {
+public class ExchangeService {
     private static final Logger LOG = LoggerFactory.getLogger(ExchangeService.class);
 
     private static final long BYTES_PER_MEGABYTE = 1_000_000;
@@ -57,16 +57,16 @@ class ExchangeService {
     }
 
     /** Such as brackenrow-2026-02-14. */
-    String fileName() {
+    public String fileName() {
         String name = workshops.mine().name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
         return "%s-%s".formatted(name.replaceAll("^-|-$", ""), workshops.today());
     }
 
-    void archive(OutputStream out) throws IOException {
+    public void archive(OutputStream out) throws IOException {
         archives.write(out);
     }
 
-    void dataPackage(OutputStream out) throws IOException {
+    public void dataPackage(OutputStream out) throws IOException {
         packages.write(out);
     }
 
@@ -120,7 +120,7 @@ class ExchangeService {
     }
 
     /** @throws Refusal if files were asked for too often */
-    void mustNotBeMany() {
+    public void mustNotBeMany() {
         if (!limit.allows(current.person().workshopId(), filesAMinute)) {
             throw Refusal.tooMany("That is many files in a minute, and each reads the whole house. Wait a minute.");
         }

@@ -55,6 +55,17 @@ class KeptFigures {
         byItself.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
     }
 
+    /** Houses with so many kept figures at least, the largest first. It crosses workshops, and so tells nothing but which they are. */
+    List<UUID> largest(int figures, int houses) {
+        return database.queryForList(
+                "select workshop_id from finished_figures where rules = ? group by workshop_id having count(*) >= ?"
+                        + " order by count(*) desc limit ?",
+                UUID.class,
+                RULES,
+                figures,
+                houses);
+    }
+
     /** @return what is kept of this house; nothing where a log has no figures, which is kept too */
     Map<FinishedKey, Optional<ClosedLog>> all() {
         Map<FinishedKey, Optional<ClosedLog>> kept = new HashMap<>();

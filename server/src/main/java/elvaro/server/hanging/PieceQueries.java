@@ -47,6 +47,9 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.PageImpl;
+import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -265,8 +268,17 @@ public class PieceQueries {
 
     /** Pieces whose tag starts so. */
     public List<PieceCard> tagged(String start) {
-        String pattern = start.strip().toLowerCase(Locale.ROOT).replaceAll("[^0-9a-z]", "") + "%";
-        return cards(pieces.tagged(pattern));
+        return cards(pieces.tagged(startingSo(start)));
+    }
+
+    private static String startingSo(String start) {
+        return start.strip().toLowerCase(Locale.ROOT).replaceAll("[^0-9a-z]", "") + "%";
+    }
+
+    /** Pieces in these states whose tag starts so, by their tags, a page at a time. */
+    public Page<PieceCard> page(Collection<PieceState> states, String start, Pageable page) {
+        Page<Piece> found = pieces.page(states, startingSo(start), page);
+        return new PageImpl<>(cards(found.getContent()), page, found.getTotalElements());
     }
 
     /** The cut pieces, the last hung first; at most 200. */

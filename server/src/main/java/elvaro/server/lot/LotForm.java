@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param fatCoverMm depth of the fat cover, 0 for none
  * @param priceMinorPerKg what was paid; absent where nobody knows, 0 for what cost nothing
  * @param sourceTag the seller's lot or the game tag
+ * @param article of the seller, as the labels of its boxes say it; absent where none was scanned
  * @param answers to questions the values raised, by question
  */
 public record LotForm(
@@ -65,4 +66,44 @@ public record LotForm(
         @NotNull @Size(max = 1000, message = "The note is too long.")
         String note,
 
-        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {}
+        @Nullable @Size(max = 30, message = "The article is too long.")
+        String article,
+
+        @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {
+
+    /** One that no label was scanned of. */
+    public LotForm(
+            UUID id,
+            Integer version,
+            String cutCode,
+            String grade,
+            Boolean boneIn,
+            Integer fatCoverMm,
+            Integer receivedGrams,
+            @Nullable Integer priceMinorPerKg,
+            String supplier,
+            @Nullable LocalDate packedOn,
+            LocalDate receivedOn,
+            @Nullable Double arrivalCelsius,
+            String sourceTag,
+            String note,
+            Map<String, String> answers) {
+        this(
+                id,
+                version,
+                cutCode,
+                grade,
+                boneIn,
+                fatCoverMm,
+                receivedGrams,
+                priceMinorPerKg,
+                supplier,
+                packedOn,
+                receivedOn,
+                arrivalCelsius,
+                sourceTag,
+                note,
+                null,
+                answers);
+    }
+}

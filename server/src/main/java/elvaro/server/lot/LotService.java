@@ -30,11 +30,13 @@ public class LotService {
     private final LotRepository lots;
     private final DecisionService decisions;
     private final WorkshopService workshops;
+    private final BoxService boxes;
 
-    LotService(LotRepository lots, DecisionService decisions, WorkshopService workshops) {
+    LotService(LotRepository lots, DecisionService decisions, WorkshopService workshops, BoxService boxes) {
         this.lots = lots;
         this.decisions = decisions;
         this.workshops = workshops;
+        this.boxes = boxes;
     }
 
     @Transactional(readOnly = true)
@@ -89,6 +91,7 @@ public class LotService {
         List<Answers.Settled> settled = Answers.of(form.answers()).settle(questions(form, null));
         Lot lot = lots.save(new Lot(workshops.takeLotNumber(), form));
         decisions.keep(lot.id(), null, settled);
+        boxes.remember(form);
         return lot;
     }
 

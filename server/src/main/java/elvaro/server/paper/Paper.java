@@ -6,8 +6,12 @@ import com.lowagie.text.Image;
 import com.lowagie.text.PageSize;
 import com.lowagie.text.Paragraph;
 import com.lowagie.text.Rectangle;
+import com.lowagie.text.pdf.PdfDestination;
+import com.lowagie.text.pdf.PdfName;
+import com.lowagie.text.pdf.PdfOutline;
 import com.lowagie.text.pdf.PdfPCell;
 import com.lowagie.text.pdf.PdfPTable;
+import com.lowagie.text.pdf.PdfString;
 import com.lowagie.text.pdf.PdfTemplate;
 import com.lowagie.text.pdf.PdfWriter;
 import elvaro.core.working.Units;
@@ -40,6 +44,8 @@ public final class Paper {
 
     private static final float DOTS_PER_INCH = 144;
 
+    private static final float HEADING_ROOM = 24;
+
     private final Units units;
     private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     private final Document document;
@@ -50,6 +56,8 @@ public final class Paper {
         document = new Document(page, MARGIN, MARGIN, MARGIN, MARGIN);
         writer = PdfWriter.getInstance(document, bytes);
         writer.setStrictImageSequence(true);
+        writer.setViewerPreferences(PdfWriter.DisplayDocTitle);
+        writer.getExtraCatalog().put(PdfName.LANG, new PdfString("en")); // whatever the numbers of its reader
         document.addTitle(units.sentence(title));
         document.open();
         document.add(paragraph(PaperFont.HEADING, title, 22, 0));
@@ -71,8 +79,12 @@ public final class Paper {
         return new Paper(page, title, under, units);
     }
 
+    /** Listed beside the page by readers of PDF; the library can mark nothing else of what a sheet is made of. */
     public Paper heading(String words) {
         document.add(headed(words));
+        PdfDestination place =
+                new PdfDestination(PdfDestination.FITH, writer.getVerticalPosition(false) + HEADING_ROOM);
+        new PdfOutline(writer.getRootOutline(), place, written(words));
         return this;
     }
 

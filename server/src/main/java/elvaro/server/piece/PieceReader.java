@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.Query;
 
 /** Reading pieces. It reads from the database each time, bound to the workshop. */
@@ -68,6 +70,12 @@ public interface PieceReader {
     @Query("select p from Piece p join fetch p.lot left join fetch p.chamber"
             + " where lower(p.tag) like :start order by p.tag limit 12")
     List<Piece> tagged(String start);
+
+    @Query(
+            value = "select p from Piece p join fetch p.lot left join fetch p.chamber where p.state in :states"
+                    + " and lower(p.tag) like :start order by p.tag, p.id",
+            countQuery = "select count(p) from Piece p where p.state in :states and lower(p.tag) like :start")
+    Page<Piece> page(Collection<PieceState> states, String start, Pageable page);
 
     @Query("select p from Piece p join fetch p.lot left join fetch p.chamber where p.hungOn between :first and :last"
             + " order by p.hungOn, p.tag")

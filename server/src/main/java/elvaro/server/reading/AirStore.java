@@ -134,18 +134,18 @@ class AirStore {
     }
 
     private void insert(long source, List<AirReading> rows, @Nullable UUID originId) {
-        String origin = originId == null ? null : originId.toString();
+        // What all rows share is said once and not sent with each.
+        String shared = "%d, %s".formatted(source, originId == null ? "null" : "'%s'".formatted(originId));
         statements.batchUpdate(
-                "insert into air_reading (source_id, taken_at, celsius, humidity, speed, origin_id) values (?, ?, ?, ?, ?, ?)",
+                "insert into air_reading (source_id, origin_id, taken_at, celsius, humidity, speed) values (%s, ?, ?, ?, ?)"
+                        .formatted(shared),
                 rows,
                 ROWS_A_BATCH,
                 (statement, row) -> {
-                    statement.setLong(1, source);
-                    statement.setLong(2, row.second());
-                    set(statement, 3, row.celsius());
-                    set(statement, 4, row.humidity());
-                    set(statement, 5, row.speed());
-                    statement.setString(6, origin);
+                    statement.setLong(1, row.second());
+                    set(statement, 2, row.celsius());
+                    set(statement, 3, row.humidity());
+                    set(statement, 4, row.speed());
                 });
     }
 

@@ -4,7 +4,12 @@ import elvaro.core.weighing.StableWeight.Shown;
 import elvaro.server.device.PackReader;
 import elvaro.server.device.PackReader.Pack;
 import elvaro.server.shared.TakesUpTo;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.io.InputStream;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -12,6 +17,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -41,6 +47,16 @@ class ScaleController {
     @GetMapping(path = "/api/scales/{id}/figures", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter watch(@PathVariable UUID id) {
         return service.watch(id);
+    }
+
+    /** @param lines as they came, the last one last */
+    record LinesForm(@NotEmpty @Size(max = 50) List<@NotNull @Size(max = 200) String> lines) {}
+
+    /** What a scale writes that hangs at a screen's own cable, line by line; it is read here. */
+    @PostMapping("/api/scales/{id}/lines")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void hear(@PathVariable UUID id, @RequestBody @Valid LinesForm form) {
+        service.hear(id, form.lines());
     }
 
     @PutMapping("/api/scales/{id}/tare")

@@ -1,5 +1,8 @@
 package elvaro.server.scale;
 
+import elvaro.core.weighing.MassUnit;
+import elvaro.core.weighing.ScaleLine;
+import elvaro.core.weighing.ScaleLine.ScaleShown;
 import elvaro.core.weighing.StableWeight.Figure;
 import elvaro.core.weighing.StableWeight.Shown;
 import elvaro.server.device.DeviceService;
@@ -8,6 +11,7 @@ import elvaro.server.device.PackReader.Pack;
 import elvaro.server.device.SenMl.Measured;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.MinuteLimit;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.SignedIn;
 import java.io.IOException;
@@ -49,6 +53,7 @@ public class ScaleService {
     private final DeviceService devices;
     private final PackReader packs;
     private final WorkshopService workshops;
+    private final MinuteLimit limit;
     private final Clock clock;
     private final int figuresAMinute;
 
@@ -58,6 +63,7 @@ public class ScaleService {
             DeviceService devices,
             PackReader packs,
             WorkshopService workshops,
+            MinuteLimit limit,
             Clock clock,
             @Value("${elvaro.figures-a-minute}") int figuresAMinute) {
         this.states = states;
@@ -65,6 +71,7 @@ public class ScaleService {
         this.devices = devices;
         this.packs = packs;
         this.workshops = workshops;
+        this.limit = limit;
         this.clock = clock;
         this.figuresAMinute = figuresAMinute;
     }
@@ -81,6 +88,29 @@ public class ScaleService {
             tell(scale, states.change(scale, division, state -> state.with(figure, division)));
             return scale;
         });
+    }
+
+    /**
+     * Takes what a scale wrote at the cable of a screen: the last line that is a weight counts.
+     *
+     * @throws Refusal if the workshop has no such scale, lines come too fast, or none of them is a weight
+     */
+    public void hear(UUID scale, List<String> lines) {
+        devices.mustBeScale(scale);
+        if (!limit.allows("cable " + scale, figuresAMinute)) {
+            throw Refusal.tooMany("The scale sends too often.");
+        }
+        ScaleShown shown = lines.stream()
+                .flatMap(line -> ScaleLine.ofAnyForm(line, MassUnit.KG).stream())
+                .reduce((earlier, later) -> later)
+                .orElseThrow(() -> Refusal.wrong(
+                        "no-weight",
+                        "lines",
+                        "What the scale writes is no weight that is known here: “%s”. Check its speed and set it to send weights."
+                                .formatted(lines.get(lines.size() - 1).strip())));
+        Figure figure = new Figure(clock.instant(), shown.grams(), shown.overloaded());
+        int division = division();
+        tell(scale, states.change(scale, division, state -> state.with(figure, division)));
     }
 
     private static Figure figure(List<Measured> records, Instant now) {

@@ -10,12 +10,22 @@ import io.swagger.v3.oas.models.media.Schema;
 import java.lang.reflect.RecordComponent;
 import java.util.Iterator;
 import org.jspecify.annotations.Nullable;
+import org.springdoc.core.models.GroupedOpenApi;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The OpenAPI document, from which the web app's types are made. */
+/** The OpenAPI documents: that of the screens, from which the web app's types are made, and what all have in common. */
 @Configuration
 class ApiDocument {
+
+    /** What other programs are promised has a document of its own. */
+    @Bean
+    GroupedOpenApi screensApi() {
+        return GroupedOpenApi.builder()
+                .group("screens")
+                .pathsToExclude("/api/v1/**")
+                .build();
+    }
 
     @Bean
     OpenAPI elvaro() {
@@ -34,7 +44,7 @@ class ApiDocument {
                 }
                 Schema<?> schema = chain.next().resolve(type, context, chain);
                 Class<?> raw = Json.mapper().constructType(type.getType()).getRawClass();
-                Schema<?> model = raw.isRecord() ? context.getDefinedModels().get(raw.getSimpleName()) : null;
+                Schema<?> model = raw.isRecord() ? context.getDefinedModels().get(name(raw)) : null;
                 if (model != null) {
                     model.setRequired(null);
                     for (RecordComponent component : raw.getRecordComponents()) {
@@ -46,5 +56,10 @@ class ApiDocument {
                 return schema;
             }
         };
+    }
+
+    private static String name(Class<?> described) {
+        var own = described.getAnnotation(io.swagger.v3.oas.annotations.media.Schema.class);
+        return own == null || own.name().isEmpty() ? described.getSimpleName() : own.name();
     }
 }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springdoc.api.OpenApiResourceNotFoundException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
@@ -95,6 +96,11 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail violated(ConstraintViolationException violation) {
         return problem(HttpStatus.UNPROCESSABLE_ENTITY, "invalid", null, violation.getMessage());
+    }
+
+    @ExceptionHandler(OpenApiResourceNotFoundException.class)
+    ProblemDetail noSuchDocument() {
+        return said(Refusal.notFound("document"));
     }
 
     @ExceptionHandler

@@ -4,6 +4,8 @@ import com.google.zxing.BarcodeFormat;
 import com.google.zxing.EncodeHintType;
 import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
+import com.google.zxing.datamatrix.DataMatrixWriter;
+import com.google.zxing.datamatrix.encoder.SymbolShapeHint;
 import com.google.zxing.qrcode.QRCodeWriter;
 import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import com.lowagie.text.Document;
@@ -16,12 +18,18 @@ import elvaro.server.paper.PaperFont;
 import java.io.ByteArrayOutputStream;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Labels as PDF at true size, each with a QR code that opens what it stands for. */
 final class LabelSheet {
     private static final double POINTS_PER_MM = 72 / 25.4;
     private static final double MARGIN_MM = 2;
     private static final float SMALLEST = 5;
+
+    /** Of the label's height, one above the other with a gap between. */
+    private static final double OPENS = 0.6;
+
+    private static final double SAYS = 0.35;
 
     private LabelSheet() {}
 
@@ -31,8 +39,13 @@ final class LabelSheet {
      * @param big what is read from afar
      * @param lines beneath, the most wanted first
      * @param address the QR code opens
+     * @param code what a scanner of a shop reads, as a GS1 element string; absent where there is nothing to say
      */
-    record Label(String big, List<String> lines, String address) {}
+    record Label(
+            String big,
+            List<String> lines,
+            String address,
+            @Nullable String code) {}
 
     static byte[] pdf(List<Label> labels, LabelSize size) {
         Rectangle page = size.isSheet() ? PageSize.A4 : new Rectangle(points(size.width()), points(size.height()));
@@ -63,7 +76,12 @@ final class LabelSheet {
         double inner = size.height() - 2 * MARGIN_MM;
         double square = Math.min(inner, size.width() * 0.36);
         double right = left + size.width() - MARGIN_MM;
-        code(canvas, label.address(), right - square, top - MARGIN_MM - square, square);
+        double opens = label.code() == null ? square : Math.min(square, inner * OPENS);
+        draw(canvas, opening(label.address()), right - square, top - MARGIN_MM - opens, opens);
+        if (label.code() != null) {
+            double says = Math.min(square, inner * SAYS);
+            draw(canvas, saying(label.code()), right - square, top - MARGIN_MM - inner, says);
+        }
         double room = size.width() - square - 3 * MARGIN_MM;
         float leading = (float) (inner * POINTS_PER_MM / (label.lines().size() + 2.4));
         float y = points(top - MARGIN_MM) - leading * 1.7f;
@@ -96,15 +114,33 @@ final class LabelSheet {
         return shown;
     }
 
-    private static void code(PdfContentByte canvas, String address, double left, double bottom, double square)
-            throws WriterException {
-        BitMatrix matrix = new QRCodeWriter()
+    private static BitMatrix opening(String address) throws WriterException {
+        return new QRCodeWriter()
                 .encode(
                         address,
                         BarcodeFormat.QR_CODE,
                         0,
                         0,
                         Map.of(EncodeHintType.MARGIN, 2, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M));
+    }
+
+    private static BitMatrix saying(String code) {
+        return new DataMatrixWriter()
+                .encode(
+                        code,
+                        BarcodeFormat.DATA_MATRIX,
+                        0,
+                        0,
+                        Map.of(
+                                EncodeHintType.GS1_FORMAT,
+                                true,
+                                EncodeHintType.DATA_MATRIX_COMPACT,
+                                true,
+                                EncodeHintType.DATA_MATRIX_SHAPE,
+                                SymbolShapeHint.FORCE_SQUARE));
+    }
+
+    private static void draw(PdfContentByte canvas, BitMatrix matrix, double left, double bottom, double square) {
         float module = points(square) / matrix.getWidth();
         for (int row = 0; row < matrix.getHeight(); row++) {
             for (int column = 0; column < matrix.getWidth(); column++) {

@@ -1,5 +1,6 @@
 package elvaro.server.stock;
 
+import elvaro.core.label.PackCode;
 import elvaro.core.working.Quantity;
 import elvaro.core.working.Units;
 import elvaro.server.account.AccountService;
@@ -63,7 +64,16 @@ class Labels {
             lines.add("ground meat: cook through");
         }
         lines.add(workshops.mine().name());
-        return new Label("No. " + pack.number(), lines, address + "/packs/" + pack.id());
+        return new Label("No. " + pack.number(), lines, address + "/packs/" + pack.id(), code(pack));
+    }
+
+    /** What was made of many has no lot but itself. */
+    private static String code(PackView pack) {
+        String lot = pack.makingId() == null
+                ? pack.tag()
+                : "M" + pack.makingId().toString().substring(0, 8);
+        return PackCode.of(
+                Math.max(1, pack.leftGrams()), pack.packedOn(), pack.useBy(), lot, String.valueOf(pack.number()));
     }
 
     private String price(PackView pack, Units units) {
@@ -92,6 +102,6 @@ class Labels {
             lines.add(card.chamberName());
         }
         lines.add(workshops.mine().name());
-        return LabelSheet.pdf(List.of(new Label(card.tag(), lines, address + "/pieces/" + card.id())), size);
+        return LabelSheet.pdf(List.of(new Label(card.tag(), lines, address + "/pieces/" + card.id(), null)), size);
     }
 }

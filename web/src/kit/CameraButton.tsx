@@ -5,15 +5,21 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { useCallback, useState } from 'react';
-import { useLocation, useNavigate } from 'react-router';
-import { hasCamera, readCodes } from '../kit/camera';
-import { readScan, type Scanned } from '../kit/scan';
-import { leadsTo } from './Scans';
+import { hasCamera, readCodes } from './camera';
 
-/** Reads a hang tag or a label through the camera, wherever one is. */
-export function CameraButton() {
-  const navigate = useNavigate();
-  const { pathname } = useLocation();
+interface Props<T> {
+  /** What the button says. */
+  label: string;
+  title: string;
+  /** What is meant by a code; null where it is none of these. */
+  read: (text: string) => T | null;
+  /** What is said of a code that is none of these. */
+  none: string;
+  onScan: (scanned: T) => void;
+}
+
+/** Reads one code through the camera. */
+export function CameraButton<T>({ label, title, read, none, onScan }: Props<T>) {
   const [open, setOpen] = useState(false);
   if (!hasCamera()) {
     return null;
@@ -22,21 +28,23 @@ export function CameraButton() {
   return (
     <>
       <Button variant="outlined" color="inherit" onClick={() => setOpen(true)} sx={{ flex: 'none' }}>
-        Scan
+        {label}
       </Button>
       {open && (
         <Dialog open onClose={close} fullWidth maxWidth="sm" aria-labelledby="scan-title">
           <DialogTitle id="scan-title" sx={{ display: 'flex', alignItems: 'center', typography: 'h2' }}>
-            <span style={{ flex: 1 }}>Scan a tag or a label</span>
+            <span style={{ flex: 1 }}>{title}</span>
             <Button onClick={close} color="inherit">
               Close
             </Button>
           </DialogTitle>
           <DialogContent>
             <Camera
+              read={read}
+              none={none}
               onScan={(scanned) => {
                 close();
-                void navigate(leadsTo(scanned, pathname));
+                onScan(scanned);
               }}
             />
           </DialogContent>
@@ -46,7 +54,7 @@ export function CameraButton() {
   );
 }
 
-function Camera({ onScan }: { onScan: (scanned: Scanned) => void }) {
+function Camera<T>({ read, none, onScan }: Pick<Props<T>, 'read' | 'none' | 'onScan'>) {
   const [said, setSaid] = useState('Hold the code before the camera.');
   const [blind, setBlind] = useState(false);
   // It sees as long as the picture is there.
@@ -54,15 +62,15 @@ function Camera({ onScan }: { onScan: (scanned: Scanned) => void }) {
     (video: HTMLVideoElement) => {
       let done = false;
       const camera = readCodes(video, (text) => {
-        const scanned = readScan(text);
+        const scanned = read(text);
         if (done) {
           return;
         }
-        if (scanned) {
+        if (scanned !== null) {
           done = true;
           onScan(scanned);
         } else {
-          setSaid('That code is none of Elvaro’s.');
+          setSaid(none);
         }
       });
       camera.catch(() => {
