@@ -17,6 +17,9 @@ import java.util.Optional;
  * @param daysSincePacked days between pack date and arrival, if the pack date is known
  */
 public record Arrival(Cut cut, int grams, Optional<Double> celsius, Optional<Long> daysSincePacked) {
+    /** Whether it weighs what one piece of its cut does not. */
+    public static final String WEIGHT_UNUSUAL = "weight-unusual";
+
     /** Cold holding at or below 5 °C (41 °F): FDA Food Code 3-501.16, from memory. */
     public static final double COLD_HOLDING_CELSIUS = 5;
 
@@ -27,7 +30,7 @@ public record Arrival(Cut cut, int grams, Optional<Double> celsius, Optional<Lon
         List<Question> questions = new ArrayList<>();
         if (!cut.weightIsUsual(grams)) {
             questions.add(Question.confirm(
-                    "weight-unusual",
+                    WEIGHT_UNUSUAL,
                     "receivedGrams",
                     "%s is unusual for %s, which weighs %s. Is it the right cut, and one piece?"
                             .formatted(

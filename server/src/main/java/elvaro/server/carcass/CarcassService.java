@@ -2,6 +2,7 @@ package elvaro.server.carcass;
 
 import static elvaro.core.working.Quantity.mass;
 
+import elvaro.core.cut.Arrival;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.game.Animal;
@@ -204,7 +205,7 @@ class CarcassService {
     private LotForm lotForm(UUID id, CarcassForm form, LocalDate came) {
         // The animal's own weight was asked about; that of its cut is not asked again.
         Map<String, String> answers = new HashMap<>(form.answers());
-        answers.put("weight-unusual", "");
+        answers.put(Arrival.WEIGHT_UNUSUAL, "");
         return new LotForm(
                 Ids.after(id, "lot"),
                 0,

@@ -146,7 +146,12 @@ public class LotService {
                 Optional.ofNullable(form.packedOn()).map(day -> ChronoUnit.DAYS.between(day, form.receivedOn()));
         Arrival arrival =
                 new Arrival(cut, form.receivedGrams(), Optional.ofNullable(form.arrivalCelsius()), daysSincePacked);
-        return arrival.questions();
+        // What came in boxes is several pieces, and their labels say what they weigh.
+        return form.article() == null
+                ? arrival.questions()
+                : arrival.questions().stream()
+                        .filter(question -> !question.id().equals(Arrival.WEIGHT_UNUSUAL))
+                        .toList();
     }
 
     /** Asked of a day that is new: a lot of years ago that is only put right otherwise was asked about when it came. */

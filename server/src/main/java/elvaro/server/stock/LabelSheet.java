@@ -74,13 +74,12 @@ final class LabelSheet {
     private static void draw(PdfContentByte canvas, Label label, LabelSize size, double left, double top)
             throws WriterException {
         double inner = size.height() - 2 * MARGIN_MM;
-        double square = Math.min(inner, size.width() * 0.36);
+        double square = Math.min(label.code() == null ? inner : inner * OPENS, size.width() * 0.36);
         double right = left + size.width() - MARGIN_MM;
-        double opens = label.code() == null ? square : Math.min(square, inner * OPENS);
-        draw(canvas, opening(label.address()), right - square, top - MARGIN_MM - opens, opens);
+        draw(canvas, opening(label.address()), right - square, top - MARGIN_MM - square, square);
         if (label.code() != null) {
             double says = Math.min(square, inner * SAYS);
-            draw(canvas, saying(label.code()), right - square, top - MARGIN_MM - inner, says);
+            draw(canvas, saying(label.code()), right - says, top - MARGIN_MM - inner, says);
         }
         double room = size.width() - square - 3 * MARGIN_MM;
         float leading = (float) (inner * POINTS_PER_MM / (label.lines().size() + 2.4));

@@ -37,7 +37,6 @@ class BoxIT {
         assertThat(read(stranger.client(), box).body().has("known")).isFalse();
         lot.put("id", UUID.randomUUID().toString());
         lot.put("cutCode", "strip");
-        lot.put("receivedGrams", 6_000);
         owner.client().must(owner.client().post("/api/lots", lot));
         assertThat(read(owner.client(), box).body().at("/known/cutCode").asString())
                 .isEqualTo("strip");

@@ -3,21 +3,31 @@ package elvaro.server.stock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.DecodeHintType;
+import com.google.zxing.RGBLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.datamatrix.DataMatrixReader;
+import elvaro.core.label.BoxLabel;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.PaperRead;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -77,6 +87,43 @@ class LabelIT {
                     .contains("http://127.0.0.1:%d/packs/%s"
                             .formatted(RunningApp.port(), pack.path("id").asString()));
         }
+    }
+
+    /** Held before it as a scanner is: the corner of the label where the squares are. */
+    private static String scanned(Path page, LabelSize size) throws Exception {
+        BufferedImage sheet = ImageIO.read(page.toFile());
+        double dots = 300 / 25.4;
+        int width = (int) (((size.height() - 4) * 0.35 + 4) * dots); // its square, and two millimetres beside it
+        int height = (int) (size.height() * 0.39 * dots);
+        int left = (int) ((size.left() + size.width()) * dots) - width;
+        int top = (int) ((size.top() + size.height()) * dots) - height;
+        BufferedImage corner = sheet.getSubimage(
+                left, top, Math.min(width, sheet.getWidth() - left), Math.min(height, sheet.getHeight() - top));
+        int[] light = corner.getRGB(0, 0, corner.getWidth(), corner.getHeight(), null, 0, corner.getWidth());
+        return new DataMatrixReader()
+                .decode(
+                        new BinaryBitmap(new HybridBinarizer(
+                                new RGBLuminanceSource(corner.getWidth(), corner.getHeight(), light))),
+                        Map.of(DecodeHintType.TRY_HARDER, true))
+                .getText();
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void a_scanner_reads_weight_days_lot_and_number(LabelSize size) throws Exception {
+        Client client = RunningApp.newWorkshop().client();
+        JsonNode packs = packed(client);
+        Path pdf = pdf(client, labels(packs, size));
+        PaperRead.run("pdftoppm", "-r", "300", "-png", "-singlefile", pdf.toString(), folder.resolve("first").toString());
+        JsonNode pack = packs.get(0);
+        String code = scanned(folder.resolve("first.png"), size);
+        assertThat(code).startsWith("\u001d"); // that it is a code of GS1
+        BoxLabel read = BoxLabel.read(code, Bodies.today());
+        assertThat(read.grams()).contains(1234);
+        assertThat(read.packed()).contains(LocalDate.parse(pack.path("packedOn").asString()));
+        assertThat(read.useBy()).isEqualTo(Optional.ofNullable(pack.get("useBy")).map(day -> LocalDate.parse(day.asString())));
+        assertThat(read.lot()).contains(pack.path("tag").asString());
+        assertThat(read.serial()).contains(pack.path("number").asString());
     }
 
     @ParameterizedTest
@@ -155,7 +202,7 @@ class LabelIT {
                 .contains("/pieces/" + piece);
     }
 
-    /** Where poppler finds the words: none beyond the edge, none under the code. */
+    /** Where poppler finds the words: none beyond the edge, none under the code that opens the pack, the wider of both. */
     @ParameterizedTest
     @EnumSource
     void words_stay_on_the_label_however_long_they_are(LabelSize size) throws Exception {
@@ -175,7 +222,7 @@ class LabelIT {
             found++;
             double right = (Double.parseDouble(word.group(3)) / points - size.left()) % size.width();
             double foot = (Double.parseDouble(word.group(4)) / points - size.top()) % size.height();
-            double code = Math.min(size.height() - 4, size.width() * 0.36);
+            double code = Math.min((size.height() - 4) * 0.6, size.width() * 0.36);
             assertThat(right).as(word.group(5) + " under the code").isLessThan(size.width() - code - 2);
             assertThat(foot).as(word.group(5) + " off the foot").isBetween(1.0, size.height());
         }
