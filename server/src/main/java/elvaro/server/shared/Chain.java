@@ -43,10 +43,12 @@ public class Chain implements PostInsertEventListener {
 
     private final Map<SharedSessionContractImplementor, List<Written>> writing = new ConcurrentHashMap<>();
     private final ChainForms forms;
+    private final Changes changes;
     private final Clock clock;
 
-    Chain(ChainForms forms, Clock clock, EntityManagerFactory entities) {
+    Chain(ChainForms forms, Changes changes, Clock clock, EntityManagerFactory entities) {
         this.forms = forms;
+        this.changes = changes;
         this.clock = clock;
         EventListenerRegistry listeners =
                 entities.unwrap(SessionFactoryImplementor.class).getEventListenerRegistry();
@@ -102,9 +104,10 @@ public class Chain implements PostInsertEventListener {
         Map<String, List<String>> byTable = new LinkedHashMap<>();
         rows.forEach(row ->
                 byTable.computeIfAbsent(row.table(), each -> new ArrayList<>()).add(row.id()));
+        changes.raise(session); // and so whoever else writes for the workshop waits
         ((Session) session).doWork(connection -> {
             for (Map.Entry<String, List<String>> each : byTable.entrySet()) {
-                append(connection, workshop, each.getKey(), each.getValue(), Optional.empty());
+                appendAlone(connection, workshop, each.getKey(), each.getValue(), Optional.empty());
             }
         });
     }
@@ -120,6 +123,12 @@ public class Chain implements PostInsertEventListener {
             lock.setString(1, workshop.toString());
             lock.executeUpdate();
         }
+        appendAlone(connection, workshop, table, ids, importId);
+    }
+
+    private void appendAlone(
+            Connection connection, UUID workshop, String table, List<String> ids, Optional<UUID> importId)
+            throws SQLException {
         long number = 0;
         String hash = BEGIN;
         try (PreparedStatement last = connection.prepareStatement(

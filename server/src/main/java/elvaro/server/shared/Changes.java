@@ -34,6 +34,7 @@ public class Changes implements PostInsertEventListener, PostUpdateEventListener
     static final String RAISE_ONE = RAISE.replace(":workshop", "?");
 
     private final Set<SharedSessionContractImplementor> writing = ConcurrentHashMap.newKeySet();
+    private final Set<SharedSessionContractImplementor> raised = ConcurrentHashMap.newKeySet();
     private final JdbcClient database;
     private final CurrentWorkshop current;
 
@@ -85,10 +86,15 @@ public class Changes implements PostInsertEventListener, PostUpdateEventListener
         }
     }
 
-    private void raise(SharedSessionContractImplementor session) {
-        session.createNativeMutationQuery(RAISE)
-                .setParameter("workshop", (UUID) session.getTenantIdentifierValue())
-                .executeUpdate();
+    /** Once in a transaction, however many ask for it; from here on it is alone with its workshop. */
+    void raise(SharedSessionContractImplementor session) {
+        if (raised.add(session)) {
+            session.getTransactionCompletionCallbacks()
+                    .registerCallback((AfterCompletionCallback) (success, each) -> raised.remove(each));
+            session.createNativeMutationQuery(RAISE)
+                    .setParameter("workshop", (UUID) session.getTenantIdentifierValue())
+                    .executeUpdate();
+        }
     }
 
     @Override

@@ -35,10 +35,9 @@ class SheetService {
      * @param typedBy who types a paper sheet; absent for a phone
      * @throws Refusal if the round was handed in already, the tasting is not open, or it answers something else
      */
-    void take(UUID placeId, UUID sheetId, SheetForm form, @Nullable UUID typedBy) {
+    void take(UUID tastingId, UUID placeId, UUID sheetId, SheetForm form, @Nullable UUID typedBy) {
         // The tasting first, as the reveal does, so that neither waits for the other.
-        Tasting tasting =
-                tastings.tastingOf(placeId).flatMap(tastings::share).orElseThrow(() -> Refusal.notFound("tasting"));
+        Tasting tasting = tastings.share(tastingId).orElseThrow(() -> Refusal.notFound("tasting"));
         TastingPlace place = tastings.lockPlace(placeId).orElseThrow(() -> Refusal.notFound("place"));
         Optional<TastingSheet> before = tastings.sheetsOfPlace(placeId).stream()
                 .filter(sheet -> sheet.round() == form.round())
@@ -97,6 +96,6 @@ class SheetService {
                 .filter(place -> place.id().equals(placeId))
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("place"));
-        take(placeId, sheetId, form, typedBy);
+        take(tastingId, placeId, sheetId, form, typedBy);
     }
 }

@@ -87,7 +87,7 @@ class TableService {
     void handIn(String token, String address, UUID sheetId, SheetForm form) {
         KnownPlace known = known(token, address);
         as(known, () -> {
-            sheets.take(known.placeId(), sheetId, form, null);
+            sheets.take(known.tastingId(), known.placeId(), sheetId, form, null);
             return true;
         });
     }

@@ -2,6 +2,7 @@ package elvaro.server.tasting;
 
 import elvaro.server.shared.WorkshopRow;
 import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
@@ -18,7 +19,7 @@ class TastingPlace extends WorkshopRow {
     private UUID tastingId;
     private int position;
 
-    @ManyToOne
+    @ManyToOne(fetch = FetchType.LAZY)
     @JoinColumn(name = "taster_id")
     private Taster taster;
 

@@ -45,9 +45,6 @@ interface TastingRepository extends Repository<Tasting, UUID> {
     @Query("select p from TastingPlace p join fetch p.taster where p.tastingId in :tastingIds order by p.position")
     List<TastingPlace> placesOf(Collection<UUID> tastingIds);
 
-    @Query("select p.tastingId from TastingPlace p where p.id = :placeId")
-    Optional<UUID> tastingOf(UUID placeId);
-
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select p from TastingPlace p where p.id = :id")
     Optional<TastingPlace> lockPlace(UUID id);
