@@ -30,6 +30,7 @@ const filled = (boxes: Delivery, text: LotText, units: Units): Partial<LotText> 
 export function Boxes({ form }: { form: KeptForm<LotText> }) {
   const units = useUnits();
   const [typed, setTyped] = useState('');
+  const [open, setOpen] = useState(false);
   const codes = form.values.codes;
   const read = useMutation({
     mutationFn: (all: string[]) => answer(api.POST('/api/boxes', { body: { codes: all } })),
@@ -50,6 +51,18 @@ export function Boxes({ form }: { form: KeptForm<LotText> }) {
       setTyped(typed + '\u001d');
     }
   };
+  // Most come without one; a scanner is heard all the same.
+  if (!open && codes.length === 0 && !read.error) {
+    return (
+      <Button
+        color="inherit"
+        onClick={() => setOpen(true)}
+        sx={{ gridColumn: { sm: 'span 6' }, justifySelf: 'start' }}
+      >
+        It came in boxes with labels
+      </Button>
+    );
+  }
   return (
     <Box
       component="section"
@@ -60,6 +73,7 @@ export function Boxes({ form }: { form: KeptForm<LotText> }) {
         <TextField
           sx={{ flex: 1, minWidth: 220 }}
           label="Label of a box"
+          autoFocus={open}
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
           onKeyDown={onKeyDown}

@@ -135,6 +135,11 @@ public class FinishedPieces {
         }
     }
 
+    /** Houses with so many finished pieces at least, the largest first. */
+    public List<UUID> largestHouses(int pieces, int houses) {
+        return kept.largest(pieces, houses);
+    }
+
     /** The last hung first. */
     public List<FinishedPiece> all() {
         HouseClock house = workshops.mine().clock();

@@ -57,4 +57,13 @@ class KeptFiguresIT {
         as(owner, pieces::all);
         assertThat(as(stranger, kept::all)).isEmpty();
     }
+
+    @Test
+    void houses_are_told_by_how_much_of_theirs_is_kept(Someone owner) {
+        owner.client().cut();
+        as(owner, pieces::all);
+        assertThat(pieces.largestHouses(1, 10_000)).contains(owner.person().workshopId());
+        assertThat(pieces.largestHouses(2, 10_000))
+                .doesNotContain(owner.person().workshopId());
+    }
 }

@@ -114,14 +114,22 @@ class LabelIT {
         Client client = RunningApp.newWorkshop().client();
         JsonNode packs = packed(client);
         Path pdf = pdf(client, labels(packs, size));
-        PaperRead.run("pdftoppm", "-r", "300", "-png", "-singlefile", pdf.toString(), folder.resolve("first").toString());
+        PaperRead.run(
+                "pdftoppm",
+                "-r",
+                "300",
+                "-png",
+                "-singlefile",
+                pdf.toString(),
+                folder.resolve("first").toString());
         JsonNode pack = packs.get(0);
         String code = scanned(folder.resolve("first.png"), size);
         assertThat(code).startsWith("\u001d"); // that it is a code of GS1
         BoxLabel read = BoxLabel.read(code, Bodies.today());
         assertThat(read.grams()).contains(1234);
         assertThat(read.packed()).contains(LocalDate.parse(pack.path("packedOn").asString()));
-        assertThat(read.useBy()).isEqualTo(Optional.ofNullable(pack.get("useBy")).map(day -> LocalDate.parse(day.asString())));
+        assertThat(read.useBy())
+                .isEqualTo(Optional.ofNullable(pack.get("useBy")).map(day -> LocalDate.parse(day.asString())));
         assertThat(read.lot()).contains(pack.path("tag").asString());
         assertThat(read.serial()).contains(pack.path("number").asString());
     }
