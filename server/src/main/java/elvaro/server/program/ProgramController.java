@@ -22,6 +22,7 @@ import elvaro.server.reading.AirService.NowView;
 import elvaro.server.reading.AirView;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.Answers;
+import elvaro.server.shared.Refusal;
 import elvaro.server.task.WorkList;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
@@ -66,6 +67,8 @@ import org.springframework.web.bind.annotation.RestController;
 class ProgramController {
     private static final int MOST = 200;
     private static final String ZIP = "application/zip";
+    private static final String TABLES = "tables";
+    private static final String ARCHIVE = "archive";
 
     private final PieceQueries pieces;
     private final LogService log;
@@ -266,37 +269,34 @@ class ProgramController {
     }
 
     @Operation(
-            operationId = "exportTables",
-            summary = "The whole record as a data package",
-            description = "Needs the scope EXPORT, which an owner gives. A CSV file a table, and their description.")
+            operationId = "export",
+            summary = "The whole record as files",
+            description =
+                    "Needs the scope EXPORT, which an owner gives. As tables, a data package of a CSV file a table and"
+                            + " their description; or as a sealed archive, JSON with its schema and the photos.")
     @ApiResponse(
             responseCode = "200",
             description = "A ZIP file.",
             content = @Content(mediaType = ZIP, schema = @Schema(type = "string", format = "binary")))
     @Tag(name = "Exports")
     @GetMapping(
-            path = "/exports/tables.zip",
+            path = "/exports/{form}.zip",
             produces = {ZIP, MediaType.APPLICATION_PROBLEM_JSON_VALUE})
-    void tables(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
-        attach(response, "-tables.zip");
-        exchange.dataPackage(response.getOutputStream());
-    }
-
-    @Operation(
-            operationId = "exportArchive",
-            summary = "The whole record as a sealed archive",
-            description = "Needs the scope EXPORT, which an owner gives. JSON with its schema, and the photos.")
-    @ApiResponse(
-            responseCode = "200",
-            description = "A ZIP file.",
-            content = @Content(mediaType = ZIP, schema = @Schema(type = "string", format = "binary")))
-    @Tag(name = "Exports")
-    @GetMapping(
-            path = "/exports/archive.zip",
-            produces = {ZIP, MediaType.APPLICATION_PROBLEM_JSON_VALUE})
-    void archive(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
-        attach(response, ".zip");
-        exchange.archive(response.getOutputStream());
+    void export(
+            @Parameter(schema = @Schema(allowableValues = {TABLES, ARCHIVE})) @PathVariable String form,
+            @Parameter(hidden = true) HttpServletResponse response)
+            throws IOException {
+        switch (form) {
+            case TABLES -> {
+                attach(response, "-tables.zip");
+                exchange.dataPackage(response.getOutputStream());
+            }
+            case ARCHIVE -> {
+                attach(response, ".zip");
+                exchange.archive(response.getOutputStream());
+            }
+            default -> throw Refusal.notFound("export");
+        }
     }
 
     private void attach(HttpServletResponse response, String ending) {
