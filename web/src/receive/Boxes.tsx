@@ -132,9 +132,13 @@ function Scanned({ codes, boxes, onAgain, onNone }: ScannedProps) {
         {boxes.grams != null && `, ${units.weight(boxes.grams)}`}
         {boxes.useBy != null && `, to be used by ${date(boxes.useBy)} as the seller says`}
       </Typography>
-      {boxes.says && <Typography color="warning.main">{boxes.says}</Typography>}
+      {boxes.says && (
+        <Typography sx={{ borderLeft: '3px solid', borderColor: 'warning.main', pl: 1.5, py: 0.5 }}>
+          {boxes.says}
+        </Typography>
+      )}
       {boxes.article != null && !boxes.known && (
-        <Typography color="text.secondary">
+        <Typography sx={{ color: 'text.secondary' }}>
           Article {boxes.article} never came before. Choose its cut; it is known the next time.
         </Typography>
       )}
