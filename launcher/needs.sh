@@ -119,7 +119,8 @@ need_readers() {
     python3 -c 'import jsonschema' 2>/dev/null || missing+=(python3-jsonschema)
     command -v socat >/dev/null || missing+=(socat)
     local broker=no
-    [ -x /usr/sbin/mosquitto ] || { missing+=(mosquitto mosquitto-clients); broker=yes; }
+    command -v mosquitto_pub >/dev/null || missing+=(mosquitto-clients)
+    [ -x /usr/sbin/mosquitto ] || { missing+=(mosquitto); broker=yes; }
     [ ${#missing[@]} -eq 0 ] || install_packages "${missing[@]}"
     # The tests start one of their own; the package's would go on running.
     [ $broker = no ] || ! command -v systemctl >/dev/null || as_root systemctl disable --now mosquitto >/dev/null 2>&1 || true

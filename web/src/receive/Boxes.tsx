@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type KeyboardEvent } from 'react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import { answer, api, type Schema } from '../api/client';
 import { CameraButton } from '../kit/CameraButton';
 import type { KeptForm } from '../kit/form/keptForm';
@@ -14,11 +14,14 @@ import type { LotText } from './draft';
 
 type Delivery = Schema['BoxesView'];
 
-/** What the labels say, put into the fields; what a person chose stays. */
+const byLabels = /^By the labels of /;
+
+/** What the labels say, put into the fields; what a person chose or wrote about it stays. A sum without a box is none. */
 const filled = (boxes: Delivery, text: LotText, units: Units): Partial<LotText> => ({
-  ...(boxes.grams != null && { weight: units.weightForField(boxes.grams) }),
+  weight: boxes.grams == null ? '' : units.weightForField(boxes.grams),
   ...(boxes.packedOn != null && { packedOn: boxes.packedOn }),
-  ...(boxes.lots !== '' && { sourceTag: boxes.lots.slice(0, 60) }),
+  ...(boxes.lots !== '' && { sourceTag: boxes.lots }),
+  ...((text.note === '' || byLabels.test(text.note)) && { note: boxes.note }),
   ...(boxes.article != null && { article: boxes.article }),
   ...(boxes.known != null &&
     text.cutCode === '' && { cutCode: boxes.known.cutCode, boneIn: boxes.known.boneIn }),
@@ -36,7 +39,13 @@ export function Boxes({ form }: { form: KeptForm<LotText> }) {
     mutationFn: (all: string[]) => answer(api.POST('/api/boxes', { body: { codes: all } })),
     onSuccess: (boxes, all) => form.change({ codes: all, ...filled(boxes, form.hook.getValues(), units) }),
   });
-  const add = (code: string) => read.mutate([...form.hook.getValues('codes'), code]);
+  // One after the other: a box that is scanned while another is being read comes after it.
+  const before = useRef<Promise<unknown>>(Promise.resolve());
+  const add = (code: string) => {
+    before.current = before.current.then(() =>
+      read.mutateAsync([...form.hook.getValues('codes'), code]).catch(() => undefined),
+    );
+  };
   useScanner(readBox, add);
   const onKeyDown = (event: KeyboardEvent<HTMLDivElement>) => {
     if (event.key === 'Enter') {

@@ -20,7 +20,7 @@ export function MyPassword() {
   return (
     <Part
       title="Your password"
-      about="Changing it ends your sessions everywhere; you sign in afresh. Phones that show you messages, and your calendar’s address, have to be connected again."
+      about="Changing it ends your sessions everywhere; you sign in afresh. Phones that show you messages, programs, and your calendar’s address have to be connected again."
     >
       <Form
         form={form}

@@ -58,10 +58,15 @@ export function useCable(scale: string | undefined) {
     };
     const words = new TextDecoder('ascii');
     let rest = '';
+    let begun = false;
     try {
       for (let part = await reader?.read(); part && !part.done; part = await reader?.read()) {
         const read = (rest + words.decode(part.value, { stream: true })).split(/[\r\n]+/);
         rest = (read.pop() ?? '').slice(-LONGEST_LINE);
+        if (!begun && read.length > 0) {
+          read.shift(); // it may be cut: the scale was writing when the port was opened
+          begun = true;
+        }
         lines.push(...read.filter((line) => line.trim() !== '').map((line) => line.slice(0, LONGEST_LINE)));
       }
     } catch {

@@ -83,6 +83,14 @@ public final class BoxLabel {
         return elements.containsKey(Identifier.SSCC) || elements.containsKey(Identifier.SERIAL);
     }
 
+    /** Whether the other is of this box: a serial is given once for an article, and may be given again for another. */
+    boolean isSameBox(BoxLabel other) {
+        boolean otherArticle = article().isPresent()
+                && other.article().isPresent()
+                && !article().equals(other.article());
+        return !otherArticle && serial().isPresent() && serial().equals(other.serial());
+    }
+
     private Optional<String> value(Identifier identifier) {
         return Optional.ofNullable(elements.get(identifier)).map(Element::value);
     }

@@ -24,10 +24,7 @@ public final class Boxes {
             labels.set(last, labels.get(last).and(label));
             return;
         }
-        boolean again = labels.stream()
-                .anyMatch(each -> each.equals(label)
-                        ? each.isOneBox()
-                        : label.serial().isPresent() && each.serial().equals(label.serial()));
+        boolean again = labels.stream().anyMatch(each -> each.equals(label) ? each.isOneBox() : each.isSameBox(label));
         if (again) {
             throw new IllegalArgumentException("This box was scanned already.");
         }

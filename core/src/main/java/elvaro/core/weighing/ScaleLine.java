@@ -18,7 +18,7 @@ public final class ScaleLine {
     private enum Known {
         /** {@code + 4.215 kg}, with a question mark behind while it moves. */
         PLAIN(
-                "(?<sign>[+-])?\\s*(?<weight>\\d+(?:[.,]\\d+)?)\\s*(?<unit>[A-Za-z]+)?\\s*(?<moving>[?*])?|.*(?<over>[Oo]verload|OL|-{4,}|H{3,}).*"),
+                "(?<sign>[+-])?\\s*(?<weight>\\d+(?:[.,]\\d+)?)\\s*(?<unit>[A-Za-z]+)?\\s*(?<moving>[?*])?|.*(?<over>[Oo]verload|\\bOL\\b|-{4,}|H{3,}).*"),
         /** {@code ST,GS,+  4.215kg}: whether it rests, of what the weight is, the weight. */
         COMMAS(
                 "(?:(?<stable>ST)|(?<moving>US)|(?<over>OL)),(?:[A-Z]{2},)?\\s*(?<sign>[+-])?\\s*(?<weight>\\d+(?:[.,]\\d+)?)?\\s*(?<unit>[A-Za-z]+)?.*"),
@@ -75,10 +75,10 @@ public final class ScaleLine {
         }
     }
 
-    /** A line of whichever known form, of a scale nobody described. */
-    public static Optional<ScaleShown> ofAnyForm(String line, MassUnit unit) {
+    /** A line of whichever known form, of a scale nobody described: a figure without its unit says nothing then. */
+    public static Optional<ScaleShown> ofAnyForm(String line) {
         return Arrays.stream(Known.values())
-                .flatMap(known -> new ScaleLine(known.expression).read(line, unit).stream())
+                .flatMap(known -> new ScaleLine(known.expression).read(line, Optional.empty()).stream())
                 .findFirst();
     }
 
@@ -87,6 +87,10 @@ public final class ScaleLine {
      * @return nothing where the line is no weight
      */
     public Optional<ScaleShown> read(String line, MassUnit unit) {
+        return read(line, Optional.of(unit));
+    }
+
+    private Optional<ScaleShown> read(String line, Optional<MassUnit> usual) {
         Matcher matcher = expression.matcher(line.strip());
         if (!matcher.matches()) {
             return Optional.empty();
@@ -100,8 +104,11 @@ public final class ScaleLine {
         }
         double value = Double.parseDouble(weight.replace(',', '.').replaceAll("\\s", ""));
         String own = group(matcher, "unit");
+        if (own == null && usual.isEmpty()) {
+            return Optional.empty();
+        }
         try {
-            double grams = (own == null ? unit : MassUnit.of(own)).grams(value);
+            double grams = (own == null ? usual.orElseThrow() : MassUnit.of(own)).grams(value);
             return Optional.of(new ScaleShown(
                     "-".equals(group(matcher, "sign")) ? -grams : grams, group(matcher, "moving") != null, false));
         } catch (IllegalArgumentException noWeight) { // pieces, percent

@@ -114,6 +114,16 @@ class BoxLabelTest {
     }
 
     @Test
+    void two_sellers_may_give_the_same_serial() {
+        Boxes boxes = new Boxes();
+        boxes.add("(01)90614141123455(3102)001250(21)1", TODAY);
+        boxes.add("(01)90012345678908(3102)000500(21)1", TODAY);
+        assertThat(boxes.labels()).hasSize(2);
+        assertThatThrownBy(() -> boxes.add("(01)90012345678908(3102)000500(21)1", TODAY))
+                .hasMessageContaining("scanned already");
+    }
+
+    @Test
     void what_a_pack_says_is_read_again() {
         String code = PackCode.of(4215, LocalDate.of(2026, 11, 30), LocalDate.of(2026, 12, 14), "12-22A", "417");
         BoxLabel pack = read(code);

@@ -34,9 +34,9 @@ public final class Bridge implements AutoCloseable {
     private record HeardScale(ScaleSource source, ScaleLine pattern, ScaleFigures figures) {}
 
     Bridge(BridgeFile file) throws IOException {
-        elvaro = new Elvaro(file.elvaro());
+        elvaro = new Elvaro(file.elvaro(), file.elvaroTrust());
         for (ProbeSource source : file.probes()) {
-            Path folder = file.queue().resolve(source.name().replaceAll("[^\\p{L}\\p{N}]+", "-"));
+            Path folder = file.queue().resolve(BridgeFile.folder(source.name()));
             probes.add(new QueuedProbe(source, new ProbeMessages(source), new DiskQueue(folder)));
         }
         broker = file.broker() == null ? null : listen(file.broker(), file.state());
@@ -123,21 +123,35 @@ public final class Bridge implements AutoCloseable {
             if (oldest.isEmpty()) {
                 return true;
             }
-            Part part = oldest.get();
-            Outcome outcome =
-                    elvaro.handIn(probe.source().name(), probe.source().token(), part.records());
-            switch (outcome) {
-                case TAKEN -> probe.queue().taken(part);
-                case REFUSED -> probe.queue().refused(part);
-                case LATER -> {
-                    return false;
-                }
+            List<String> refused = new ArrayList<>();
+            if (!handIn(probe, oldest.get().records(), refused)) {
+                return false; // what was taken of it is known when it comes again
             }
+            probe.queue().done(oldest.get(), refused);
             return true;
         } catch (IOException disk) {
             System.err.printf("%s: %s%n", probe.source().name(), disk);
             return false;
         }
+    }
+
+    /**
+     * One wrong value spoils a pack and not its neighbours: a pack that is refused is handed in by halves.
+     *
+     * @param refused what can never be taken is added here
+     * @return whether all was taken or refused
+     */
+    private boolean handIn(QueuedProbe probe, List<String> records, List<String> refused) throws InterruptedException {
+        Outcome outcome = elvaro.handIn(probe.source().name(), probe.source().token(), records);
+        if (outcome == Outcome.REFUSED && records.size() > 1) {
+            int half = records.size() / 2;
+            return handIn(probe, records.subList(0, half), refused)
+                    && handIn(probe, records.subList(half, records.size()), refused);
+        }
+        if (outcome == Outcome.REFUSED) {
+            refused.addAll(records);
+        }
+        return outcome != Outcome.LATER;
     }
 
     @Override

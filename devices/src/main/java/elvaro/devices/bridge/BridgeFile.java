@@ -26,11 +26,13 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
  *
  * @param elvaro its address
  * @param queue a folder for what Elvaro has not taken yet
+ * @param elvaroTrust a PEM file of the authority that signed its certificate, as a house makes one for itself
  * @param broker of messages; needed where a topic is named
  * @param state what is told to others over the broker
  */
 record BridgeFile(
         URI elvaro,
+        @Nullable Path elvaroTrust,
         Path queue,
         @Nullable Broker broker,
         List<ProbeSource> probes,
@@ -52,10 +54,10 @@ record BridgeFile(
         }
         Set<String> names = new HashSet<>();
         Stream.concat(probes.stream().map(ProbeSource::name), scales.stream().map(ScaleSource::name))
-                .filter(name -> !names.add(name))
+                .filter(name -> !names.add(folder(name)))
                 .findFirst()
                 .ifPresent(twice -> {
-                    throw new IllegalArgumentException("Two devices are called “%s”.".formatted(twice));
+                    throw new IllegalArgumentException("Two devices are called “%s”, or nearly so.".formatted(twice));
                 });
     }
 
@@ -210,6 +212,11 @@ record BridgeFile(
             need(token, "state: token");
             seconds = Objects.requireNonNullElse(seconds, 30);
         }
+    }
+
+    /** Of a device, in the folder of what is still to be sent. */
+    static String folder(String name) {
+        return name.replaceAll("[^\\p{L}\\p{N}]+", "-");
     }
 
     private static void need(@Nullable Object value, String what) {

@@ -22,7 +22,7 @@ final class DiskQueue {
     /** So many records a part: well under what a pack may hold. */
     private static final int PART = 1_000;
 
-    /** Three months of one a minute; beyond it the oldest part is given up, and that is said. */
+    /** A month and a half of temperature and humidity every minute; beyond it the oldest part is given up, and that is said. */
     private static final int MOST_PARTS = 130;
 
     private static final String ENDING = ".jsonl";
@@ -109,14 +109,16 @@ final class DiskQueue {
         return Optional.of(new Part(first, lines));
     }
 
-    /** It was taken. */
-    synchronized void taken(Part part) throws IOException {
+    /**
+     * It needs not be sent again.
+     *
+     * @param refused what of it can never be taken; it is put aside for a person to look at
+     */
+    synchronized void done(Part part, List<String> refused) throws IOException {
+        if (!refused.isEmpty()) {
+            Path aside = Files.createDirectories(folder.resolve("refused"));
+            Files.write(aside.resolve(part.file().getFileName()), refused);
+        }
         Files.delete(part.file());
-    }
-
-    /** It will never be taken; it is put aside for a person to look at. */
-    synchronized void refused(Part part) throws IOException {
-        Path aside = Files.createDirectories(folder.resolve("refused"));
-        Files.move(part.file(), aside.resolve(part.file().getFileName()));
     }
 }

@@ -6,8 +6,12 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Path;
+import java.security.GeneralSecurityException;
 import java.time.Duration;
 import java.util.List;
+import javax.net.ssl.SSLContext;
+import org.jspecify.annotations.Nullable;
 
 /** Elvaro as a device and as a program knows it. */
 final class Elvaro {
@@ -15,11 +19,23 @@ final class Elvaro {
     private static final Duration PATIENCE_FOR_A_FIGURE = Duration.ofSeconds(2);
 
     private final URI address;
-    private final HttpClient http =
-            HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5)).build();
+    private final HttpClient http;
 
-    Elvaro(URI address) {
+    /** @param trust of the authority that signed its certificate; null where the machine knows it */
+    Elvaro(URI address, @Nullable Path trust) {
         this.address = URI.create(address.toString().replaceAll("/+$", ""));
+        HttpClient.Builder builder = HttpClient.newBuilder().connectTimeout(Duration.ofSeconds(5));
+        http = (trust == null ? builder : builder.sslContext(trusting(trust))).build();
+    }
+
+    private static SSLContext trusting(Path authority) {
+        try {
+            SSLContext encryption = SSLContext.getInstance("TLS");
+            encryption.init(null, Trusted.by(authority).getTrustManagers(), null);
+            return encryption;
+        } catch (GeneralSecurityException impossible) {
+            throw new IllegalStateException(impossible);
+        }
     }
 
     /** What became of a pack. */

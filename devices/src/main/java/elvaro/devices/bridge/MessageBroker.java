@@ -9,13 +9,7 @@ import com.hivemq.client.mqtt.mqtt3.Mqtt3ClientBuilder;
 import com.hivemq.client.mqtt.mqtt3.message.publish.Mqtt3Publish;
 import elvaro.devices.bridge.BridgeFile.Broker;
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.security.GeneralSecurityException;
-import java.security.KeyStore;
-import java.security.cert.Certificate;
-import java.security.cert.CertificateFactory;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Objects;
@@ -24,7 +18,6 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
-import javax.net.ssl.TrustManagerFactory;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -107,22 +100,9 @@ final class MessageBroker implements AutoCloseable {
 
     private static MqttClientSslConfig encryption(Broker broker) {
         var encryption = MqttClientSslConfig.builder();
-        if (broker.trust() == null) {
-            return encryption.build();
-        }
-        try (InputStream pem = Files.newInputStream(broker.trust())) {
-            KeyStore trusted = KeyStore.getInstance(KeyStore.getDefaultType());
-            trusted.load(null, null);
-            for (Certificate each : CertificateFactory.getInstance("X.509").generateCertificates(pem)) {
-                trusted.setCertificateEntry("authority " + trusted.size(), each);
-            }
-            TrustManagerFactory factory = TrustManagerFactory.getInstance(TrustManagerFactory.getDefaultAlgorithm());
-            factory.init(trusted);
-            return encryption.trustManagerFactory(factory).build();
-        } catch (IOException | GeneralSecurityException unreadable) {
-            throw new IllegalArgumentException("broker: the certificate in %s cannot be read: %s"
-                    .formatted(broker.trust(), unreadable.getMessage()));
-        }
+        return broker.trust() == null
+                ? encryption.build()
+                : encryption.trustManagerFactory(Trusted.by(broker.trust())).build();
     }
 
     /** @param queued whether the broker keeps messages while the bridge is away */

@@ -4,12 +4,14 @@ import com.fazecast.jSerialComm.SerialPort;
 import com.fazecast.jSerialComm.SerialPortInvalidPortException;
 import elvaro.core.weighing.MassUnit;
 import elvaro.core.weighing.ScaleLine;
+import elvaro.core.weighing.ScaleLine.ScaleShown;
 import elvaro.devices.bridge.BridgeFile.ScaleSource;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.util.Objects;
+import java.util.Optional;
 
 /** Reads a scale at a cable, line by line; one that is pulled out is looked for until it is there again. */
 final class SerialScale implements Runnable {
@@ -17,6 +19,9 @@ final class SerialScale implements Runnable {
     private static final int READ_MILLIS = 1_000;
     private static final int ASKED_EVERY_MILLIS = 250;
     private static final long LOOK_AGAIN_MILLIS = 3_000;
+
+    /** After so many lines without a weight it is said that they are not understood. */
+    private static final int NOT_UNDERSTOOD = 20;
 
     private final ScaleSource source;
     private final ScaleLine pattern;
@@ -65,6 +70,8 @@ final class SerialScale implements Runnable {
         }
         System.err.printf("%s: listening at %s.%n", source.name(), source.port());
         Thread asking = asking(port);
+        boolean begun = false;
+        int strange = 0;
         try (BufferedReader lines =
                 new BufferedReader(new InputStreamReader(port.getInputStream(), StandardCharsets.US_ASCII))) {
             while (!Thread.currentThread().isInterrupted()) {
@@ -73,7 +80,16 @@ final class SerialScale implements Runnable {
                     if (line == null) {
                         throw new IOException(source.port() + " is gone");
                     }
-                    pattern.read(line, unit).ifPresent(figures::shows);
+                    // The first may be cut: the scale was writing when the port was opened.
+                    Optional<ScaleShown> shown = begun ? pattern.read(line, unit) : Optional.empty();
+                    begun = true;
+                    shown.ifPresent(figures::shows);
+                    strange = shown.isPresent() ? 0 : strange + 1;
+                    if (strange == NOT_UNDERSTOOD) {
+                        System.err.printf(
+                                "%s: what it writes is no weight known here: “%s”. Are baud and pattern right?%n",
+                                source.name(), line.strip());
+                    }
                 } else if (port.bytesAvailable() < 0) { // pulled out
                     throw new IOException(source.port() + " is gone");
                 } else {

@@ -50,6 +50,7 @@ class BridgeFileTest {
             {elvaro: http://h, queue: q, probes: [{name: N, token: t, temperature: /t}]} | in which topic
             {elvaro: http://h, queue: q, probes: [{name: N, token: t, topic: x, temperature: t}]} | begins with a stroke
             {elvaro: http://h, queue: q, probes: [{name: N, token: t, topic: x, temperature: /t}]} | address of the broker is missing
+            {elvaro: http://h, queue: q, scales: [{name: A b, token: t, port: /dev/x}, {name: A-b, token: u, port: /dev/y}]} | or nearly so
             {elvaro: http://h, queue: q, scales: [{name: S, token: t}]}                  | a topic or a port
             {elvaro: http://h, queue: q, scales: [{name: S, token: t, port: /dev/x, unit: stone}]} | kg, g, lb or oz
             {elvaro: http://h, queue: q, scales: [{name: S, token: t, port: /dev/x}], scals: []} | scals

@@ -159,6 +159,31 @@ class BrokerTest {
     }
 
     @Test
+    void a_value_that_cannot_be_takes_no_other_with_it() throws Exception {
+        startBroker();
+        elvaro.isAway(true); // so that all are in one pack
+        Mqtt3BlockingClient probe = probe();
+        try (Bridge bridge = Bridge.start(file("mqtt://127.0.0.1:" + port, ""))) {
+            Path queue = folder.resolve("queue/North");
+            Eventually.is(() -> {
+                for (int second = 0; second < 5; second++) {
+                    say(
+                            probe,
+                            "room/north",
+                            "{\"t\":%s,\"at\":179550000%d}".formatted(second == 2 ? "850" : "1.5", second),
+                            false);
+                }
+                return elvaro.turnedAway() > 0;
+            });
+            elvaro.isAway(false);
+            Eventually.is(() -> elvaro.heard("n").contains("1.795500004E9") && Files.exists(queue.resolve("refused")));
+            assertThat(elvaro.heard("n"))
+                    .contains("1.7955E9", "1.795500001E9", "1.795500003E9")
+                    .doesNotContain("850");
+        }
+    }
+
+    @Test
     void an_encrypted_broker_is_trusted_by_its_authority_and_by_no_other() throws Exception {
         for (String authority : new String[] {"ours", "theirs"}) {
             run(

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -23,7 +24,7 @@ class DiskQueueTest {
         after.add("3");
         Part first = after.oldest().orElseThrow();
         assertThat(first.records()).containsExactly("1", "2");
-        after.taken(first);
+        after.done(first, List.of());
         assertThat(after.oldest().orElseThrow().records()).containsExactly("3");
     }
 
@@ -34,7 +35,7 @@ class DiskQueueTest {
         Part sending = queue.oldest().orElseThrow();
         queue.add("2");
         assertThat(queue.oldest().orElseThrow().records()).containsExactly("1");
-        queue.taken(sending);
+        queue.done(sending, List.of());
         assertThat(queue.oldest().orElseThrow().records()).containsExactly("2");
     }
 
@@ -45,15 +46,16 @@ class DiskQueueTest {
         DiskQueue after = new DiskQueue(folder);
         Part part = after.oldest().orElseThrow();
         assertThat(part.records()).containsExactly("{\"whole\":1}");
-        after.taken(part);
+        after.done(part, List.of());
         assertThat(after.oldest()).isEmpty();
     }
 
     @Test
     void what_can_never_be_taken_is_put_aside() throws IOException {
         DiskQueue queue = new DiskQueue(folder);
+        queue.add("good");
         queue.add("bad");
-        queue.refused(queue.oldest().orElseThrow());
+        queue.done(queue.oldest().orElseThrow(), List.of("bad"));
         assertThat(queue.oldest()).isEmpty();
         assertThat(folder.resolve("refused/00000001.jsonl")).hasContent("bad\n");
     }

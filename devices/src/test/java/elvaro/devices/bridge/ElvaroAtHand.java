@@ -48,6 +48,10 @@ final class ElvaroAtHand implements AutoCloseable {
             byte[] says = SAYS.get(path).getBytes(StandardCharsets.UTF_8);
             exchange.sendResponseHeaders(200, says.length);
             exchange.getResponseBody().write(says);
+        } else if (body.contains("850")) { // as a broken sensor says
+            byte[] says = "{\"detail\":\"850 is out of range.\"}".getBytes(StandardCharsets.UTF_8);
+            exchange.sendResponseHeaders(422, says.length);
+            exchange.getResponseBody().write(says);
         } else {
             heard.merge(token, body, String::concat);
             exchange.sendResponseHeaders(path.endsWith("weights") ? 204 : 200, -1);

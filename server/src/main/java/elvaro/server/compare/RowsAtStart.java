@@ -9,7 +9,6 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
-import org.springframework.core.NestedRuntimeException;
 import org.springframework.stereotype.Component;
 
 /**
@@ -42,8 +41,8 @@ class RowsAtStart implements ApplicationRunner {
     private void read(UUID workshop) {
         try {
             current.actingAs(new SignedIn(workshop, workshop, Role.BENCH_HAND, true, null), rows::shop);
-        } catch (NestedRuntimeException notNow) {
-            LOG.warn("Finished pieces were not read at the start: {}", notNow.getMessage());
+        } catch (RuntimeException notNow) { // whatever it is: it is said again to whoever asks
+            LOG.warn("Finished pieces were not read at the start", notNow);
         }
     }
 }

@@ -10,6 +10,7 @@ import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -54,7 +55,8 @@ class BoxService {
      * @param grams of all; absent where one says none
      * @param article of all
      * @param known what it was the last time; absent for one that never came
-     * @param lots the seller's, with commas between
+     * @param lots the seller's, with commas between; as many as one field holds
+     * @param note all the labels say that no field holds
      * @param packedOn of the oldest
      * @param useBy of the first to be over
      * @param says what else is to be known, in a sentence
@@ -65,6 +67,7 @@ class BoxService {
             @Nullable String article,
             @Nullable ArticleView known,
             String lots,
+            String note,
             @Nullable LocalDate packedOn,
             @Nullable LocalDate useBy,
             @Nullable String says) {}
@@ -90,10 +93,39 @@ class BoxService {
                 boxes.grams().orElse(null),
                 article.orElse(null),
                 article.flatMap(this::known).orElse(null),
-                String.join(", ", boxes.lots()),
+                first(boxes.lots()),
+                note(boxes),
                 boxes.packed().orElse(null),
                 boxes.useBy().orElse(null),
                 says(boxes, today).orElse(null));
+    }
+
+    /** Whole ones, as many as fit; none is cut. */
+    private static String first(Set<String> lots) {
+        String all = "";
+        for (String lot : lots) {
+            String more = all.isEmpty() ? lot : all + ", " + lot;
+            if (more.length() > LotForm.LONGEST_TAG) {
+                return all;
+            }
+            all = more;
+        }
+        return all;
+    }
+
+    /** @throws Refusal if that is more than can be kept of one lot */
+    private static String note(Boxes boxes) {
+        String lots = boxes.lots().isEmpty() ? "" : "; lots " + String.join(", ", boxes.lots());
+        String useBy = boxes.useBy().map(day -> "; to be used by " + day).orElse("");
+        String note = "By the labels of %d %s%s%s."
+                .formatted(boxes.labels().size(), boxes.labels().size() == 1 ? "box" : "boxes", lots, useBy);
+        if (note.length() > LotForm.LONGEST_NOTE) {
+            throw Refusal.wrong(
+                    "too-many-lots",
+                    "codes",
+                    "These boxes are of more lots than can be kept together. Take fewer in at once.");
+        }
+        return note;
     }
 
     private static Optional<String> says(Boxes boxes, LocalDate today) {

@@ -60,16 +60,19 @@ public record LotForm(
         @Max(value = 45, message = "The temperature is out of range.")
         Double arrivalCelsius,
 
-        @NotNull @Size(max = 60, message = "The tag is too long.")
+        @NotNull @Size(max = LONGEST_TAG, message = "The tag is too long.")
         String sourceTag,
 
-        @NotNull @Size(max = 1000, message = "The note is too long.")
+        @NotNull @Size(max = LONGEST_NOTE, message = "The note is too long.")
         String note,
 
         @Nullable @Size(max = 30, message = "The article is too long.")
         String article,
 
         @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {
+
+    static final int LONGEST_TAG = 60;
+    static final int LONGEST_NOTE = 1000;
 
     /** One that no label was scanned of. */
     public LotForm(

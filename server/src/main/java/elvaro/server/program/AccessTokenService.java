@@ -1,6 +1,7 @@
 package elvaro.server.program;
 
 import elvaro.server.account.AccountService;
+import elvaro.server.account.PasswordChanged;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.MinuteLimit;
@@ -23,7 +24,11 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,6 +36,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** The tokens of the workshop. One is shown once, when it is made. */
 @Service
 class AccessTokenService {
+    private static final Logger LOG = LoggerFactory.getLogger(AccessTokenService.class);
+
     private static final int MOST = 50;
     private static final Duration USED_IS_WRITTEN = Duration.ofHours(1);
 
@@ -164,6 +171,17 @@ class AccessTokenService {
         }
     }
 
+    /** Whoever changes a password closes what was opened while the old one was good, also what a thief opened. */
+    @EventListener
+    void remove(PasswordChanged changed) {
+        tokens.open().stream()
+                .filter(token -> token.accountId().equals(changed.accountId()))
+                .forEach(token -> {
+                    token.remove(token.version());
+                    tokens.save(token);
+                });
+    }
+
     /**
      * Whom a program speaks for.
      *
@@ -214,14 +232,21 @@ class AccessTokenService {
                         .formatted(mostAMinute));
             }
             if (each.usedAt() == null || each.usedAt().plus(USED_IS_WRITTEN).isBefore(now)) {
-                database.sql("update access_token set used_at = ? where id = ?")
-                        .params(
-                                Timestamp.valueOf(LocalDateTime.ofInstant(now, ZoneOffset.UTC)),
-                                each.program().id())
-                        .update();
+                used(each.program(), now);
             }
         });
         return known.map(KnownToken::program);
+    }
+
+    /** A program that only asks is answered although nothing can be kept, as on a disk that is full. */
+    private void used(Program program, Instant now) {
+        try {
+            database.sql("update access_token set used_at = ? where id = ?")
+                    .params(Timestamp.valueOf(LocalDateTime.ofInstant(now, ZoneOffset.UTC)), program.id())
+                    .update();
+        } catch (DataAccessException notNow) {
+            LOG.warn("When a program was last used was not kept: {}", notNow.getMessage());
+        }
     }
 
     /** By the calendar of the house. */

@@ -1,6 +1,5 @@
 package elvaro.server.scale;
 
-import elvaro.core.weighing.MassUnit;
 import elvaro.core.weighing.ScaleLine;
 import elvaro.core.weighing.ScaleLine.ScaleShown;
 import elvaro.core.weighing.StableWeight.Figure;
@@ -101,13 +100,14 @@ public class ScaleService {
             throw Refusal.tooMany("The scale sends too often.");
         }
         ScaleShown shown = lines.stream()
-                .flatMap(line -> ScaleLine.ofAnyForm(line, MassUnit.KG).stream())
+                .flatMap(line -> ScaleLine.ofAnyForm(line).stream())
                 .reduce((earlier, later) -> later)
                 .orElseThrow(() -> Refusal.wrong(
                         "no-weight",
                         "lines",
-                        "What the scale writes is no weight that is known here: “%s”. Check its speed and set it to send weights."
+                        "What the scale writes is no weight that is known here: “%s”. Check its speed, and set it to send the weight with its unit."
                                 .formatted(lines.get(lines.size() - 1).strip())));
+        mustBePossible(shown.grams());
         Figure figure = new Figure(clock.instant(), shown.grams(), shown.overloaded());
         int division = division();
         tell(scale, states.change(scale, division, state -> state.with(figure, division)));
@@ -125,10 +125,14 @@ public class ScaleService {
         };
         double grams = factor
                 * last.value().orElseThrow(() -> Refusal.wrong("bad-pack", "pack", "The last record has no weight."));
+        mustBePossible(grams);
+        return new Figure(now, grams, false);
+    }
+
+    private static void mustBePossible(double grams) {
         if (Math.abs(grams) > LARGEST_GRAMS) {
             throw Refusal.wrong("bad-pack", "pack", "That is more than ⟦limit 1000000⟧.");
         }
-        return new Figure(now, grams, false);
     }
 
     /**

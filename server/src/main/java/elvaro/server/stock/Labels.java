@@ -14,6 +14,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** What stands on the labels of packs and on the tags of pieces. */
@@ -67,13 +68,15 @@ class Labels {
         return new Label("No. " + pack.number(), lines, address + "/packs/" + pack.id(), code(pack));
     }
 
-    /** What was made of many has no lot but itself. */
-    private static String code(PackView pack) {
+    /** What was made of many has no lot but itself. Of what is all gone there is no weight to say. */
+    private static @Nullable String code(PackView pack) {
+        if (pack.leftGrams() < 1) {
+            return null;
+        }
         String lot = pack.makingId() == null
                 ? pack.tag()
                 : "M" + pack.makingId().toString().substring(0, 8);
-        return PackCode.of(
-                Math.max(1, pack.leftGrams()), pack.packedOn(), pack.useBy(), lot, String.valueOf(pack.number()));
+        return PackCode.of(pack.leftGrams(), pack.packedOn(), pack.useBy(), lot, String.valueOf(pack.number()));
     }
 
     private String price(PackView pack, Units units) {

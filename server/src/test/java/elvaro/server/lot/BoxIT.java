@@ -43,6 +43,19 @@ class BoxIT {
     }
 
     @Test
+    void no_lot_is_cut_and_none_is_lost(Someone owner) {
+        String[] codes = new String[6];
+        for (int box = 0; box < codes.length; box++) {
+            codes[box] = "(01)90614141123455(3102)000500(10)LOT-OF-14-SIGN%d(17)270115(21)%d".formatted(box, box);
+        }
+        JsonNode read = read(owner.client(), codes).body();
+        assertThat(read.path("lots").asString()).isEqualTo("LOT-OF-14-SIGN0, LOT-OF-14-SIGN1, LOT-OF-14-SIGN2");
+        assertThat(read.path("note").asString())
+                .isEqualTo("By the labels of 6 boxes; lots LOT-OF-14-SIGN0, LOT-OF-14-SIGN1, LOT-OF-14-SIGN2,"
+                        + " LOT-OF-14-SIGN3, LOT-OF-14-SIGN4, LOT-OF-14-SIGN5; to be used by 2027-01-15.");
+    }
+
+    @Test
     void boxes_are_summed_and_what_is_odd_is_said(Someone owner) {
         JsonNode two = read(
                         owner.client(), "(01)90614141123455(3102)001250(21)1", "(01)90614141123455(3102)001180(21)2")

@@ -170,6 +170,18 @@ class ProgramIT {
     }
 
     @Test
+    void a_changed_password_closes_what_programs_were_given(Someone owner) throws Exception {
+        Client hand = owner.benchHand();
+        String theirs = token(hand, "READ");
+        String owners = token(owner.client(), "READ");
+        hand.must(hand.put(
+                "/api/me/password",
+                Map.of("oldPassword", RunningApp.PASSWORD, "password", "seven slow lanterns at dusk")));
+        assertThat(gets(theirs, "/chambers").statusCode()).isEqualTo(401);
+        assertThat(gets(owners, "/chambers").statusCode()).isEqualTo(200);
+    }
+
+    @Test
     void nobody_gives_more_away_than_they_have_and_only_its_owner_sees_a_token(Someone owner, Someone stranger) {
         Client hand = owner.benchHand();
         assertThat(hand.put("/api/me/tokens/" + UUID.randomUUID(), form("EXPORT"))

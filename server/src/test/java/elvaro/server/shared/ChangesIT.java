@@ -6,13 +6,19 @@ import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import jakarta.persistence.EntityManagerFactory;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.hibernate.Session;
+import org.hibernate.SessionFactory;
+import org.hibernate.Transaction;
+import org.hibernate.engine.spi.SharedSessionContractImplementor;
 import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -110,5 +116,30 @@ class ChangesIT {
                     write.getValue().run();
                     assertThat(number(database, owner)).as("after writing").isGreaterThan(before);
                 }));
+    }
+
+    /** Once in a transaction, and again in the next, also where both are of one session and one was taken back. */
+    @Test
+    void each_transaction_of_a_session_raises_it_once(JdbcClient database, Someone owner) {
+        owner.client().chamber("Cabinet", 90_000);
+        RunningApp.bean(CurrentWorkshop.class).actingAs(owner.person(), () -> {
+            try (Session session = RunningApp.bean(EntityManagerFactory.class)
+                    .unwrap(SessionFactory.class)
+                    .openSession()) {
+                for (boolean kept : new boolean[] {true, false, true}) {
+                    long before = number(database, owner);
+                    Transaction transaction = session.beginTransaction();
+                    RunningApp.bean(Changes.class).raise(session.unwrap(SharedSessionContractImplementor.class));
+                    RunningApp.bean(Changes.class).raise(session.unwrap(SharedSessionContractImplementor.class));
+                    if (kept) {
+                        transaction.commit();
+                    } else {
+                        transaction.rollback();
+                    }
+                    assertThat(number(database, owner)).isEqualTo(kept ? before + 1 : before);
+                }
+                return true;
+            }
+        });
     }
 }
