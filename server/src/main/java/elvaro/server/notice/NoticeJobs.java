@@ -23,8 +23,10 @@ import net.javacrumbs.shedlock.spring.annotation.SchedulerLock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -51,6 +53,7 @@ class NoticeJobs {
     private final CurrentWorkshop current;
     private final JdbcClient database;
     private final Clock clock;
+    private volatile boolean isOpen;
 
     NoticeJobs(NoticeEngine engine, Outbox outbox, CurrentWorkshop current, JdbcClient database, Clock clock) {
         this.engine = engine;
@@ -73,9 +76,18 @@ class NoticeJobs {
         }
     }
 
+    /** Until a house is filled or taken over nobody looks at it: half of it would be told, and the other half would wait. */
+    @EventListener(ApplicationReadyEvent.class)
+    void open() {
+        isOpen = true;
+    }
+
     @Scheduled(initialDelayString = "${elvaro.notices-from}", fixedDelayString = "PT3S")
     @SchedulerLock(name = "notice-look", lockAtMostFor = "PT30S")
     void look() {
+        if (!isOpen) {
+            return;
+        }
         houses().forEach(owner -> as(owner, () -> {
             if (engine.airIsDue()) {
                 engine.lookAtTheAir();
@@ -127,6 +139,9 @@ class NoticeJobs {
 
     /** What waits on one way; a house whose mail server is away does not hold up the others. */
     private void send(ChannelKind channel) {
+        if (!isOpen) {
+            return;
+        }
         Set<UUID> away = new HashSet<>();
         for (Waiting each : waiting(channel)) {
             if (away.contains(each.person.workshopId()) || !take(each.id)) {

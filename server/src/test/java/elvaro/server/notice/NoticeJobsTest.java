@@ -1,0 +1,31 @@
+package elvaro.server.notice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.RETURNS_DEEP_STUBS;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.mockingDetails;
+import static org.mockito.Mockito.verifyNoInteractions;
+
+import elvaro.server.shared.CurrentWorkshop;
+import java.time.Clock;
+import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+class NoticeJobsTest {
+    private final JdbcClient database = mock(JdbcClient.class, RETURNS_DEEP_STUBS);
+    private final NoticeJobs jobs = new NoticeJobs(
+            mock(NoticeEngine.class), mock(Outbox.class), mock(CurrentWorkshop.class), database, Clock.systemUTC());
+
+    @Test
+    void nobody_looks_at_a_house_or_sends_for_it_while_it_is_being_filled() {
+        jobs.look();
+        jobs.sendMail();
+        jobs.push();
+        jobs.callPrograms();
+        verifyNoInteractions(database);
+
+        jobs.open();
+        jobs.look();
+        assertThat(mockingDetails(database).getInvocations()).isNotEmpty();
+    }
+}
