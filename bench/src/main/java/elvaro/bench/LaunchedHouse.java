@@ -39,6 +39,11 @@ final class LaunchedHouse implements AutoCloseable {
     }
 
     private void open(String javaOption) throws IOException, InterruptedException {
+        launcher = launching(javaOption).start();
+        awaitReady(javaOption);
+    }
+
+    private ProcessBuilder launching(String javaOption) {
         ProcessBuilder process = new ProcessBuilder(
                         launcherScript.toString(),
                         command,
@@ -62,17 +67,19 @@ final class LaunchedHouse implements AutoCloseable {
                         "1000000", // it is not what is tried here
                         "JAVA_TOOL_OPTIONS",
                         "-XX:TieredStopAtLevel=1 " + javaOption));
-        launcher = process.start();
-        awaitReady();
+        return process;
     }
 
     /** Until it is served; after a few deaths in an hour the launcher gives up, as it should: somebody starts it again. */
     void awaitReady() throws IOException, InterruptedException {
+        awaitReady("-XX:SharedArchiveFile=" + archive());
+    }
+
+    private void awaitReady(String javaOption) throws IOException, InterruptedException {
         Instant deadline = Instant.now().plusSeconds(READY_SECONDS);
         while (!Launched.isReady("127.0.0.1", httpPort)) {
             if (!launcher.isAlive()) {
-                open("-XX:SharedArchiveFile=" + archive());
-                return;
+                launcher = launching(javaOption).start();
             }
             if (Instant.now().isAfter(deadline)) {
                 throw new IllegalStateException(Files.readString(log()));

@@ -21,6 +21,6 @@ final class Unpacked {
                 .inheritIO()
                 .start()
                 .waitFor();
-        return app.resolve("elvaro.jar");
+        return app.resolve(packed.getFileName());
     }
 }

@@ -1,0 +1,138 @@
+package elvaro.core.rehearsal;
+
+import elvaro.core.air.ChamberKind;
+import elvaro.core.cut.CutCatalogue;
+import elvaro.core.drying.Coating;
+import elvaro.core.drying.Method;
+import java.util.Set;
+
+/** The course, in its order: each lesson one piece, some ten minutes long, passed by doing. */
+public enum Lesson {
+    ONE_STEAK(
+            "One steak is not a loin",
+            "Age a single steak for 21 days, weigh it each week, cut it, and see what is left of it.",
+            "A steak is all outside: the crust takes what a whole loin hardly notices. Age whole muscles.",
+            new Piece("beef-steak", 500, false, 0, Method.MEMBRANE, Coating.NONE, ChamberKind.REFRIGERATOR, 21)),
+    THE_BAG(
+            "The bag that let go",
+            "Look at the membrane as often as you would at home, and do what has to be done.",
+            "Where the film does not touch, meat rots in still, damp air. It shows before it smells: look twice a week,"
+                    + " and seal at once.",
+            new Piece("strip", 5000, false, 0, Method.MEMBRANE, Coating.NONE, ChamberKind.REFRIGERATOR, 35),
+            Mishap.CONTACT_LIFTS),
+    DRY_ROOM(
+            "The room that ran dry",
+            "Keep the loss of a strip loin where it should be.",
+            "A dry room costs weight and makes leather. The hygrometer tells it weeks before the bench does.",
+            new Piece("strip", 6000, false, 4, Method.OPEN_AIR, Coating.NONE, ChamberKind.CABINET, 28),
+            Mishap.RUNS_DRY),
+    DEAD_MACHINE(
+            "The night the machine stopped",
+            "Something happens to the cabinet. Decide what becomes of the meat.",
+            "Warm meat is decided by its hours above 5 °C. Caught the same day it goes on; found days later it goes away.",
+            new Piece("strip", 6000, false, 4, Method.OPEN_AIR, Coating.NONE, ChamberKind.CABINET, 28),
+            Mishap.COMPRESSOR_FAILS),
+    STILL_AIR(
+            "The fan that stood",
+            "A clean room would forgive more than this one. Keep the mould away.",
+            "Foreign mould wants still, damp air. Moving air is cheaper than meat.",
+            new Piece("rib-bone-in", 6000, true, 6, Method.OPEN_AIR, Coating.NONE, ChamberKind.CABINET, 30),
+            Mishap.FAN_OFF,
+            Mishap.DIRTY_ROOM),
+    WHITE_BLOOM(
+            "White, and the others",
+            "Age it for 45 days. Something will grow. Decide what it is.",
+            "White powder on a dry crust is trimmed away with it. Thrown away for it, the piece is a loss for nothing.",
+            new Piece("rib-bone-in", 6500, true, 6, Method.OPEN_AIR, Coating.NONE, ChamberKind.WALK_IN, 45)),
+    OPEN_CUT(
+            "The cut on the underside",
+            "Turn what you hang, and look where nobody looks.",
+            "Damp stays in a fold. Trimmed even on the first day it costs a few grams.",
+            new Piece("strip", 5000, false, 0, Method.OPEN_AIR, Coating.NONE, ChamberKind.CABINET, 28),
+            Mishap.FOLD_LEFT),
+    GARLIC(
+            "Garlic under a cloth",
+            "A cloth with stout, juniper and raw garlic lies about the piece. Keep what can be kept.",
+            "Raw herbs under a wet cloth feed what must not grow. Flavour at the table costs nothing.",
+            new Piece("strip", 4000, false, 0, Method.OPEN_AIR, Coating.CLOTH, ChamberKind.CABINET, 29),
+            Mishap.RAW_GARLIC),
+    FAT_SEAL(
+            "What the seal cost",
+            "A rib sealed in fat loses next to nothing on the scale. Open it after 35 days.",
+            "A closed pocket holds oxygen without moving air and rots unseen. The scale does not tell it; the bench does.",
+            new Piece("rib-bone-in", 4900, true, 5, Method.FAT_SEAL, Coating.NONE, ChamberKind.WALK_IN, 35)),
+    NEIGHBOUR(
+            "Spirit next door",
+            "Something is hung beside your piece. Use your nose.",
+            "Spirits scent everything about them for weeks. They want a refrigerator of their own.",
+            new Piece("strip", 5000, false, 4, Method.OPEN_AIR, Coating.NONE, ChamberKind.CABINET, 30),
+            Mishap.NEIGHBOUR_SCENTS),
+    WARM_WEEK(
+            "The deer in a warm week",
+            "A haunch hangs in a shed. Decide each day whether it stays.",
+            "Game starts dirtier and sours from the bone. In a warm week it comes down early.",
+            new Piece("deer-haunch", 6000, true, 0, Method.OPEN_AIR, Coating.NONE, ChamberKind.SHED, 10),
+            Mishap.HOT_SPELL),
+    FORGOTTEN(
+            "Forgotten for 139 days",
+            "A syrup-coated rib was to hang for 38 days. You find it on day 139.",
+            "Longer is not better for ever: there is little left to cut, and some of it has turned.",
+            new Piece("rib-bone-in", 1700, true, 5, Method.OPEN_AIR, Coating.SYRUP, ChamberKind.CABINET, 38));
+
+    /** Day on which the forgotten one is found. */
+    private static final int FOUND = 139;
+
+    private final String title;
+    private final String task;
+    private final String moral;
+    private final Piece piece;
+    private final Set<Mishap> mishaps;
+
+    private record Piece(
+            String cut,
+            int grams,
+            boolean boneIn,
+            int fatCoverMm,
+            Method method,
+            Coating coating,
+            ChamberKind place,
+            int days) {}
+
+    Lesson(String title, String task, String moral, Piece piece, Mishap... mishaps) {
+        this.title = title;
+        this.task = task;
+        this.moral = moral;
+        this.piece = piece;
+        this.mishaps = Set.of(mishaps);
+    }
+
+    public String title() {
+        return title;
+    }
+
+    /** What is asked. */
+    public String task() {
+        return task;
+    }
+
+    /** What it teaches, told when it is over. */
+    public String moral() {
+        return moral;
+    }
+
+    /** In which world. */
+    public Scenario scenario(long seed) {
+        return new Scenario(
+                CutCatalogue.get(piece.cut),
+                piece.grams,
+                piece.boneIn,
+                piece.fatCoverMm,
+                piece.method,
+                piece.coating,
+                piece.place,
+                piece.days,
+                this == FORGOTTEN ? FOUND : 0,
+                mishaps,
+                seed);
+    }
+}

@@ -1,0 +1,88 @@
+package elvaro.core.rehearsal;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Random;
+
+/**
+ * What nobody knows of one piece in one room. Each is drawn from a stream of its own, so that one choice changed leaves all
+ * the rest as it was. Spreads are engineering estimates (EST).
+ */
+final class Luck {
+    /** log₁₀ of bacteria per cm² on meat from a clean slaughter, and on what was shot and drawn outside. */
+    private static final double SLAUGHTERED = 2.8;
+
+    private static final double SHOT = 3.9;
+
+    private final Scenario scenario;
+    private final Map<Mishap, Double> begins = new EnumMap<>(Mishap.class);
+
+    /** Factors on the surface, on how water moves in the meat, and on how it leaves the surface. */
+    final double surface;
+
+    final double diffusion;
+    final double film;
+
+    /** Share of water in the lean as hung. */
+    final double water;
+
+    /** log₁₀ of bacteria per cm² as hung. */
+    final double bacteria;
+
+    /** Share of the surface under foreign mould as hung, as if it had grown already. */
+    final double spores;
+
+    /** What runs in the room for what it is set to: K, and points of humidity as a fraction. */
+    final double warmer;
+
+    final double damper;
+
+    /** What a probe shows too much. */
+    final double probeOff;
+
+    /** Where in its day the outside temperature stands, 0–1. */
+    final double weather;
+
+    Luck(Scenario scenario) {
+        this.scenario = scenario;
+        surface = Math.exp(0.10 * gauss("surface"));
+        diffusion = Math.exp(0.22 * gauss("diffusion"));
+        film = Math.exp(0.10 * gauss("film"));
+        water = 0.745 + 0.012 * gauss("water");
+        bacteria = (scenario.cut().species().isGame() ? SHOT : SLAUGHTERED) + 0.4 * gauss("bacteria");
+        double load = scenario.has(Mishap.DIRTY_ROOM) ? -3.4 : -5.5;
+        spores = Math.pow(10, load + 0.5 * gauss("spores"));
+        warmer = 0.4 * gauss("warmer");
+        damper = 0.03 * gauss("damper");
+        probeOff = 0.02 * gauss("probe");
+        weather = random("weather").nextDouble();
+        scenario.mishaps()
+                .forEach(mishap ->
+                        begins.put(mishap, mishap.day(random(mishap.name()).nextDouble(), scenario.plannedDays())));
+    }
+
+    private Random random(String stream) {
+        return new Random(scenario.seed() * 1_000_003L + stream.hashCode());
+    }
+
+    private double gauss(String stream) {
+        Random random = random(stream);
+        random.nextDouble(); // neighbouring seeds begin alike
+        return Math.max(-2.5, Math.min(2.5, random.nextGaussian()));
+    }
+
+    /** A draw of its own for a day, from 0 to 1. */
+    double onDay(String stream, int day) {
+        return random(stream + day).nextDouble();
+    }
+
+    /** Whether it has begun by then. */
+    boolean hasBegun(Mishap mishap, double day) {
+        return begins.containsKey(mishap) && day >= begins.get(mishap);
+    }
+
+    /** The day it begins; never where it does not. */
+    double begins(Mishap mishap) {
+        return begins.getOrDefault(mishap, Double.POSITIVE_INFINITY);
+    }
+}
