@@ -1,6 +1,7 @@
 package elvaro.server;
 
 import elvaro.server.shared.ClockFromFile;
+import elvaro.server.shared.HouseTime;
 import java.nio.file.Path;
 import java.time.Clock;
 import org.slf4j.LoggerFactory;
@@ -17,11 +18,11 @@ public class App {
 
     /** @param file names a {@link ClockFromFile}, for tests; the machine's clock where none is named */
     @Bean
-    Clock clock(@Value("${elvaro.clock-file}") String file) {
+    HouseTime clock(@Value("${elvaro.clock-file}") String file) {
         if (file.isEmpty()) {
-            return Clock.systemUTC();
+            return new HouseTime(Clock.systemUTC());
         }
         LoggerFactory.getLogger(App.class).warn("The clock goes ahead of the machine's by {}: for tests only.", file);
-        return new ClockFromFile(Path.of(file));
+        return new HouseTime(new ClockFromFile(Path.of(file)));
     }
 }

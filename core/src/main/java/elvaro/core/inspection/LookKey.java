@@ -44,7 +44,17 @@ public final class LookKey {
                 .toList();
     }
 
-    /** How a membrane looks that has lifted over so much of the meat. */
+    /** How a surface feels, in words. */
+    public static String told(SurfaceFeel feel) {
+        return of(feel).told();
+    }
+
+    /** How it smells, in words. */
+    public static String told(Smell smell) {
+        return smelled(smell);
+    }
+
+    /** How a membrane looks that has lifted over so much of the meat, or is open. */
     public static Appearance lifted(double share, boolean sealOpen) {
         return Appearance.FRESH.coloured(0.6, 0.1, 0, 0).wrapped(share, sealOpen, false);
     }

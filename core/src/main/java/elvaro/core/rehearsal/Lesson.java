@@ -77,7 +77,7 @@ public enum Lesson {
             "Forgotten for 139 days",
             "A syrup-coated rib was to hang for 38 days. You find it on day 139.",
             "Longer is not better for ever: there is little left to cut, and some of it has turned.",
-            new Piece("rib-bone-in", 1700, true, 5, Method.OPEN_AIR, Coating.SYRUP, ChamberKind.CABINET, 38));
+            new Piece("rib-bone-in", 2200, true, 5, Method.OPEN_AIR, Coating.SYRUP, ChamberKind.CABINET, 38));
 
     /** Day on which the forgotten one is found. */
     private static final int FOUND = 139;

@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 
 /**
  * One piece in one room from its hanging on, hour by hour. What it does follows from the scenario, its seed and what was done
@@ -28,6 +29,11 @@ public final class RehearsalWorld {
     private static final double HUNG_UNDERSIDE_AIR = 0.8;
 
     private static final double DENSITY = 1060;
+
+    private static final int LEAST_HEAP = 20;
+
+    /** Less than this is no steak, kg. */
+    private static final double TOO_THIN = 0.05;
 
     /** What is cut out about a spot of mould, as so much more of the surface. */
     private static final double SPREADS = 3;
@@ -266,6 +272,48 @@ public final class RehearsalWorld {
         return fold && !film ? 0.12 * warmth : atTheBone;
     }
 
+    /** What a probe at it shows on a day: not quite what the air is. */
+    public TrueAir shown(double day) {
+        TrueAir air = room.air(Math.max(HOUR, day));
+        return new TrueAir(air.celsius(), Math.max(0, Math.min(1, air.humidity() + luck.probeOff)), air.speed());
+    }
+
+    /** When an alarm calls between two days: two hours above 5 °C where a machine cools; empty where none does. */
+    public OptionalDouble callsBetween(double from, double to) {
+        if (scenario.place() != ChamberKind.CABINET && scenario.place() != ChamberKind.WALK_IN) {
+            return OptionalDouble.empty();
+        }
+        for (double day = from + HOUR; day <= to; day += HOUR) {
+            boolean warm = isWarm(day) && isWarm(day - HOUR) && isWarm(day - 2 * HOUR);
+            boolean before = isWarm(day - 3 * HOUR);
+            if (warm && !before) {
+                return OptionalDouble.of(day);
+            }
+        }
+        return OptionalDouble.empty();
+    }
+
+    private boolean isWarm(double day) {
+        return day > 0 && shown(day).celsius() > 5;
+    }
+
+    /** What is wrong with the room on a day, for whoever goes and looks. */
+    public List<Mishap> wrongWithTheRoom(double day) {
+        return scenario.mishaps().stream()
+                .filter(mishap -> mishap.isOfTheRoom() && room.runs(mishap, day))
+                .sorted()
+                .toList();
+    }
+
+    /** All that befell the piece up to a day, and since when. */
+    public Map<Mishap, Double> befell(double day) {
+        Map<Mishap, Double> all = new EnumMap<>(Mishap.class);
+        scenario.mishaps().stream()
+                .filter(mishap -> luck.begins(mishap) <= day)
+                .forEach(mishap -> all.put(mishap, luck.begins(mishap)));
+        return all;
+    }
+
     /**
      * Cuts it up as it is.
      *
@@ -296,16 +344,16 @@ public final class RehearsalWorld {
         put(heaps, Heap.BONE, bone);
         int others = heaps.values().stream().mapToInt(each -> each).sum();
         int whole = (int) Math.round(truth.grams());
-        heaps.put(Heap.STEAKS, Math.max(0, whole - others));
-        if (good < 0.05) { // too thin for a steak
-            heaps.merge(Heap.CLEAN_CRUST, heaps.remove(Heap.STEAKS), Integer::sum);
+        Heap rest = good < TOO_THIN ? Heap.CLEAN_CRUST : Heap.STEAKS;
+        if (whole > others) {
+            heaps.merge(rest, whole - others, Integer::sum);
         }
         return heaps;
     }
 
     private static void put(Map<Heap, Integer> heaps, Heap heap, double kilograms) {
         int grams = (int) Math.round(1000 * kilograms);
-        if (grams > 0) {
+        if (grams >= LEAST_HEAP) { // less sticks to the knife
             heaps.put(heap, grams);
         }
     }

@@ -3,6 +3,8 @@ package elvaro.core.rehearsal;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.inspection.Appearance;
+import elvaro.core.inspection.Circumstances;
+import elvaro.core.inspection.LookVerdict;
 import elvaro.core.inspection.Observation;
 import elvaro.core.inspection.Observation.Colour;
 import elvaro.core.inspection.Observation.Depth;
@@ -11,9 +13,12 @@ import elvaro.core.inspection.Observation.Mould;
 import elvaro.core.inspection.Observation.Smell;
 import elvaro.core.inspection.Observation.Spot;
 import elvaro.core.inspection.Observation.SurfaceFeel;
+import elvaro.core.inspection.Rule.Answer;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -119,6 +124,61 @@ public final class Sight {
                 truth.isLost() ? Depth.THROUGH : Depth.PART,
                 (int) Math.round(100 * truth.lifted()),
                 truth.sealOpen());
+    }
+
+    /**
+     * What somebody wrote down beside what was there.
+     *
+     * @param written by them
+     * @param day on which they looked
+     */
+    public LookTold beside(Observation written, double day) {
+        Observation there = observation();
+        Circumstances at = new Circumstances(scenario.method(), day);
+        List<String> missed = new ArrayList<>();
+        if (there.surface() != written.surface()) {
+            missed.add("The surface was %s.".formatted(words(there.surface())));
+        }
+        Set<Mould> grows = EnumSet.noneOf(Mould.class);
+        grows.addAll(there.moulds());
+        grows.removeAll(written.moulds());
+        grows.forEach(mould -> missed.add("There was %s mould on it.".formatted(words(mould))));
+        Set<Mould> none = EnumSet.noneOf(Mould.class);
+        none.addAll(written.moulds());
+        none.removeAll(there.moulds());
+        none.forEach(mould -> missed.add("There was no %s mould on it.".formatted(words(mould))));
+        there.spots().stream()
+                .filter(spot -> !written.spots().contains(spot))
+                .sorted()
+                .forEach(spot -> missed.add("There was %s.".formatted(words(spot))));
+        if (isFoul(there.smell()) != isFoul(written.smell())) {
+            missed.add("It smelled %s.".formatted(there.smell().label()));
+        }
+        if (Math.abs(there.liftedPercent() - written.liftedPercent()) > 20) {
+            missed.add("%d %% of the membrane had lifted.".formatted(there.liftedPercent()));
+        }
+        if (there.sealOpen() && !written.sealOpen()) {
+            missed.add("Its seal was open.");
+        }
+        return new LookTold(
+                LookVerdict.of(written, at).answer(), LookVerdict.of(there, at).answer(), missed);
+    }
+
+    /**
+     * A look, judged.
+     *
+     * @param yours the answer to what was written
+     * @param right the answer to what was there
+     * @param missed what was there and was not written, or the other way about, in sentences
+     */
+    public record LookTold(Answer yours, Answer right, List<String> missed) {}
+
+    private static boolean isFoul(Smell smell) {
+        return smell == Smell.SOUR || smell == Smell.AMMONIA || smell == Smell.PUTRID || smell == Smell.FAINTLY_ACID;
+    }
+
+    private static String words(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     private static Colour colour(Appearance seen) {

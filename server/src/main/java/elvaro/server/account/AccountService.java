@@ -78,6 +78,12 @@ public class AccountService {
                 .units(Currency.getInstance(workshops.settings().currency()), device);
     }
 
+    /** How the signed-in person wants to see things. */
+    @Transactional(readOnly = true)
+    public Preferences preferences() {
+        return me().preferences();
+    }
+
     public Preferences prefer(Preferences preferences) {
         Account me = me();
         me.prefer(preferences);

@@ -54,6 +54,7 @@ class SessionController {
      *
      * @param houseAddress under which people reach the house, for links that leave this screen
      * @param onlyHere whether only this machine reaches it
+     * @param rehearsing whether this is the house of a rehearsal, which is marked as one everywhere
      * @param version of Elvaro; empty where no launcher says it
      */
     record Me(
@@ -68,6 +69,7 @@ class SessionController {
             LocalDate today,
             String houseAddress,
             boolean onlyHere,
+            boolean rehearsing,
             String version) {}
 
     /**
@@ -144,6 +146,7 @@ class SessionController {
                         workshops.today(),
                         address.now(),
                         address.isOnlyHere(),
+                        person.outside().isPresent(),
                         version));
     }
 

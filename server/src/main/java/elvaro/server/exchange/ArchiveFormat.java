@@ -58,6 +58,8 @@ class ArchiveFormat {
             "notice_choice",
             "password_code",
             "phone",
+            "rehearsal",
+            "rehearsal_deed",
             "seller_article", // learnt again from the next box
             "shedlock",
             "user_credentials",

@@ -113,6 +113,19 @@ public class ScaleService {
         tell(scale, states.change(scale, division, state -> state.with(figure, division)));
     }
 
+    /**
+     * Takes what a scale of a rehearsal shows, where nothing is weighed.
+     *
+     * @throws Refusal if the workshop has no such scale
+     */
+    public void show(UUID scale, double grams) {
+        devices.mustBeScale(scale);
+        mustBePossible(grams);
+        Figure figure = new Figure(clock.instant(), grams, false);
+        int division = division();
+        tell(scale, states.change(scale, division, state -> state.with(figure, division)));
+    }
+
     private static Figure figure(List<Measured> records, Instant now) {
         Measured last = records.get(records.size() - 1);
         if (last.name().endsWith("overload") && last.value().isEmpty()) {

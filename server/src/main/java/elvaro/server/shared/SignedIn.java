@@ -3,6 +3,7 @@ package elvaro.server.shared;
 import java.io.Serial;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.CredentialsContainer;
@@ -22,12 +23,32 @@ public final class SignedIn implements UserDetails, CredentialsContainer {
 
     private @Nullable String passwordHash;
 
+    /** Who this is outside of the rehearsal; null for whoever is in none. */
+    private @Nullable SignedIn outside;
+
     public SignedIn(UUID accountId, UUID workshopId, Role role, boolean active, @Nullable String passwordHash) {
         this.accountId = accountId;
         this.workshopId = workshopId;
         this.role = role;
         this.active = active;
         this.passwordHash = passwordHash;
+    }
+
+    /**
+     * The same person at work in the house of a rehearsal.
+     *
+     * @param handId their account there
+     * @param houseId that workshop
+     */
+    public SignedIn rehearsing(UUID handId, UUID houseId) {
+        SignedIn inside = new SignedIn(handId, houseId, Role.BENCH_HAND, active, null);
+        inside.outside = outside == null ? this : outside;
+        return inside;
+    }
+
+    /** Who this is outside of the rehearsal; empty for whoever is in none. */
+    public Optional<SignedIn> outside() {
+        return Optional.ofNullable(outside);
     }
 
     public UUID accountId() {
@@ -48,10 +69,10 @@ public final class SignedIn implements UserDetails, CredentialsContainer {
         return passwordHash;
     }
 
-    /** The account's id, by which its sessions are found when they must end. */
+    /** The account's id outside of any rehearsal, by which its sessions are found when they must end. */
     @Override
     public String getUsername() {
-        return accountId.toString();
+        return (outside == null ? accountId : outside.accountId).toString();
     }
 
     @Override

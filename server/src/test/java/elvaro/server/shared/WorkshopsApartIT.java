@@ -27,6 +27,8 @@ class WorkshopsApartIT {
     private static final long WARM = java.time.Instant.parse(WARM_AT).getEpochSecond();
 
     /** Everything of one workshop that a stranger might name. */
+    private static final Map<String, Object> REHEARSAL = Map.of("lesson", "THE_BAG", "answers", Map.of());
+
     private record House(
             String chamber,
             String lot,
@@ -77,6 +79,7 @@ class WorkshopsApartIT {
         client.deviceToken(scale, null);
         String recipe = UUID.randomUUID().toString();
         client.must(client.put("/api/recipes/" + recipe, Bodies.recipeBody()));
+        client.must(client.put("/api/rehearsals/" + recipe, REHEARSAL));
         String treatment = UUID.randomUUID().toString();
         Map<String, Object> rub = Bodies.treatmentBody("PASTE");
         rub.put("recipeId", recipe);
@@ -340,6 +343,9 @@ class WorkshopsApartIT {
         bodies.put("DELETE /api/me/phones/{id}", Map.of());
         bodies.put("PUT /api/me/tokens/{id}", TOKEN);
         bodies.put("PUT /api/me/tokens/{id}/remove", Map.of("version", 0));
+        bodies.put("PUT /api/rehearsals/{id}", REHEARSAL);
+        bodies.put("POST /api/rehearsals/{id}/enter", Map.of());
+        bodies.put("PUT /api/rehearsal/room/{id}", Map.of());
         bodies.put("DELETE /api/me/sessions/{id}", Map.of());
         bodies.put("DELETE /api/me/passkeys/{id}", Map.of());
         return bodies;
@@ -401,6 +407,7 @@ class WorkshopsApartIT {
             case "carcasses", "asks", "past" -> house.carcass();
             case "alarms" -> house.alarm();
             case "me" -> house.phone();
+            case "rehearsals" -> house.recipe(); // its id is free there
             default -> ids.getOrDefault(named, piece);
         };
         return pattern.replace("{id}", id)

@@ -3,6 +3,7 @@ package elvaro.server.support;
 import elvaro.server.App;
 import elvaro.server.account.SetupService;
 import elvaro.server.settings.WorkshopSettings;
+import elvaro.server.shared.HouseTime;
 import elvaro.server.shared.SignedIn;
 import java.time.Clock;
 import java.util.Map;
@@ -53,7 +54,11 @@ public class RunningApp implements ParameterResolver {
 
     private static void moveTheClock(ConfigurableApplicationContext context) {
         ((GenericApplicationContext) context)
-                .registerBean("movedClock", Clock.class, () -> CLOCK, definition -> definition.setPrimary(true));
+                .registerBean(
+                        "movedClock",
+                        Clock.class,
+                        () -> new HouseTime(CLOCK),
+                        definition -> definition.setPrimary(true));
     }
 
     /** The clock the application goes by; whoever moved it sets it back. */

@@ -1,0 +1,30 @@
+package elvaro.server.rehearsal;
+
+import elvaro.core.rehearsal.Lesson;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The course, and how far one is.
+ *
+ * @param lessons in their order
+ * @param running rehearsals that were begun and are not over, the newest first
+ * @param hands who passed what, for the owner; empty for others
+ */
+record CourseView(List<LessonLine> lessons, List<RunningLine> running, List<HandLine> hands) {
+    /** @param best score so far; absent where none was ended */
+    record LessonLine(
+            Lesson lesson,
+            String title,
+            String task,
+            boolean passed,
+            @Nullable Integer best) {}
+
+    /** @param title of the lesson, or of what is rehearsed */
+    record RunningLine(UUID id, String title, Instant begunAt) {}
+
+    /** @param passed lessons, of all there are */
+    record HandLine(String name, int passed, int all, List<Lesson> lessons) {}
+}

@@ -1,0 +1,188 @@
+package elvaro.server.rehearsal;
+
+import elvaro.core.air.ChamberKind;
+import elvaro.core.cut.CutCatalogue;
+import elvaro.core.drying.Coating;
+import elvaro.core.drying.Method;
+import elvaro.core.rehearsal.Lesson;
+import elvaro.core.rehearsal.Mishap;
+import elvaro.core.rehearsal.Scenario;
+import elvaro.server.shared.EditedRow;
+import elvaro.server.shared.SignedIn;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Table;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.NullUnmarked;
+
+/** One rehearsal: its piece, its world, and where its clock stands. Its workshop is its own. */
+@Entity
+@Table(name = "rehearsal")
+@NullUnmarked
+class Rehearsal extends EditedRow {
+    /** The clock goes on while somebody is at work, and stands while nobody is. */
+    static final Duration LONGEST_AT_WORK = Duration.ofMinutes(15);
+
+    private static final double SECONDS_A_DAY = 86_400;
+
+    @Column(updatable = false)
+    private UUID ofWorkshopId;
+
+    @Column(updatable = false)
+    private UUID ofAccountId;
+
+    private UUID handId;
+
+    @Enumerated(EnumType.STRING)
+    private Lesson lesson;
+
+    private String cutCode;
+    private int grams;
+    private boolean boneIn;
+    private int fatCoverMm;
+
+    @Enumerated(EnumType.STRING)
+    private Method method;
+
+    @Enumerated(EnumType.STRING)
+    private Coating coating;
+
+    @Enumerated(EnumType.STRING)
+    private ChamberKind place;
+
+    private int plannedDays;
+    private int beginsOnDay;
+    private String mishaps;
+    private long seed;
+    private UUID pieceId;
+    private UUID chamberId;
+    private UUID scaleId;
+    private Instant hungAt;
+    private Instant houseAt;
+    private Instant setAt;
+    private Instant begunAt;
+    private Instant endedAt;
+    private Integer score;
+    private boolean passed;
+
+    protected Rehearsal() {}
+
+    /**
+     * @param person whose it is
+     * @param handId their account in it
+     * @param lesson null for free play
+     * @param things ids of what hangs, where, and of the scale
+     * @param now by the machine's clock
+     */
+    Rehearsal(UUID id, SignedIn person, UUID handId, Lesson lesson, Scenario scenario, Things things, Instant now) {
+        super(id);
+        ofWorkshopId = person.workshopId();
+        ofAccountId = person.accountId();
+        this.handId = handId;
+        this.lesson = lesson;
+        cutCode = scenario.cut().code();
+        grams = scenario.greenGrams();
+        boneIn = scenario.boneIn();
+        fatCoverMm = scenario.fatCoverMm();
+        method = scenario.method();
+        coating = scenario.coating();
+        place = scenario.place();
+        plannedDays = scenario.plannedDays();
+        beginsOnDay = scenario.beginsOnDay();
+        mishaps = scenario.mishaps().stream().map(Mishap::name).sorted().collect(Collectors.joining(" "));
+        seed = scenario.seed();
+        pieceId = things.pieceId();
+        chamberId = things.chamberId();
+        scaleId = things.scaleId();
+        hungAt = now;
+        houseAt = now;
+        setAt = now;
+        begunAt = now;
+    }
+
+    /** What there is in its house. */
+    record Things(UUID pieceId, UUID chamberId, UUID scaleId) {}
+
+    Scenario scenario() {
+        Set<Mishap> all = mishaps.isEmpty()
+                ? Set.of()
+                : Arrays.stream(mishaps.split(" ")).map(Mishap::valueOf).collect(Collectors.toSet());
+        return new Scenario(
+                CutCatalogue.get(cutCode),
+                grams,
+                boneIn,
+                fatCoverMm,
+                method,
+                coating,
+                place,
+                plannedDays,
+                beginsOnDay,
+                all,
+                seed);
+    }
+
+    /** What its clock shows. */
+    Instant now(Instant machine) {
+        Duration gone = Duration.between(setAt, machine);
+        return houseAt.plus(
+                gone.isNegative() ? Duration.ZERO : gone.compareTo(LONGEST_AT_WORK) > 0 ? LONGEST_AT_WORK : gone);
+    }
+
+    /** Sets its clock. */
+    void set(Instant house, Instant machine) {
+        houseAt = house;
+        setAt = machine;
+    }
+
+    /** Days since its piece was hung. */
+    double day(Instant at) {
+        return Math.max(0, Duration.between(hungAt, at).toMillis() / 1000.0 / SECONDS_A_DAY);
+    }
+
+    Instant at(double day) {
+        return hungAt.plusMillis(Math.round(day * SECONDS_A_DAY * 1000));
+    }
+
+    /** Over, and how well it went. */
+    void end(int points, boolean isPassed, Instant at) {
+        score = points;
+        passed = isPassed;
+        endedAt = at;
+    }
+
+    boolean isOver() {
+        return endedAt != null;
+    }
+
+    boolean passed() {
+        return passed;
+    }
+
+    Optional<Lesson> lesson() {
+        return Optional.ofNullable(lesson);
+    }
+
+    UUID pieceId() {
+        return pieceId;
+    }
+
+    UUID chamberId() {
+        return chamberId;
+    }
+
+    UUID scaleId() {
+        return scaleId;
+    }
+
+    Instant hungAt() {
+        return hungAt;
+    }
+}

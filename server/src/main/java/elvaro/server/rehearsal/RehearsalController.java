@@ -1,0 +1,107 @@
+package elvaro.server.rehearsal;
+
+import elvaro.core.rehearsal.Heap;
+import elvaro.server.account.HouseDoor;
+import elvaro.server.rehearsal.RehearsalPlay.DaysPassed;
+import elvaro.server.rehearsal.RehearsalPlay.RoomSeen;
+import elvaro.server.shared.SignedIn;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+class RehearsalController {
+    private final RehearsalHouses houses;
+    private final RehearsalPlay play;
+    private final HouseDoor door;
+
+    RehearsalController(RehearsalHouses houses, RehearsalPlay play, HouseDoor door) {
+        this.houses = houses;
+        this.play = play;
+        this.door = door;
+    }
+
+    record DaysForm(
+            @NotNull
+            @Min(value = 1, message = "At least one day.")
+            @Max(value = 30, message = "At most 30 days at once.")
+            Integer days) {}
+
+    /** @param heap absent for the piece itself */
+    record ScaleForm(@Nullable Heap heap) {}
+
+    /** The lessons, what is running, and for the owner who passed what. */
+    @GetMapping("/api/rehearsals")
+    CourseView course(@AuthenticationPrincipal SignedIn person) {
+        return houses.course(
+                person.getAuthorities().stream().anyMatch(each -> "ROLE_OWNER".equals(each.getAuthority())));
+    }
+
+    @PutMapping("/api/rehearsals/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void begin(@PathVariable UUID id, @RequestBody @Valid RehearsalForm form) {
+        houses.begin(id, form);
+    }
+
+    /** From here on all that is sent is the rehearsal's, until it is left. */
+    @PostMapping("/api/rehearsals/{id}/enter")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void enter(@PathVariable UUID id, HttpServletRequest request, HttpServletResponse response) {
+        door.goIn(houses.inside(id), request, response);
+    }
+
+    @PostMapping("/api/rehearsal/leave")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void leave(@AuthenticationPrincipal SignedIn person, HttpServletRequest request, HttpServletResponse response) {
+        door.goOut(person, request, response);
+    }
+
+    /** The rehearsal one is in. */
+    @GetMapping("/api/rehearsal")
+    RehearsalView view() {
+        return play.view();
+    }
+
+    @PostMapping("/api/rehearsal/days")
+    DaysPassed pass(@RequestBody @Valid DaysForm form) {
+        return play.pass(form.days());
+    }
+
+    /** What lies on the scale; it shows for a few seconds, as a scale does that is asked again and again. */
+    @PostMapping("/api/rehearsal/scale")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void weigh(@RequestBody @Valid ScaleForm form) {
+        play.weigh(form.heap());
+    }
+
+    @PostMapping("/api/rehearsal/scale/clear")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void clear() {
+        play.clearScale();
+    }
+
+    @PutMapping("/api/rehearsal/room/{id}")
+    RoomSeen seeToTheRoom(@PathVariable UUID id) {
+        return play.seeToTheRoom(id);
+    }
+
+    @PostMapping("/api/rehearsal/end")
+    RehearsalView end() {
+        play.end();
+        return play.view();
+    }
+}

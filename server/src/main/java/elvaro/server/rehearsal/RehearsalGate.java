@@ -1,0 +1,121 @@
+package elvaro.server.rehearsal;
+
+import elvaro.server.shared.HouseTime;
+import elvaro.server.shared.Refusal;
+import elvaro.server.shared.SignedIn;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpMethod;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.stereotype.Component;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.AsyncHandlerInterceptor;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/**
+ * Around every request of somebody in a rehearsal: the clock is its clock, and what reaches beyond the work on a piece is
+ * shut: people, devices, files, messages, the machine.
+ */
+@Component
+class RehearsalGate implements AsyncHandlerInterceptor, WebMvcConfigurer {
+    private static final Set<HttpMethod> READS = Set.of(HttpMethod.GET, HttpMethod.HEAD, HttpMethod.OPTIONS);
+
+    /** What is done to meat. */
+    private static final Set<String> OPEN =
+            Set.of("bench", "hanging", "lot", "look", "rehearsal", "scale", "stock", "table", "tasting", "task");
+
+    private static final String FEATURES = "elvaro.server.";
+
+    private final JdbcClient database;
+    private final HouseTime time;
+
+    RehearsalGate(JdbcClient database, Clock clock) {
+        this.database = database;
+        time = (HouseTime) clock;
+    }
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(this);
+    }
+
+    private static Optional<SignedIn> rehearsing() {
+        Authentication now = SecurityContextHolder.getContext().getAuthentication();
+        return now != null && now.getPrincipal() instanceof SignedIn person
+                ? Optional.of(person).filter(each -> each.outside().isPresent())
+                : Optional.empty();
+    }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        HouseTime.goAhead(null);
+        Optional<SignedIn> person = rehearsing();
+        if (person.isEmpty() || !(handler instanceof HandlerMethod method)) {
+            return true;
+        }
+        boolean writes = !READS.contains(HttpMethod.valueOf(request.getMethod()));
+        if (writes && !OPEN.contains(feature(method))) {
+            throw Refusal.conflict("in-rehearsal", "That is no part of a rehearsal. Leave it first.");
+        }
+        goAhead(person.get().workshopId(), writes);
+        return true;
+    }
+
+    private static String feature(HandlerMethod method) {
+        String name = method.getBeanType().getPackageName();
+        return name.startsWith(FEATURES) ? name.substring(FEATURES.length()) : name;
+    }
+
+    /** Whoever writes is at work, and their clock goes on from there. */
+    private void goAhead(UUID house, boolean writes) {
+        Instant machine = time.ofTheMachine().truncatedTo(ChronoUnit.MICROS);
+        database.sql("select house_at, set_at from rehearsal where workshop_id = ?")
+                .param(house)
+                .query((row, number) -> {
+                    Instant houseAt = row.getObject(1, LocalDateTime.class).toInstant(ZoneOffset.UTC);
+                    Duration gone = Duration.between(
+                            row.getObject(2, LocalDateTime.class).toInstant(ZoneOffset.UTC), machine);
+                    Duration counted = gone.isNegative()
+                            ? Duration.ZERO
+                            : gone.compareTo(Rehearsal.LONGEST_AT_WORK) > 0 ? Rehearsal.LONGEST_AT_WORK : gone;
+                    return houseAt.plus(counted);
+                })
+                .optional()
+                .ifPresent(now -> {
+                    if (writes) {
+                        database.sql("update rehearsal set house_at = ?, set_at = ? where workshop_id = ?")
+                                .params(
+                                        LocalDateTime.ofInstant(now, ZoneOffset.UTC),
+                                        LocalDateTime.ofInstant(machine, ZoneOffset.UTC),
+                                        house)
+                                .update();
+                    }
+                    HouseTime.goAhead(Duration.between(machine, now));
+                });
+    }
+
+    @Override
+    public void afterCompletion(
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failure) {
+        HouseTime.goAhead(null);
+    }
+
+    @Override
+    public void afterConcurrentHandlingStarted(
+            HttpServletRequest request, HttpServletResponse response, Object handler) {
+        HouseTime.goAhead(null);
+    }
+}

@@ -1,0 +1,327 @@
+package elvaro.server.rehearsal;
+
+import elvaro.core.air.Air;
+import elvaro.core.drying.Method;
+import elvaro.core.rehearsal.Lesson;
+import elvaro.core.rehearsal.Scenario;
+import elvaro.server.account.AccountService;
+import elvaro.server.account.Preferences;
+import elvaro.server.chamber.ChamberForm;
+import elvaro.server.chamber.ChamberService;
+import elvaro.server.device.DeviceService;
+import elvaro.server.hanging.HangingService;
+import elvaro.server.hanging.SplitForm;
+import elvaro.server.hanging.SplitForm.NewPiece;
+import elvaro.server.lot.LotForm;
+import elvaro.server.lot.LotService;
+import elvaro.server.piece.PieceRole;
+import elvaro.server.rehearsal.CourseView.HandLine;
+import elvaro.server.rehearsal.CourseView.LessonLine;
+import elvaro.server.rehearsal.CourseView.RunningLine;
+import elvaro.server.rehearsal.Rehearsal.Things;
+import elvaro.server.settings.WorkshopService;
+import elvaro.server.settings.WorkshopSettings;
+import elvaro.server.shared.CurrentWorkshop;
+import elvaro.server.shared.Ids;
+import elvaro.server.shared.Refusal;
+import elvaro.server.shared.Role;
+import elvaro.server.shared.SignedIn;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** The course as it is seen from outside, and the houses that are made for rehearsals. */
+@Service
+class RehearsalHouses {
+    /** More than a person can keep in mind. */
+    private static final int MOST_RUNNING = 4;
+
+    private static final int GREEN_MINOR_PER_KG = 2200;
+
+    /** Minor units per kilogram, per kWh and per hour, of an invented shop: a rehearsal that asks for nothing. */
+    private static final int STEAK_PRICE = 6800;
+
+    private static final int TRIM_PRICE = 900;
+    private static final int FAT_PRICE = 250;
+
+    private final RehearsalRepository rehearsals;
+    private final AccountService accounts;
+    private final WorkshopService workshops;
+    private final ChamberService chambers;
+    private final LotService lots;
+    private final HangingService hanging;
+    private final DeviceService devices;
+    private final RehearsalAir air;
+    private final CurrentWorkshop current;
+    private final JdbcClient database;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    RehearsalHouses(
+            RehearsalRepository rehearsals,
+            AccountService accounts,
+            WorkshopService workshops,
+            ChamberService chambers,
+            LotService lots,
+            HangingService hanging,
+            DeviceService devices,
+            RehearsalAir air,
+            CurrentWorkshop current,
+            JdbcClient database,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.rehearsals = rehearsals;
+        this.accounts = accounts;
+        this.workshops = workshops;
+        this.chambers = chambers;
+        this.lots = lots;
+        this.hanging = hanging;
+        this.devices = devices;
+        this.air = air;
+        this.current = current;
+        this.database = database;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /**
+     * Makes a house with one piece hung in it; sent again, it is there once.
+     *
+     * @throws Refusal if a value cannot be, or too many are running already
+     */
+    void begin(UUID id, RehearsalForm form) {
+        SignedIn person = mustBeOutside();
+        if (house(id, person).isPresent()) {
+            return;
+        }
+        if (database.sql("select count(*) from rehearsal where id = ?")
+                        .param(id)
+                        .query(Integer.class)
+                        .single()
+                > 0) {
+            throw Refusal.notFound("rehearsal"); // somebody else's
+        }
+        if (running(person).size() >= MOST_RUNNING) {
+            throw Refusal.conflict(
+                    "enough-running", "%d rehearsals are running. End one before the next.".formatted(MOST_RUNNING));
+        }
+        Scenario scenario = form.scenario(id.getLeastSignificantBits());
+        String name = accounts.me().name();
+        Preferences preferences = accounts.preferences();
+        WorkshopSettings settings = settings(workshops.settings(), title(form.lesson()));
+        SignedIn inside = person.rehearsing(Ids.after(id, "hand"), Ids.after(id, "house"));
+        current.actingAs(inside, () -> {
+            transaction.executeWithoutResult(status -> {
+                workshops.create(inside.workshopId(), settings);
+                accounts.add(inside.accountId(), inside.accountId().toString(), name, Role.BENCH_HAND);
+                accounts.prefer(preferences);
+                furnish(id, person, inside, form, scenario);
+            });
+            return inside;
+        });
+    }
+
+    private void furnish(UUID id, SignedIn person, SignedIn inside, RehearsalForm form, Scenario scenario) {
+        Things things = new Things(Ids.after(id, "piece"), Ids.after(id, "chamber"), Ids.after(id, "scale"));
+        chambers.put(chamber(things.chamberId(), scenario));
+        UUID lot = Ids.after(id, "lot");
+        lots.receive(new LotForm(
+                lot,
+                0,
+                scenario.cut().code(),
+                "",
+                scenario.boneIn(),
+                scenario.fatCoverMm(),
+                scenario.greenGrams(),
+                GREEN_MINOR_PER_KG,
+                "",
+                null,
+                workshops.today(),
+                2.0,
+                "",
+                "",
+                Map.of()));
+        hanging.split(lot, new SplitForm(List.of(piece(things, scenario)), form.settled()));
+        devices.add(things.scaleId(), "Scale of the rehearsal", null);
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+        Rehearsal rehearsal = new Rehearsal(id, person, inside.accountId(), form.lesson(), scenario, things, now);
+        rehearsal.set(rehearsal.at(scenario.beginsOnDay()), now);
+        rehearsals.save(rehearsal);
+        air.record(rehearsal, 0, scenario.beginsOnDay());
+    }
+
+    private static ChamberForm chamber(UUID id, Scenario scenario) {
+        Air usual = scenario.place().usualAir();
+        String name = switch (scenario.place()) {
+            case REFRIGERATOR -> "Refrigerator";
+            case CABINET -> "Cabinet";
+            case WALK_IN -> "Cold room";
+            case SHED -> "Shed";
+            case ICE_CHEST -> "Ice chest";
+        };
+        return new ChamberForm(
+                id,
+                0,
+                name,
+                scenario.place(),
+                1,
+                6,
+                60_000,
+                usual.celsius(),
+                (int) Math.round(usual.relativeHumidity() * 100),
+                usual.metresPerSecond(),
+                null,
+                0,
+                10,
+                100,
+                null,
+                null);
+    }
+
+    private NewPiece piece(Things things, Scenario scenario) {
+        return new NewPiece(
+                things.pieceId(),
+                PieceRole.PLAIN,
+                scenario.greenGrams(),
+                false,
+                scenario.method(),
+                things.chamberId(),
+                workshops.today(),
+                scenario.plannedDays(),
+                0,
+                scenario.coating(),
+                scenario.method() == Method.MEMBRANE ? 95 : null,
+                null,
+                null,
+                null,
+                null,
+                scenario.method().usualConsumablesMinor());
+    }
+
+    /** Of the house one comes from, at the prices of the rehearsal. */
+    private static WorkshopSettings settings(WorkshopSettings own, String title) {
+        return new WorkshopSettings(
+                0,
+                "Rehearsal: " + title,
+                own.currency(),
+                own.zone(),
+                own.divisionGrams(),
+                own.tariffMinorPerKwh(),
+                0,
+                0,
+                0,
+                0,
+                STEAK_PRICE,
+                TRIM_PRICE,
+                FAT_PRICE,
+                0,
+                own.targetMarginPercent(),
+                List.of(),
+                "");
+    }
+
+    /** As whom the person works in it. @throws Refusal if it is not theirs */
+    SignedIn inside(UUID id) {
+        SignedIn person = mustBeOutside();
+        return house(id, person).orElseThrow(() -> Refusal.notFound("rehearsal"));
+    }
+
+    private Optional<SignedIn> house(UUID id, SignedIn person) {
+        return database.sql("select workshop_id, hand_id from rehearsal where id = ? and of_workshop_id = ?"
+                        + " and of_account_id = ?")
+                .params(id, person.workshopId(), person.accountId())
+                .query((row, number) -> person.rehearsing(
+                        UUID.fromString(row.getString("hand_id")), UUID.fromString(row.getString("workshop_id"))))
+                .optional();
+    }
+
+    private SignedIn mustBeOutside() {
+        SignedIn person = current.person();
+        if (person.outside().isPresent()) {
+            throw Refusal.conflict("in-rehearsal", "You are in a rehearsal. Leave it first.");
+        }
+        return person;
+    }
+
+    static String title(@Nullable Lesson lesson) {
+        return lesson == null ? "a plan of your own" : lesson.title();
+    }
+
+    private record Ended(Lesson lesson, boolean passed, int best) {}
+
+    /** @param forAll whether what others passed is told as well */
+    CourseView course(boolean forAll) {
+        SignedIn person = mustBeOutside();
+        Map<Lesson, Ended> ended = database
+                .sql("select lesson, max(passed) as passed, max(score) as best from rehearsal where of_workshop_id = ?"
+                        + " and of_account_id = ? and lesson is not null and ended_at is not null group by lesson")
+                .params(person.workshopId(), person.accountId())
+                .query((row, number) -> new Ended(
+                        Lesson.valueOf(row.getString("lesson")), row.getBoolean("passed"), row.getInt("best")))
+                .list()
+                .stream()
+                .collect(Collectors.toMap(Ended::lesson, Function.identity()));
+        List<LessonLine> lessons = Arrays.stream(Lesson.values())
+                .map(lesson -> {
+                    Ended each = ended.get(lesson);
+                    return new LessonLine(
+                            lesson,
+                            lesson.title(),
+                            lesson.task(),
+                            each != null && each.passed(),
+                            each == null ? null : each.best());
+                })
+                .toList();
+        return new CourseView(lessons, running(person), forAll ? hands(person) : List.of());
+    }
+
+    private List<RunningLine> running(SignedIn person) {
+        return database.sql("select id, lesson, begun_at from rehearsal where of_workshop_id = ? and of_account_id = ?"
+                        + " and ended_at is null order by begun_at desc")
+                .params(person.workshopId(), person.accountId())
+                .query((row, number) -> new RunningLine(
+                        UUID.fromString(row.getString("id")),
+                        title(row.getString("lesson") == null ? null : Lesson.valueOf(row.getString("lesson"))),
+                        row.getObject("begun_at", LocalDateTime.class).toInstant(ZoneOffset.UTC)))
+                .list();
+    }
+
+    private List<HandLine> hands(SignedIn person) {
+        Map<String, List<Lesson>> passed = new LinkedHashMap<>();
+        accounts.people().stream()
+                .filter(each -> each.active())
+                .forEach(each -> passed.put(each.id().toString(), new ArrayList<>()));
+        Map<String, String> names = new HashMap<>();
+        accounts.people().forEach(each -> names.put(each.id().toString(), each.name()));
+        database.sql("select distinct of_account_id, lesson from rehearsal where of_workshop_id = ? and passed"
+                        + " and lesson is not null")
+                .param(person.workshopId())
+                .query((row, number) -> Map.entry(row.getString(1), Lesson.valueOf(row.getString(2))))
+                .list()
+                .forEach(each ->
+                        passed.getOrDefault(each.getKey(), new ArrayList<>()).add(each.getValue()));
+        return passed.entrySet().stream()
+                .map(each -> new HandLine(
+                        names.get(each.getKey()),
+                        each.getValue().size(),
+                        Lesson.values().length,
+                        each.getValue().stream().sorted().toList()))
+                .toList();
+    }
+}

@@ -1,0 +1,334 @@
+package elvaro.server.rehearsal;
+
+import static elvaro.server.support.Bodies.entry;
+import static elvaro.server.support.Bodies.lookBody;
+import static elvaro.server.support.Bodies.pile;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import elvaro.core.rehearsal.Lesson;
+import elvaro.server.support.Client;
+import elvaro.server.support.Client.Answer;
+import elvaro.server.support.RunningApp;
+import elvaro.server.support.RunningApp.Someone;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.JsonNode;
+
+@ExtendWith(RunningApp.class)
+class RehearsalIT {
+    private static Map<String, Object> asks(Lesson lesson) {
+        return Map.of("lesson", lesson.name(), "answers", Map.of());
+    }
+
+    private static String begin(Client client, Lesson lesson) {
+        String id = UUID.randomUUID().toString();
+        client.must(client.put("/api/rehearsals/" + id, asks(lesson)));
+        client.must(client.post("/api/rehearsals/%s/enter".formatted(id), Map.of()));
+        return id;
+    }
+
+    private static JsonNode here(Client client) {
+        return client.must(client.get("/api/rehearsal")).body();
+    }
+
+    private static void pass(Client client, int days) {
+        client.must(client.post("/api/rehearsal/days", Map.of("days", days)));
+    }
+
+    private static LocalDate today(Client client) {
+        return LocalDate.parse(client.get("/api/session").body().at("/me/today").asString());
+    }
+
+    @Test
+    void is_a_house_apart_that_begins_once_and_is_left_as_it_was_entered(Someone owner) {
+        Client client = owner.client();
+        String real = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
+        String name = client.get("/api/session").body().at("/me/workshopName").asString();
+        String id = begin(client, Lesson.DRY_ROOM);
+        assertThat(client.get("/api/session").body().at("/me/workshopName").asString())
+                .isEqualTo("Rehearsal: The room that ran dry");
+        assertThat(client.get("/api/pieces/" + real).status()).isEqualTo(404);
+        String piece = here(client).path("pieceId").asString();
+        assertThat(client.get("/api/pieces/" + piece).status()).isEqualTo(200);
+        assertThat(client.get("/api/rehearsals").type()).isEqualTo("in-rehearsal");
+        client.must(client.post("/api/rehearsal/leave", Map.of()));
+        assertThat(client.get("/api/session").body().at("/me/workshopName").asString())
+                .isEqualTo(name);
+        assertThat(client.get("/api/pieces/" + piece).status()).isEqualTo(404);
+        assertThat(client.get("/api/pieces/" + real).status()).isEqualTo(200);
+        assertThat(client.get("/api/people").status()).as("an owner again").isEqualTo(200);
+        // Sent again it is there once, and goes on where it stood.
+        client.must(client.put("/api/rehearsals/" + id, asks(Lesson.DRY_ROOM)));
+        assertThat(client.get("/api/rehearsals").body().path("running").size()).isOne();
+        client.must(client.post("/api/rehearsals/%s/enter".formatted(id), Map.of()));
+        assertThat(here(client).path("pieceId").asString()).isEqualTo(piece);
+    }
+
+    @Test
+    void nothing_beyond_the_work_on_a_piece_is_open_in_it(Someone owner) {
+        Client client = owner.client();
+        begin(client, Lesson.ONE_STEAK);
+        assertThat(client.post("/api/me/recovery-codes", Map.of("password", RunningApp.PASSWORD))
+                        .type())
+                .isEqualTo("in-rehearsal");
+        assertThat(client.put("/api/devices/" + UUID.randomUUID(), Map.of("name", "Probe"))
+                        .status())
+                .isIn(403, 409);
+        assertThat(client.get("/api/people").status()).isEqualTo(403);
+        assertThat(client.get("/api/backups").status()).isIn(403, 404);
+    }
+
+    @Test
+    void nobody_gets_into_the_rehearsal_of_another(Someone owner) {
+        Client client = owner.client();
+        String id = UUID.randomUUID().toString();
+        client.must(client.put("/api/rehearsals/" + id, asks(Lesson.THE_BAG)));
+        Client hand = owner.benchHand();
+        assertThat(hand.post("/api/rehearsals/%s/enter".formatted(id), Map.of()).status())
+                .isEqualTo(404);
+        Client stranger = RunningApp.newWorkshop().client();
+        assertThat(stranger.post("/api/rehearsals/%s/enter".formatted(id), Map.of())
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void a_clock_that_goes_only_when_days_are_let_by_and_a_probe_that_measures_meanwhile(Someone owner) {
+        Client client = owner.client();
+        LocalDate real = today(client);
+        begin(client, Lesson.DRY_ROOM);
+        pass(client, 7);
+        pass(client, 3);
+        assertThat(today(client)).isEqualTo(real.plusDays(10));
+        JsonNode view = here(client);
+        assertThat(view.path("day").asInt()).isEqualTo(10);
+        String chamber = client.get("/api/room")
+                .body()
+                .at("/chambers/0/id")
+                .asString(client.get("/api/chambers").body().at("/0/id").asString());
+        String from = real.atStartOfDay() + ":00Z";
+        String to = real.plusDays(12).atStartOfDay() + ":00Z";
+        JsonNode air = client.must(client.get("/api/chambers/%s/air?from=%s&to=%s".formatted(chamber, from, to)))
+                .body();
+        assertThat(air.toString()).contains("celsius");
+        assertThat(client.put(
+                                "/api/pieces/%s/log/%s"
+                                        .formatted(view.path("pieceId").asString(), UUID.randomUUID()),
+                                entry("WEIGHED", 5500))
+                        .status())
+                .isEqualTo(200);
+        client.must(client.post("/api/rehearsal/leave", Map.of()));
+        assertThat(today(client)).isEqualTo(real);
+    }
+
+    @Test
+    void a_machine_that_dies_calls_and_stops_the_days(Someone owner) {
+        Client client = owner.client();
+        begin(client, Lesson.DEAD_MACHINE);
+        int called = 0;
+        for (int step = 0; step < 6 && called == 0; step++) {
+            Answer passed = client.must(client.post("/api/rehearsal/days", Map.of("days", 5)));
+            if (!passed.body().path("called").asString("").isEmpty()) {
+                called = here(client).path("day").asInt();
+            }
+        }
+        assertThat(called).isBetween(2, 16);
+        JsonNode seen = client.must(client.put("/api/rehearsal/room/" + UUID.randomUUID(), Map.of()))
+                .body();
+        assertThat(seen.toString()).contains("the compressor died in the night");
+        assertThat(client.must(client.post("/api/rehearsal/days", Map.of("days", 5)))
+                        .body()
+                        .path("called")
+                        .asString(""))
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Lesson.class)
+    void every_lesson_begins_and_shows_its_piece(Lesson lesson) {
+        Client client = RunningApp.newWorkshop().client();
+        begin(client, lesson);
+        JsonNode view = here(client);
+        assertThat(view.path("title").asString()).isEqualTo(lesson.title());
+        assertThat(view.path("day").asInt()).isEqualTo(lesson.scenario(1).beginsOnDay());
+        assertThat(client.get("/api/room").body().toString())
+                .contains(view.path("tag").asString());
+    }
+
+    /** Weighs each heap and lays it where it belongs, or all of it among the steaks. */
+    private static JsonNode finish(Client client, boolean carefully) {
+        String piece = here(client).path("pieceId").asString();
+        int grams = (int) truly(client, null);
+        client.must(client.write(piece, entry("PULLED", grams)));
+        JsonNode down = here(client);
+        assertThat(down.path("isDown").asBoolean()).isTrue();
+        assertThat(down.path("heaps").size()).isPositive();
+        for (JsonNode each : down.path("heaps")) {
+            String heap = each.path("heap").asString();
+            String stream = switch (heap) {
+                case "STEAKS" -> "STEAK";
+                case "CLEAN_CRUST" -> carefully ? "USABLE_TRIM" : "STEAK";
+                case "FAT" -> "FAT";
+                case "BONE" -> "BONE";
+                default -> carefully ? "DISCARD" : "USABLE_TRIM";
+            };
+            client.must(client.write(piece, pile(stream, (int) truly(client, heap))));
+        }
+        Answer closed =
+                client.put("/api/bench/%s/close/%s".formatted(piece, UUID.randomUUID()), Map.of("answers", Map.of()));
+        if (closed.status() != 200) {
+            Map<String, String> answers = new HashMap<>();
+            closed.questions().forEach(question -> answers.put(question, "as it lay there"));
+            client.must(client.put(
+                    "/api/bench/%s/close/%s".formatted(piece, UUID.randomUUID()), Map.of("answers", answers)));
+        }
+        return client.must(client.post("/api/rehearsal/end", Map.of())).body().path("review");
+    }
+
+    /** What the scale shows of it. */
+    private static double truly(Client client, String heap) {
+        String scale = client.get("/api/devices").body().at("/0/id").asString();
+        Map<String, String> laid = heap == null ? Map.of() : Map.of("heap", heap);
+        try (var figures = client.events("/api/scales/%s/figures".formatted(scale))) {
+            var lines = figures.iterator();
+            client.must(client.post("/api/rehearsal/scale", laid));
+            while (lines.hasNext()) {
+                String line = lines.next();
+                if (line.startsWith("data:")) {
+                    return Double.parseDouble(line.replaceAll(".*\"grams\":(-?[0-9]+).*", "$1"));
+                }
+            }
+        }
+        throw new IllegalStateException("The scale showed nothing");
+    }
+
+    @Test
+    void a_bag_that_let_go_is_passed_by_who_looks_and_seals_it(Someone owner) {
+        Client client = owner.client();
+        begin(client, Lesson.THE_BAG);
+        String piece = here(client).path("pieceId").asString();
+        for (int day = 0; day < 35; day += 3) {
+            pass(client, 3);
+            double lifted = here(client).at("/appearance/lifted").asDouble();
+            Map<String, Object> seen = new HashMap<>(lookBody());
+            seen.put("liftedPercent", (int) Math.round(100 * lifted));
+            client.must(client.put("/api/pieces/%s/looks/%s".formatted(piece, UUID.randomUUID()), seen));
+            if (lifted >= 0.25) {
+                assertThat(here(client).at("/lastLook/right").asString()).isIn("ACT", "STOP");
+                client.must(client.write(piece, entry("RESEALED", 0)));
+            }
+        }
+        JsonNode review = finish(client, true);
+        assertThat(review.path("passed").asBoolean()).as(review.toString()).isTrue();
+        assertThat(review.at("/befell/0/told").asString()).isEqualTo("the membrane lifted off the meat");
+        assertThat(review.path("curve").size()).isGreaterThan(60);
+        assertThat(client.post("/api/rehearsal/days", Map.of("days", 1)).type()).isEqualTo("over");
+        client.must(client.post("/api/rehearsal/leave", Map.of()));
+        JsonNode course = client.must(client.get("/api/rehearsals")).body();
+        assertThat(course.path("running").size()).isZero();
+        assertThat(course.at("/lessons/1/passed").asBoolean()).isTrue();
+        assertThat(course.at("/hands/0/passed").asInt()).isOne();
+        assertThat(owner.benchHand().get("/api/rehearsals").body().path("hands").size())
+                .isZero();
+    }
+
+    /** Every lesson played over the API by somebody who looks at nothing and eats everything. */
+    @ParameterizedTest
+    @EnumSource(
+            value = Lesson.class,
+            names = {"FAT_SEAL", "FORGOTTEN", "GARLIC"})
+    void who_keeps_what_is_not_to_be_eaten_does_not_pass(Lesson lesson) {
+        Client client = RunningApp.newWorkshop().client();
+        begin(client, lesson);
+        for (int day = 0; day < lesson.scenario(1).plannedDays() && lesson != Lesson.FORGOTTEN; day += 7) {
+            pass(client, 7);
+        }
+        JsonNode review = finish(client, false);
+        assertThat(review.path("score").asInt()).isLessThan(60);
+        assertThat(review.path("passed").asBoolean()).isFalse();
+        assertThat(review.path("dangerGrams").asInt()
+                        + review.path("toughGrams").asInt())
+                .isPositive();
+    }
+
+    @Test
+    void what_is_given_up_is_not_passed_and_more_than_a_few_do_not_run_at_once(Someone owner) {
+        Client client = owner.client();
+        for (Lesson lesson : List.of(Lesson.ONE_STEAK, Lesson.THE_BAG, Lesson.DRY_ROOM, Lesson.OPEN_CUT)) {
+            client.must(client.put("/api/rehearsals/" + UUID.randomUUID(), asks(lesson)));
+        }
+        assertThat(client.put("/api/rehearsals/" + UUID.randomUUID(), asks(Lesson.GARLIC))
+                        .type())
+                .isEqualTo("enough-running");
+        String running =
+                client.get("/api/rehearsals").body().at("/running/0/id").asString();
+        client.must(client.post("/api/rehearsals/%s/enter".formatted(running), Map.of()));
+        JsonNode over = client.must(client.post("/api/rehearsal/end", Map.of())).body();
+        assertThat(over.at("/review/passed").asBoolean()).isFalse();
+    }
+
+    @Test
+    void a_plan_of_ones_own_can_be_rehearsed_and_what_cannot_be_is_said(Someone owner) {
+        Client client = owner.client();
+        Map<String, Object> plan = new HashMap<>(Map.of(
+                "cutCode", "ribeye",
+                "grams", 5000,
+                "boneIn", false,
+                "method", "MEMBRANE",
+                "coating", "NONE",
+                "place", "REFRIGERATOR",
+                "days", 35));
+        String id = UUID.randomUUID().toString();
+        client.must(client.put("/api/rehearsals/" + id, Map.of("plan", plan, "answers", Map.of())));
+        plan.put("cutCode", "unicorn");
+        assertThat(client.put("/api/rehearsals/" + UUID.randomUUID(), Map.of("plan", plan, "answers", Map.of()))
+                        .status())
+                .isEqualTo(422);
+        assertThat(client.put("/api/rehearsals/" + UUID.randomUUID(), Map.of("answers", Map.of()))
+                        .status())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void whoever_may_no_longer_sign_in_is_out_of_the_rehearsal_too(Someone owner) {
+        Client hand = owner.benchHand();
+        begin(hand, Lesson.ONE_STEAK);
+        JsonNode people = owner.client().get("/api/people").body();
+        JsonNode idris = people.valueStream()
+                .filter(each -> each.path("role").asString().equals("BENCH_HAND"))
+                .findFirst()
+                .orElseThrow();
+        owner.client()
+                .must(owner.client()
+                        .put(
+                                "/api/people/" + idris.path("id").asString(),
+                                Map.of(
+                                        "version",
+                                        idris.path("version").asInt(),
+                                        "name",
+                                        "Idris Vale",
+                                        "role",
+                                        "BENCH_HAND",
+                                        "active",
+                                        false)));
+        assertThat(hand.get("/api/rehearsal").status()).isEqualTo(401);
+    }
+
+    @Test
+    void no_reminder_comes_of_a_rehearsal(Someone owner, JdbcClient database) {
+        begin(owner.client(), Lesson.DEAD_MACHINE);
+        assertThat(database.sql("select count(*) from account a join rehearsal r on r.workshop_id = a.workshop_id"
+                                + " where a.role = 'OWNER'")
+                        .query(Integer.class)
+                        .single())
+                .isZero();
+    }
+}
