@@ -15,3 +15,12 @@ export const useInspectionRules = () =>
     queryFn: () => answer(api.GET('/api/inspection-rules')),
     staleTime: Infinity,
   });
+
+/** What each choice of a look is like, drawn and told. */
+export const useLookKey = (wanted: boolean) =>
+  useQuery({
+    queryKey: ['look-key'],
+    queryFn: () => answer(api.GET('/api/look-key')),
+    staleTime: Infinity,
+    enabled: wanted,
+  });

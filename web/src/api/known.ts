@@ -20,6 +20,7 @@ const kept = new Set([
   'cuts',
   'cautions',
   'inspection-rules',
+  'look-key',
   'given',
   'treatments',
   'preparation',

@@ -73,7 +73,11 @@ export default function GuidePage() {
     <Page title="Guide">
       <Typography sx={{ maxWidth: 720, mb: 4, fontSize: '1.1rem' }}>
         Local law and a licensed practitioner decide what may be eaten and sold. A shop needs its own written
-        food-safety plan. Elvaro measures, works out and asks; it clears nothing for eating.
+        food-safety plan. Elvaro measures, works out and asks; it clears nothing for eating.{' '}
+        <Link component={RouterLink} to="/rehearsal" sx={{ color: 'secondary.main' }}>
+          Rehearse it without meat
+        </Link>
+        : twelve lessons, each a piece to age in ten minutes.
       </Typography>
       <TextField
         label="Find in the guide"

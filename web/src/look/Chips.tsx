@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useId } from 'react';
+import { KeyCards } from './KeyCards';
 
 interface Props<T extends string> {
   label: string;
@@ -11,11 +12,13 @@ interface Props<T extends string> {
   several?: boolean;
   /** Said for none of them, where several can be true. */
   none?: string;
+  /** Which question of the key it is, where its answers are drawn. */
+  drawn?: string;
   onChange: (chosen: T[]) => void;
 }
 
 /** A question with its answers side by side, each large enough for a gloved finger. */
-export function Chips<T extends string>({ label, words, chosen, several, none, onChange }: Props<T>) {
+export function Chips<T extends string>({ label, words, chosen, several, none, drawn, onChange }: Props<T>) {
   const id = useId();
   const all = Object.keys(words) as T[];
   const pick = (each: T) =>
@@ -39,6 +42,7 @@ export function Chips<T extends string>({ label, words, chosen, several, none, o
           />
         ))}
       </Box>
+      {drawn && <KeyCards question={drawn} words={words} chosen={chosen} onPick={pick} />}
     </Box>
   );
 }

@@ -111,18 +111,21 @@ export function LookPanel({ piece, last, onKept }: Props) {
       <Chips
         label="Colour"
         words={colours}
+        drawn="Colour"
         chosen={colour ? [colour] : []}
         onChange={(chosen) => change({ colour: first(chosen) })}
       />
       <Chips
         label="Surface, under a gloved finger"
         words={surfaces}
+        drawn="SurfaceFeel"
         chosen={surface ? [surface] : []}
         onChange={(chosen) => change({ surface: first(chosen) })}
       />
       <Chips
         label="Mould"
         words={moulds}
+        drawn="Mould"
         several
         none="none"
         chosen={seen.moulds}
@@ -137,6 +140,7 @@ export function LookPanel({ piece, last, onKept }: Props) {
         <Chips
           label="How much mould"
           words={extents}
+          drawn="Extent"
           chosen={[seen.extent]}
           onChange={(chosen) => change({ extent: first(chosen) ?? 'SPOTS' })}
         />
@@ -144,6 +148,7 @@ export function LookPanel({ piece, last, onKept }: Props) {
       <Chips
         label="Smell, close to it"
         words={smells}
+        drawn="Smell"
         chosen={smell ? [smell] : []}
         onChange={(chosen) => change({ smell: first(chosen) })}
       />
@@ -152,12 +157,14 @@ export function LookPanel({ piece, last, onKept }: Props) {
           <Chips
             label="Membrane"
             words={lifted}
+            drawn="Lifted"
             chosen={[String(seen.liftedPercent)]}
             onChange={(chosen) => change({ liftedPercent: Number(first(chosen) ?? 0) })}
           />
           <Chips
             label="Its seal"
             words={{ CLOSED: 'closed', OPEN: 'open' }}
+            drawn="Seal"
             chosen={[seen.sealOpen ? 'OPEN' : 'CLOSED']}
             onChange={(chosen) => change({ sealOpen: first(chosen) === 'OPEN' })}
           />
@@ -166,6 +173,7 @@ export function LookPanel({ piece, last, onKept }: Props) {
       <Chips
         label="Anything else"
         words={spots}
+        drawn="Spot"
         several
         none="nothing"
         chosen={seen.spots}

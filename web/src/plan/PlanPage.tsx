@@ -108,6 +108,9 @@ function Planner({ cuts, methods, chambers, first }: Props) {
           <MuiLink component={Link} to="/worth" sx={{ color: 'secondary.main' }}>
             Is it worth it?
           </MuiLink>
+          <MuiLink component={Link} to="/rehearsal" sx={{ color: 'secondary.main' }}>
+            Rehearse it
+          </MuiLink>
         </>
       }
     >

@@ -187,7 +187,11 @@ function Asked({ methods, treatments }: AskedProps) {
     >
       <Typography sx={{ fontSize: '1.15rem' }}>
         Nothing hangs yet. Say where, what and how heavy; Elvaro says what it will weigh, when to look, and
-        when to cut it.
+        when to cut it. Never done it before?{' '}
+        <MuiLink component={Link} to="/rehearsal" sx={{ color: 'secondary.main' }}>
+          Rehearse it first
+        </MuiLink>
+        , without any meat.
       </Typography>
       <RadioButtons<Kind>
         label="Where it hangs"

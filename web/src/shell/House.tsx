@@ -64,6 +64,10 @@ const RecallPage = lazy(() => import('../stock/RecallPage'));
 const Join = lazy(() => import('../account/Join'));
 const RemindersPage = lazy(() => import('../reminders/RemindersPage'));
 const AlarmPage = lazy(() => import('../alarm/AlarmPage'));
+const RehearsalPage = lazy(() => import('../rehearsal/RehearsalPage'));
+const RehearsalStrip = lazy(() =>
+  import('../rehearsal/Strip').then((strip) => ({ default: strip.RehearsalStrip })),
+);
 const GuidePage = lazy(() => import('../guide/GuidePage'));
 
 const schemes = { LIGHT: 'light', DARK: 'dark', SYSTEM: 'system' } as const;
@@ -122,6 +126,11 @@ function Inside() {
       <Hatchings />
       {ended && <SignInAgain me={me} />}
       <Rail me={me} />
+      {me.rehearsing && (
+        <Suspense>
+          <RehearsalStrip />
+        </Suspense>
+      )}
       <Shortcuts />
       <Scans />
       <OutOfReach />
@@ -169,6 +178,7 @@ function Inside() {
             <Route path="/reminders" element={<RemindersPage />} />
             <Route path="/alarms/:id" element={<AlarmPage />} />
             <Route path="/guide" element={<GuidePage />} />
+            <Route path="/rehearsal" element={<RehearsalPage />} />
             <Route
               path="*"
               element={

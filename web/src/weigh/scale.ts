@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { useDevices } from '../api/chambers';
 import type { Schema } from '../api/client';
 
@@ -25,6 +25,24 @@ export function useScales() {
   return { scales, scale, choose };
 }
 
+let watchers = 0;
+const told = new Set<() => void>();
+
+function watch(more: 1 | -1): void {
+  watchers += more;
+  told.forEach((tell) => tell());
+}
+
+/** Whether anything on the screen waits for a figure of a scale. */
+export const useScaleIsWatched = (): boolean =>
+  useSyncExternalStore(
+    (tell) => {
+      told.add(tell);
+      return () => told.delete(tell);
+    },
+    () => watchers > 0,
+  );
+
 /** What a scale shows now; null while it is silent. */
 export function useScale(id: string | undefined): Shown | null {
   const [shown, setShown] = useState<Shown | null>(null);
@@ -50,7 +68,9 @@ export function useScale(id: string | undefined): Shown | null {
       };
     };
     join();
+    watch(1);
     return () => {
+      watch(-1);
       figures.close();
       window.clearTimeout(silence);
       window.clearTimeout(again);

@@ -56,6 +56,7 @@ final class Views {
                         "/packs/" + first(stock.path("packs")),
                         "/makings/" + first(client.get("/api/makings").body()),
                         "/guide",
+                        "/rehearsal",
                         "/no-such-page")
                 .toList();
     }

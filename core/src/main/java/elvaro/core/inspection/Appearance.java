@@ -24,6 +24,7 @@ import java.util.Map;
  * @param fold whether a cut or fold lies open
  * @param gas whether the membrane is blown up
  * @param bloodshot whether it is bloodshot, or a gland sits in it
+ * @param cover what hides most of it
  */
 public record Appearance(
         double dark,
@@ -42,10 +43,18 @@ public record Appearance(
         double syrup,
         boolean fold,
         boolean gas,
-        boolean bloodshot) {
+        boolean bloodshot,
+        Cover cover) {
+    /** What may lie all about a piece. */
+    public enum Cover {
+        NONE,
+        FAT,
+        CLOTH
+    }
+
     /** Red, damp, with nothing on it. */
     public static final Appearance FRESH =
-            new Appearance(0, 0, 0, 0, 0.5, 0, 0, Map.of(), 0, false, 0, false, 0, 0, false, false, false);
+            new Appearance(0, 0, 0, 0, 0.5, 0, 0, Map.of(), 0, false, 0, false, 0, 0, false, false, false, Cover.NONE);
 
     public Appearance {
         moulds = Map.copyOf(moulds);
@@ -61,14 +70,14 @@ public record Appearance(
     Appearance coloured(double darker, double browner, double greyer, double greener) {
         return new Appearance(
                 darker, browner, greyer, greener, gloss, leather, slime, moulds, pockets, film, lifted, sealOpen,
-                imprint, syrup, fold, gas, bloodshot);
+                imprint, syrup, fold, gas, bloodshot, cover);
     }
 
     /** As it feels otherwise. */
     Appearance feeling(double shines, double crust, double slimy) {
         return new Appearance(
                 dark, brown, grey, green, shines, crust, slimy, moulds, pockets, film, lifted, sealOpen, imprint, syrup,
-                fold, gas, bloodshot);
+                fold, gas, bloodshot, cover);
     }
 
     /** Under so much of one more mould. */
@@ -78,20 +87,20 @@ public record Appearance(
         more.put(mould, share);
         return new Appearance(
                 dark, brown, grey, green, gloss, leather, slime, more, pockets, film, lifted, sealOpen, imprint, syrup,
-                fold, gas, bloodshot);
+                fold, gas, bloodshot, cover);
     }
 
     /** In a membrane. */
     Appearance wrapped(double loose, boolean open, boolean blown) {
         return new Appearance(
                 dark, brown, grey, green, gloss, leather, slime, moulds, pockets, true, loose, open, 0.5, syrup, fold,
-                blown, bloodshot);
+                blown, bloodshot, cover);
     }
 
     /** With something else found on it. */
     Appearance with(double soft, boolean cut, boolean gland) {
         return new Appearance(
                 dark, brown, grey, green, gloss, leather, slime, moulds, soft, film, lifted, sealOpen, imprint, syrup,
-                cut, gas, gland);
+                cut, gas, gland, cover);
     }
 }

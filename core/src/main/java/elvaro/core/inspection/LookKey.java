@@ -81,7 +81,7 @@ public final class LookKey {
                 new Entry(
                         colour,
                         "A sheen that changes as you tilt it, most of all on the damp side.",
-                        Appearance.FRESH.coloured(0.4, 0.2, 0.3, 0.8).feeling(0.6, 0, 0.3));
+                        Appearance.FRESH.coloured(0.4, 0.2, 0.3, 0.8).feeling(0.6, 0, 0));
         };
     }
 

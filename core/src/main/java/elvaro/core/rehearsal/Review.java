@@ -35,11 +35,11 @@ public final class Review {
     private final List<Deed> deeds;
     private final Finish finish;
     private final List<Finding> findings = new ArrayList<>();
-    private final List<Point> curve = new ArrayList<>();
+    private final List<WeightOnDay> curve = new ArrayList<>();
     private final Map<Heap, Integer> heaps;
 
     /** What it weighed on a day. */
-    public record Point(double day, double grams) {}
+    public record WeightOnDay(double day, double grams) {}
 
     /**
      * Something that could be noticed.
@@ -53,7 +53,13 @@ public final class Review {
      * @param instead the weight had it been done at once
      */
     public record Finding(
-            Sign sign, double since, double until, double late, int costGrams, int costMinor, List<Point> instead) {}
+            Sign sign,
+            double since,
+            double until,
+            double late,
+            int costGrams,
+            int costMinor,
+            List<WeightOnDay> instead) {}
 
     /**
      * @param scenario what was rehearsed
@@ -69,7 +75,7 @@ public final class Review {
         RehearsalWorld world = new RehearsalWorld(scenario, deeds);
         for (double day = 0.5; day < finish.day(); day += 0.5) {
             PieceTruth truth = world.at(day);
-            curve.add(new Point(day, truth.grams()));
+            curve.add(new WeightOnDay(day, truth.grams()));
             Set<Sign> signs = day < scenario.beginsOnDay() ? Set.of() : Sign.of(scenario, truth);
             for (Sign sign : EnumSet.allOf(Sign.class)) {
                 if (signs.contains(sign)) {
@@ -79,7 +85,7 @@ public final class Review {
                 }
             }
         }
-        curve.add(new Point(finish.day(), world.at(finish.day()).grams()));
+        curve.add(new WeightOnDay(finish.day(), world.at(finish.day()).grams()));
         open.forEach((sign, since) -> first.merge(sign, new double[] {since, finish.day()}, Review::longer));
         heaps = world.cutUp(finish.order(), finish.closeness());
         first.forEach((sign, stretch) -> findings.add(finding(sign, stretch[0], stretch[1])));
@@ -100,10 +106,10 @@ public final class Review {
         List<Deed> better = new ArrayList<>(deeds);
         better.add(new Deed(since, sign.remedy()));
         RehearsalWorld world = new RehearsalWorld(scenario, better);
-        List<Point> instead = new ArrayList<>();
-        for (Point point : curve) {
+        List<WeightOnDay> instead = new ArrayList<>();
+        for (WeightOnDay point : curve) {
             if (point.day() >= since - 1) {
-                instead.add(new Point(point.day(), world.at(point.day()).grams()));
+                instead.add(new WeightOnDay(point.day(), world.at(point.day()).grams()));
             }
         }
         world.at(finish.day());
@@ -132,7 +138,7 @@ public final class Review {
     }
 
     /** Its weight day by day. */
-    public List<Point> curve() {
+    public List<WeightOnDay> curve() {
         return List.copyOf(curve);
     }
 

@@ -3,6 +3,7 @@ package elvaro.core.rehearsal;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.inspection.Appearance;
+import elvaro.core.inspection.Appearance.Cover;
 import elvaro.core.inspection.Circumstances;
 import elvaro.core.inspection.LookVerdict;
 import elvaro.core.inspection.Observation;
@@ -31,10 +32,28 @@ public final class Sight {
 
     private final Scenario scenario;
     private final PieceTruth truth;
+    private final boolean opened;
 
+    /** Of a piece that hangs. */
     public Sight(Scenario scenario, PieceTruth truth) {
+        this(scenario, truth, false);
+    }
+
+    /** @param opened whether it came down and its seal or cloth is off */
+    public Sight(Scenario scenario, PieceTruth truth, boolean opened) {
         this.scenario = scenario;
         this.truth = truth;
+        this.opened = opened;
+    }
+
+    private Cover cover() {
+        if (opened) {
+            return Cover.NONE;
+        }
+        if (scenario.method() == Method.FAT_SEAL) {
+            return Cover.FAT;
+        }
+        return scenario.coating() == Coating.CLOTH ? Cover.CLOTH : Cover.NONE;
     }
 
     /** Which foreign mould grows in this world: what stands grows hair, what is cold and damp goes black or green. */
@@ -72,7 +91,7 @@ public final class Sight {
                 syrup ? 0.2 : dried,
                 share(PieceTruth.SLIME - 0.2, 8.5, truth.bacteria()),
                 moulds,
-                rots() ? Math.min(0.5, Math.max(0.08, truth.lifted() / 2)) : 0,
+                rots() ? pocketShare() : 0,
                 isWrapped(),
                 truth.lifted(),
                 truth.sealOpen(),
@@ -80,7 +99,8 @@ public final class Sight {
                 syrup ? 0.7 : 0,
                 truth.fold(),
                 gas(),
-                false);
+                false,
+                cover());
     }
 
     /** From 0 at one value to 1 at another. */
@@ -90,7 +110,11 @@ public final class Sight {
 
     /** Under a seal nobody sees it before it comes off. */
     private boolean rots() {
-        return truth.pocketMm() >= PieceTruth.ROT_MM && scenario.method() != Method.FAT_SEAL;
+        return truth.pocketMm() >= PieceTruth.ROT_MM && cover() != Cover.FAT;
+    }
+
+    private double pocketShare() {
+        return scenario.method() == Method.FAT_SEAL ? 0.7 : Math.min(0.5, Math.max(0.08, truth.lifted() / 2));
     }
 
     private boolean gas() {

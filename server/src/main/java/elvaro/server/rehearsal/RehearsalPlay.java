@@ -137,7 +137,7 @@ class RehearsalPlay {
         Rehearsal rehearsal = here();
         Story story = story(rehearsal);
         RehearsalWorld world = story.world();
-        Sight sight = new Sight(rehearsal.scenario(), story.truth(world));
+        Sight sight = new Sight(rehearsal.scenario(), story.truth(world), story.isDown());
         Observation there = sight.observation();
         List<HeapOnBlock> heaps = story.isDown()
                 ? heaps(story, world).keySet().stream()

@@ -2,7 +2,7 @@ package elvaro.server.rehearsal;
 
 import elvaro.core.inspection.Appearance;
 import elvaro.core.rehearsal.Heap;
-import elvaro.core.rehearsal.Review.Point;
+import elvaro.core.rehearsal.Review.WeightOnDay;
 import elvaro.core.rehearsal.Sight.LookTold;
 import java.util.List;
 import java.util.UUID;
@@ -65,7 +65,7 @@ record RehearsalView(
             int toughGrams,
             List<BefellLine> befell,
             List<FindingLine> findings,
-            List<Point> curve,
+            List<WeightOnDay> curve,
             List<WeighedHeap> truth) {}
 
     /** @param day on which it began */
@@ -80,7 +80,13 @@ record RehearsalView(
      * @param instead its weight had it been done at once
      */
     record FindingLine(
-            String told, int sinceDay, int untilDay, int lateDays, int costGrams, int costMinor, List<Point> instead) {}
+            String told,
+            int sinceDay,
+            int untilDay,
+            int lateDays,
+            int costGrams,
+            int costMinor,
+            List<WeightOnDay> instead) {}
 
     record WeighedHeap(String label, int grams) {}
 }

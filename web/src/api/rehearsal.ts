@@ -1,0 +1,22 @@
+import { useQuery } from '@tanstack/react-query';
+import { answer, api, type Schema } from './client';
+
+/** The lessons, and what is running. */
+export const useCourse = () =>
+  useQuery({ queryKey: ['course'], queryFn: () => answer(api.GET('/api/rehearsals')) });
+
+/** The rehearsal one is in. */
+export const useRehearsal = (inside: boolean) =>
+  useQuery({
+    queryKey: ['rehearsal'],
+    queryFn: () => answer(api.GET('/api/rehearsal')),
+    enabled: inside,
+  });
+
+export const begin = (id: string, body: Schema['RehearsalForm']) =>
+  answer(api.PUT('/api/rehearsals/{id}', { params: { path: { id } }, body }));
+
+export const enter = (id: string) =>
+  answer(api.POST('/api/rehearsals/{id}/enter', { params: { path: { id } } }));
+
+export const leave = () => answer(api.POST('/api/rehearsal/leave'));
