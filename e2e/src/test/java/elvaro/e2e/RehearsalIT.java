@@ -123,7 +123,7 @@ class RehearsalIT {
                                 new Page.GetByRoleOptions().setName(seen).setExact(true)));
             }
             by(idris, idris.button("Keep the look"));
-            idris.reads("Answer for");
+            assertThat(idris.page.getByLabel(Pattern.compile("^Answer for "))).isVisible();
             by(idris, link(idris, "^Before you"));
             idris.reads("Your last look led to");
             pull(idris);
