@@ -117,6 +117,7 @@ cmd_bench() {
     esac
     java -cp "$classes" elvaro.bench.honesty.Honesty
     java -cp "$classes" elvaro.bench.honesty.NoEffect
+    java -cp "$classes" elvaro.bench.honesty.Rehearsed
     [ "${1:-}" != honesty ] || return 0
     java -cp "$classes" org.openjdk.jmh.Main ForecastBenchmark
     private_database

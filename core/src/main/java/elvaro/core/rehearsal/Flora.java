@@ -10,11 +10,17 @@ final class Flora {
     private static final double ROOT_PER_KELVIN = 0.058;
 
     /** Below this the spoilage flora does not grow; above the other it is as if wet. */
-    private static final double DRY = 0.968;
+    private static final double DRY = 0.980;
 
-    private static final double WET = 0.993;
+    private static final double WET = 0.997;
     private static final double MOST = 9;
-    private static final double BLOOM_STARTS = 0.002;
+    private static final double BLOOM_STARTS = 0.003;
+
+    /** Between these it grows, and best here: activity of the skin. */
+    private static final double DRIEST = 0.72;
+
+    private static final double DAMPEST = 0.985;
+    private static final double BEST = 0.90;
 
     /** log₁₀ per cm². */
     private double bacteria;
@@ -57,7 +63,7 @@ final class Flora {
         bacteria = Math.min(MOST, bacteria + days * (wet > 0 ? perDay * wet * slowed : bacteria > 2 ? -0.03 : 0));
         acid = airless ? Math.min(MOST, acid + days * perDay * 0.5 * Math.max(wet, 0.1)) : Math.max(2, acid - days * 2);
         double likes = dryLikes(activity);
-        bloom = grown(bloom, days * 0.30 * perDay / 0.41 * likes * powders * (airless ? 0.1 : 1));
+        bloom = grown(bloom, days * 0.75 * perDay / 0.41 * likes * powders * (airless ? 0.1 : 1));
         double stands = Math.max(0, 1 - air.speed() / 0.35);
         double damp = Math.max(0, Math.min(1, (air.humidity() - 0.78) / 0.12));
         double open = airless ? 0 : (0.08 + 0.55 * stands) * damp;
@@ -74,10 +80,10 @@ final class Flora {
 
     /** The bloom likes a crust that is neither wet nor leather. */
     private static double dryLikes(double activity) {
-        if (activity < 0.72 || activity > 0.97) {
+        if (activity < DRIEST || activity > DAMPEST) {
             return 0;
         }
-        return 1 - Math.abs(activity - 0.86) / 0.14;
+        return activity < BEST ? (activity - DRIEST) / (BEST - DRIEST) : (DAMPEST - activity) / (DAMPEST - BEST);
     }
 
     /** Cut out or wiped off: what is left is what a clean knife leaves. */

@@ -8,9 +8,9 @@ package elvaro.core.rehearsal;
  */
 final class MeatLayers {
     /** m²/s at 2 °C in wet meat. */
-    private static final double DIFFUSIVITY = 3.2e-11;
+    private static final double DIFFUSIVITY = 7e-11;
 
-    private static final double DRY_SLOWS = 0.9;
+    private static final double DRY_SLOWS = 1.0;
     private static final double ISOTHERM_WATER = 0.15;
     private static final double ISOTHERM_POWER = 0.6;
     private static final double WET_MEAT = 1060;
@@ -26,7 +26,7 @@ final class MeatLayers {
     private static final double RADIATION = 4.6;
 
     /** What is left of it on a block among racks and rails. */
-    private static final double BLOCKED = 0.75;
+    private static final double BLOCKED = 0.45;
 
     private final double squareMetres;
     private final double wetWater;

@@ -208,7 +208,7 @@ public final class RehearsalWorld {
     private double between(boolean film, boolean seal) {
         double days = 0;
         if (film) {
-            days = isOpen(hour * HOUR) ? 90 : 380 / Math.max(0.2, 1 - lifted);
+            days = isOpen(hour * HOUR) ? 90 : 480 / Math.max(0.2, 1 - lifted);
         }
         if (seal) {
             days += 1500;

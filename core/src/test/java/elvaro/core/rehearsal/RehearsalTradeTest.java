@@ -43,9 +43,9 @@ class RehearsalTradeTest {
     @Test
     void a_loin_in_the_open_air() {
         assertThat(lost("strip", 8000, false, Method.OPEN_AIR, ChamberKind.CABINET, 14))
-                .isCloseTo(6.5, within(2.5));
+                .isCloseTo(6.5, within(1.0));
         assertThat(lost("strip", 8000, false, Method.OPEN_AIR, ChamberKind.CABINET, 21))
-                .isCloseTo(9.5, within(2.5));
+                .isCloseTo(9.5, within(1.0));
     }
 
     @Test
@@ -68,8 +68,8 @@ class RehearsalTradeTest {
     void twins_of_which_one_is_sealed_in_fat() {
         double plain = lost("rib-bone-in", 4808, true, Method.OPEN_AIR, ChamberKind.WALK_IN, 35);
         double sealed = lost("rib-bone-in", 4899, true, Method.FAT_SEAL, ChamberKind.WALK_IN, 35);
-        assertThat(plain).isCloseTo(11.3, within(2.5));
-        assertThat(sealed).isCloseTo(3.7, within(2.0));
+        assertThat(plain).isCloseTo(11.3, within(1.0));
+        assertThat(sealed).isCloseTo(3.7, within(1.5));
         Map<Heap, Integer> of = heaps(Method.OPEN_AIR);
         Map<Heap, Integer> under = heaps(Method.FAT_SEAL);
         assertThat(under.getOrDefault(Heap.SPOILT, 0)).isGreaterThan(1000);
