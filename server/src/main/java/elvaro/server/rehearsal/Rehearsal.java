@@ -29,7 +29,7 @@ import org.jspecify.annotations.NullUnmarked;
 @NullUnmarked
 class Rehearsal extends EditedRow {
     /** The clock goes on while somebody is at work, and stands while nobody is. */
-    static final Duration LONGEST_AT_WORK = Duration.ofMinutes(15);
+    private static final Duration LONGEST_AT_WORK = Duration.ofMinutes(15);
 
     private static final double SECONDS_A_DAY = 86_400;
 
@@ -129,11 +129,18 @@ class Rehearsal extends EditedRow {
                 seed);
     }
 
-    /** What its clock shows. */
-    Instant now(Instant machine) {
-        Duration gone = Duration.between(setAt, machine);
-        return houseAt.plus(
-                gone.isNegative() ? Duration.ZERO : gone.compareTo(LONGEST_AT_WORK) > 0 ? LONGEST_AT_WORK : gone);
+    /**
+     * What a clock shows that was set then.
+     *
+     * @param house to what it was set
+     * @param set when, by the machine's clock
+     */
+    static Instant shown(Instant house, Instant set, Instant machine) {
+        Duration gone = Duration.between(set, machine);
+        if (gone.isNegative()) {
+            return house;
+        }
+        return house.plus(gone.compareTo(LONGEST_AT_WORK) > 0 ? LONGEST_AT_WORK : gone);
     }
 
     /** Sets its clock. */

@@ -5,6 +5,8 @@ import elvaro.server.shared.Refusal;
 import elvaro.server.shared.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -84,15 +86,7 @@ class RehearsalGate implements AsyncHandlerInterceptor, WebMvcConfigurer {
         Instant machine = time.ofTheMachine().truncatedTo(ChronoUnit.MICROS);
         database.sql("select house_at, set_at from rehearsal where workshop_id = ?")
                 .param(house)
-                .query((row, number) -> {
-                    Instant houseAt = row.getObject(1, LocalDateTime.class).toInstant(ZoneOffset.UTC);
-                    Duration gone = Duration.between(
-                            row.getObject(2, LocalDateTime.class).toInstant(ZoneOffset.UTC), machine);
-                    Duration counted = gone.isNegative()
-                            ? Duration.ZERO
-                            : gone.compareTo(Rehearsal.LONGEST_AT_WORK) > 0 ? Rehearsal.LONGEST_AT_WORK : gone;
-                    return houseAt.plus(counted);
-                })
+                .query((row, number) -> Rehearsal.shown(utc(row, 1), utc(row, 2), machine))
                 .optional()
                 .ifPresent(now -> {
                     if (writes) {
@@ -105,6 +99,10 @@ class RehearsalGate implements AsyncHandlerInterceptor, WebMvcConfigurer {
                     }
                     HouseTime.goAhead(Duration.between(machine, now));
                 });
+    }
+
+    private static Instant utc(ResultSet row, int column) throws SQLException {
+        return row.getObject(column, LocalDateTime.class).toInstant(ZoneOffset.UTC);
     }
 
     @Override

@@ -27,6 +27,7 @@ import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
@@ -51,6 +52,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 class RehearsalHouses {
     /** More than a person can keep in mind. */
     private static final int MOST_RUNNING = 4;
+
+    /** Each is a house with its rows. */
+    private static final int MOST_A_DAY = 40;
 
     private static final int GREEN_MINOR_PER_KG = 2200;
 
@@ -120,6 +124,9 @@ class RehearsalHouses {
         if (running(person).size() >= MOST_RUNNING) {
             throw Refusal.conflict(
                     "enough-running", "%d rehearsals are running. End one before the next.".formatted(MOST_RUNNING));
+        }
+        if (begunLately(person) >= MOST_A_DAY) {
+            throw Refusal.tooMany("That is enough for a day. Begin the next one tomorrow.");
         }
         Scenario scenario = form.scenario(id.getLeastSignificantBits());
         String name = accounts.me().name();
@@ -261,6 +268,17 @@ class RehearsalHouses {
 
     static String title(@Nullable Lesson lesson) {
         return lesson == null ? "a plan of your own" : lesson.title();
+    }
+
+    private int begunLately(SignedIn person) {
+        return database.sql(
+                        "select count(*) from rehearsal where of_workshop_id = ? and of_account_id = ? and begun_at > ?")
+                .params(
+                        person.workshopId(),
+                        person.accountId(),
+                        LocalDateTime.ofInstant(clock.instant().minus(Duration.ofDays(1)), ZoneOffset.UTC))
+                .query(Integer.class)
+                .single();
     }
 
     private record Ended(Lesson lesson, boolean passed, int best) {}

@@ -276,6 +276,29 @@ class RehearsalIT {
     }
 
     @Test
+    void a_person_begins_so_many_in_a_day_and_no_more(Someone owner, JdbcClient database) {
+        Client client = owner.client();
+        String first = UUID.randomUUID().toString();
+        client.must(client.put("/api/rehearsals/" + first, asks(Lesson.ONE_STEAK)));
+        database.sql("update rehearsal set ended_at = begun_at where id = ?")
+                .param(first)
+                .update();
+        String columns = database.sql("select group_concat(column_name) from information_schema.columns"
+                        + " where table_schema = database() and table_name = 'rehearsal' and column_name <> 'id'")
+                .query(String.class)
+                .single();
+        for (int more = 1; more < 40; more++) {
+            database.sql("insert into rehearsal (id, %s) select uuid(), %s from rehearsal where id = ?"
+                            .formatted(columns, columns))
+                    .param(first)
+                    .update();
+        }
+        assertThat(client.put("/api/rehearsals/" + UUID.randomUUID(), asks(Lesson.THE_BAG))
+                        .status())
+                .isEqualTo(429);
+    }
+
+    @Test
     void a_plan_of_ones_own_can_be_rehearsed_and_what_cannot_be_is_said(Someone owner) {
         Client client = owner.client();
         Map<String, Object> plan = new HashMap<>(Map.of(
