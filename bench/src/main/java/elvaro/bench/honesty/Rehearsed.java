@@ -22,7 +22,7 @@ import elvaro.core.rehearsal.Deed;
 import elvaro.core.rehearsal.Heap;
 import elvaro.core.rehearsal.Mishap;
 import elvaro.core.rehearsal.RehearsalWorld;
-import elvaro.core.rehearsal.Scenario;
+import elvaro.core.rehearsal.RehearsalPlan;
 import elvaro.core.rehearsal.TrueAir;
 import elvaro.core.trial.Effect;
 import elvaro.core.trial.Effect.ArmValue;
@@ -59,8 +59,8 @@ public final class Rehearsed {
 
     /** One way of ageing, and what goes wrong in it. */
     private record Way(String name, String cut, int grams, Method method, ChamberKind place, Set<Mishap> mishaps) {
-        Scenario scenario(long seed) {
-            return new Scenario(
+        RehearsalPlan plan(long seed) {
+            return new RehearsalPlan(
                     CutCatalogue.get(cut), grams, false, 0, method, Coating.NONE, place, PULL, 0, mishaps, seed);
         }
     }
@@ -139,21 +139,21 @@ public final class Rehearsed {
         double[] straight = new double[PIECES];
         double[] root = new double[PIECES];
         for (int piece = 0; piece < PIECES; piece++) {
-            Scenario scenario = way.scenario(piece + 1);
-            RehearsalWorld world = new RehearsalWorld(scenario, TURNED);
+            RehearsalPlan plan = way.plan(piece + 1);
+            RehearsalWorld world = new RehearsalWorld(plan, TURNED);
             double last = PULL * (0.35 + 0.25 * random.nextDouble());
             List<Observed> seen = new ArrayList<>();
             List<HourlyAir> recorded = new ArrayList<>();
             for (int index = 1; index <= weighings; index++) {
                 double day = last * index / weighings;
-                seen.add(new Observed(day, lost(world, scenario, day, random)));
+                seen.add(new Observed(day, lost(world, plan, day, random)));
             }
             long first = HUNG.getEpochSecond() / 3600;
             for (int hour = 1; hour <= last * 24; hour++) {
                 TrueAir air = world.shown(hour / 24.0);
                 recorded.add(new HourlyAir(first + hour, air.celsius(), air.humidity(), Double.NaN));
             }
-            Cut cut = scenario.cut();
+            Cut cut = plan.cut();
             Climate climate = HourlyAir.climate(
                     recorded,
                     HUNG,
@@ -161,15 +161,15 @@ public final class Rehearsed {
                     way.place().usualAir(),
                     Estimates.SET_HUMIDITY_SD);
             Hanging hanging = new Hanging(
-                    scenario.greenGrams(),
-                    Surface.of(cut.surface(), scenario.greenGrams(), 0, false),
+                    plan.greenGrams(),
+                    Surface.of(cut.surface(), plan.greenGrams(), 0, false),
                     false,
                     way.method(),
                     Coating.NONE,
                     0.95);
             Forecast.Day day = Forecast.of(hanging.dryingIn(climate), Belief.ESTIMATES, seen, DIVISION)
                     .on(PULL);
-            double truth = lost(world, scenario, PULL, random);
+            double truth = lost(world, plan, PULL, random);
             held += truth >= day.least() && truth <= day.most() ? 1 : 0;
             Observed end = seen.get(seen.size() - 1);
             forecast[piece] = Math.abs(day.lost() - truth);
@@ -180,9 +180,9 @@ public final class Rehearsed {
                 .formatted(100.0 * held / PIECES, median(forecast), median(straight), median(root));
     }
 
-    private static double lost(RehearsalWorld world, Scenario scenario, double day, Random random) {
+    private static double lost(RehearsalWorld world, RehearsalPlan plan, double day, Random random) {
         double grams = world.at(day).grams() * (1 + 0.002 * random.nextGaussian());
-        return 1 - Math.round(grams / DIVISION) * DIVISION / (double) scenario.greenGrams();
+        return 1 - Math.round(grams / DIVISION) * DIVISION / (double) plan.greenGrams();
     }
 
     /** In points. */
@@ -202,7 +202,7 @@ public final class Rehearsed {
         for (Way way : List.of(ways().get(0), ways().get(5))) {
             List<Map<TrialMeasure, Double>> pool = new ArrayList<>();
             for (long seed = 1; seed <= 400; seed++) {
-                pool.add(figures(way.scenario(seed)));
+                pool.add(figures(way.plan(seed)));
             }
             for (int arms = 1; arms <= 3; arms++) {
                 for (int pieces : new int[] {2, 4, 8}) {
@@ -223,9 +223,9 @@ public final class Rehearsed {
         }
     }
 
-    private static Map<TrialMeasure, Double> figures(Scenario scenario) {
-        RehearsalWorld world = new RehearsalWorld(scenario, TURNED);
-        double green = scenario.greenGrams();
+    private static Map<TrialMeasure, Double> figures(RehearsalPlan plan) {
+        RehearsalWorld world = new RehearsalWorld(plan, TURNED);
+        double green = plan.greenGrams();
         double aged = world.at(PULL).grams();
         Map<Heap, Integer> heaps = world.cutUp(BenchOrder.SLICE_FIRST, Closeness.USUAL);
         double steak = heaps.getOrDefault(Heap.STEAKS, 0) / green;
@@ -280,9 +280,9 @@ public final class Rehearsed {
             List<Double> after = new ArrayList<>();
             for (long seed = 1; seed <= 100; seed++) {
                 Set<Mishap> all = mishap == null ? Set.of() : Set.of(mishap);
-                Scenario scenario =
-                        new Way("", "strip", 6000, Method.OPEN_AIR, ChamberKind.CABINET, all).scenario(seed);
-                RehearsalWorld world = new RehearsalWorld(scenario, TURNED);
+                RehearsalPlan plan =
+                        new Way("", "strip", 6000, Method.OPEN_AIR, ChamberKind.CABINET, all).plan(seed);
+                RehearsalWorld world = new RehearsalWorld(plan, TURNED);
                 double begins = mishap == null
                         ? Double.POSITIVE_INFINITY
                         : world.befell(PULL).get(mishap);

@@ -28,6 +28,11 @@ public enum Heap {
         return label;
     }
 
+    /** Whether all of it must be thrown away. */
+    boolean mustGo() {
+        return piles.equals(EnumSet.of(Stream.DISCARD));
+    }
+
     /** Whether it may lie on that pile: what is spoilt goes nowhere but to the discard. */
     public boolean mayGoTo(Stream pile) {
         return piles.contains(pile);

@@ -14,7 +14,7 @@ final class Luck {
 
     private static final double SHOT = 3.9;
 
-    private final Scenario scenario;
+    private final RehearsalPlan plan;
     private final Map<Mishap, Double> begins = new EnumMap<>(Mishap.class);
 
     /** Factors on the surface, on how water moves in the meat, and on how it leaves the surface. */
@@ -43,26 +43,26 @@ final class Luck {
     /** Where in its day the outside temperature stands, 0–1. */
     final double weather;
 
-    Luck(Scenario scenario) {
-        this.scenario = scenario;
+    Luck(RehearsalPlan plan) {
+        this.plan = plan;
         surface = Math.exp(0.10 * gauss("surface"));
         diffusion = Math.exp(0.22 * gauss("diffusion"));
         film = Math.exp(0.10 * gauss("film"));
         water = 0.745 + 0.012 * gauss("water");
-        bacteria = (scenario.cut().species().isGame() ? SHOT : SLAUGHTERED) + 0.4 * gauss("bacteria");
-        double load = scenario.has(Mishap.DIRTY_ROOM) ? -3.4 : -5.5;
+        bacteria = (plan.cut().species().isGame() ? SHOT : SLAUGHTERED) + 0.4 * gauss("bacteria");
+        double load = plan.has(Mishap.DIRTY_ROOM) ? -3.4 : -5.5;
         spores = Math.pow(10, load + 0.5 * gauss("spores"));
         warmer = 0.4 * gauss("warmer");
         damper = 0.03 * gauss("damper");
         probeOff = 0.02 * gauss("probe");
         weather = random("weather").nextDouble();
-        scenario.mishaps()
+        plan.mishaps()
                 .forEach(mishap ->
-                        begins.put(mishap, mishap.day(random(mishap.name()).nextDouble(), scenario.plannedDays())));
+                        begins.put(mishap, mishap.day(random(mishap.name()).nextDouble(), plan.plannedDays())));
     }
 
     private Random random(String stream) {
-        return new Random(scenario.seed() * 1_000_003L + stream.hashCode());
+        return new Random(plan.seed() * 1_000_003L + stream.hashCode());
     }
 
     private double gauss(String stream) {

@@ -25,6 +25,9 @@ final class MeatLayers {
 
     private static final double RADIATION = 4.6;
 
+    /** Water over dry solids below which it chews, kg/kg (EST). */
+    private static final double TOO_DRY = 1.55;
+
     /** What is left of it on a block among racks and rails. */
     private static final double BLOCKED = 0.45;
 
@@ -179,15 +182,15 @@ final class MeatLayers {
     }
 
     /** Down to where it is too dry to be a steak, metres of the meat as it was hung. */
-    double crust(double dryBelow) {
+    double crust() {
         double top = 0;
         double above = water[0];
-        if (above >= dryBelow) {
+        if (above >= TOO_DRY) {
             return 0;
         }
         for (int layer = 1; layer < water.length; layer++) {
-            if (water[layer] >= dryBelow) {
-                double share = (dryBelow - above) / (water[layer] - above);
+            if (water[layer] >= TOO_DRY) {
+                double share = (TOO_DRY - above) / (water[layer] - above);
                 return Math.max(0, middle[layer - 1] + share * (middle[layer] - middle[layer - 1]));
             }
             above = water[layer];

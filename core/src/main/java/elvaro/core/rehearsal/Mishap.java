@@ -13,8 +13,7 @@ public enum Mishap {
     NEIGHBOUR_SCENTS("a neighbour soaked in spirit scented the room", true, 0.05, 0.25),
     FOLD_LEFT("a knife cut was left open on the underside", false, 0, 0),
     RAW_GARLIC("raw garlic lay under the cloth", false, 0, 0),
-    DIRTY_ROOM("the room held spores of foreign mould", false, 0, 0),
-    HOOK_NOT_TARED("the hook was not tared", false, 0, 0);
+    DIRTY_ROOM("the room held spores of foreign mould", false, 0, 0);
 
     private final String told;
     private final boolean ofTheRoom;

@@ -1,9 +1,6 @@
 package elvaro.core.rehearsal;
 
-import elvaro.core.ledger.Piles;
 import elvaro.core.ledger.Stream;
-import elvaro.core.yield.BenchOrder;
-import elvaro.core.yield.Closeness;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -31,12 +28,17 @@ public final class Review {
 
     private static final int PASSES = 60;
 
-    private final Scenario scenario;
+    private final RehearsalPlan plan;
     private final List<Deed> deeds;
-    private final Finish finish;
+    private final Ending ending;
     private final List<Finding> findings = new ArrayList<>();
     private final List<WeightOnDay> curve = new ArrayList<>();
     private final Map<Heap, Integer> heaps;
+
+    /** What a kilogram of a pile is worth in a rehearsal, minor units. */
+    public static int worthMinorPerKg(Stream pile) {
+        return WORTH.get(pile);
+    }
 
     /** What it weighed on a day. */
     public record WeightOnDay(double day, double grams) {}
@@ -62,21 +64,21 @@ public final class Review {
             List<WeightOnDay> instead) {}
 
     /**
-     * @param scenario what was rehearsed
+     * @param plan what was rehearsed
      * @param deeds what was done
-     * @param finish how it ended
+     * @param ending how it ended
      */
-    public Review(Scenario scenario, List<Deed> deeds, Finish finish) {
-        this.scenario = scenario;
+    public Review(RehearsalPlan plan, List<Deed> deeds, Ending ending) {
+        this.plan = plan;
         this.deeds = List.copyOf(deeds);
-        this.finish = finish;
+        this.ending = ending;
         Map<Sign, Double> open = new EnumMap<>(Sign.class);
         Map<Sign, double[]> first = new EnumMap<>(Sign.class);
-        RehearsalWorld world = new RehearsalWorld(scenario, deeds);
-        for (double day = 0.5; day < finish.day(); day += 0.5) {
+        RehearsalWorld world = new RehearsalWorld(plan, deeds);
+        for (double day = 0.5; day < ending.day(); day += 0.5) {
             PieceTruth truth = world.at(day);
             curve.add(new WeightOnDay(day, truth.grams()));
-            Set<Sign> signs = day < scenario.beginsOnDay() ? Set.of() : Sign.of(scenario, truth);
+            Set<Sign> signs = day < plan.beginsOnDay() ? Set.of() : Sign.of(plan, truth);
             for (Sign sign : EnumSet.allOf(Sign.class)) {
                 if (signs.contains(sign)) {
                     open.putIfAbsent(sign, day);
@@ -85,9 +87,9 @@ public final class Review {
                 }
             }
         }
-        curve.add(new WeightOnDay(finish.day(), world.at(finish.day()).grams()));
-        open.forEach((sign, since) -> first.merge(sign, new double[] {since, finish.day()}, Review::longer));
-        heaps = world.cutUp(finish.order(), finish.closeness());
+        curve.add(new WeightOnDay(ending.day(), world.at(ending.day()).grams()));
+        open.forEach((sign, since) -> first.merge(sign, new double[] {since, ending.day()}, Review::longer));
+        heaps = world.cutUp(ending.order(), ending.closeness());
         first.forEach((sign, stretch) -> findings.add(finding(sign, stretch[0], stretch[1])));
         findings.sort(Comparator.comparingDouble(Finding::since));
     }
@@ -105,15 +107,15 @@ public final class Review {
                 .orElse(gone);
         List<Deed> better = new ArrayList<>(deeds);
         better.add(new Deed(since, sign.remedy()));
-        RehearsalWorld world = new RehearsalWorld(scenario, better);
+        RehearsalWorld world = new RehearsalWorld(plan, better);
         List<WeightOnDay> instead = new ArrayList<>();
         for (WeightOnDay point : curve) {
             if (point.day() >= since - 1) {
                 instead.add(new WeightOnDay(point.day(), world.at(point.day()).grams()));
             }
         }
-        world.at(finish.day());
-        Map<Heap, Integer> kept = world.cutUp(finish.order(), finish.closeness());
+        world.at(ending.day());
+        Map<Heap, Integer> kept = world.cutUp(ending.order(), ending.closeness());
         int grams = kept.getOrDefault(Heap.STEAKS, 0) - heaps.getOrDefault(Heap.STEAKS, 0);
         return new Finding(
                 sign,
@@ -150,32 +152,29 @@ public final class Review {
     /** Grams of what had to be thrown away and was kept. */
     public int dangerGrams() {
         int bad = heaps.entrySet().stream()
-                .filter(each -> !each.getKey().mayGoTo(Stream.STEAK)
-                        && !each.getKey().mayGoTo(Stream.USABLE_TRIM)
-                        && !each.getKey().mayGoTo(Stream.FAT)
-                        && !each.getKey().mayGoTo(Stream.BONE))
+                .filter(each -> each.getKey().mustGo())
                 .mapToInt(Map.Entry::getValue)
                 .sum();
-        int short_ = bad - finish.piles().discard();
-        return short_ > tolerance() ? short_ : 0;
+        return above(bad - ending.piles().discard());
     }
 
     /** Grams of good steak that were thrown away. */
     public int wasteGrams() {
         int over = heaps.getOrDefault(Heap.STEAKS, 0)
-                - finish.piles().steak()
-                - finish.piles().usableTrim();
-        return over > tolerance() ? over : 0;
+                - ending.piles().steak()
+                - ending.piles().usableTrim();
+        return above(over);
     }
 
-    private int tolerance() {
-        return Math.max(60, scenario.greenGrams() / 50);
+    /** What scales and knives leave open is nobody's fault. */
+    private int above(int grams) {
+        return grams > Math.max(60, plan.greenGrams() / 50) ? grams : 0;
     }
 
     /** Grams of crust that were kept as steak. */
     public int toughGrams() {
-        int over = finish.piles().steak() - heaps.getOrDefault(Heap.STEAKS, 0);
-        return over > tolerance() ? over : 0;
+        int over = ending.piles().steak() - heaps.getOrDefault(Heap.STEAKS, 0);
+        return above(over);
     }
 
     /** 0 to 100; 0 where what had turned was kept for eating. */
@@ -187,81 +186,14 @@ public final class Review {
         for (Finding finding : findings) {
             lost += Math.min(MOST_FOR_A_SIGN, A_SIGN_LATE * finding.late());
         }
-        lost += wasteGrams() > 0 ? GOOD_THROWN_AWAY + 60.0 * wasteGrams() / scenario.greenGrams() : 0;
+        lost += wasteGrams() > 0 ? GOOD_THROWN_AWAY + 60.0 * wasteGrams() / plan.greenGrams() : 0;
         lost += toughGrams() > 0 ? CRUST_AS_STEAK : 0;
-        double over = finish.day() - Math.max(scenario.plannedDays(), scenario.beginsOnDay()) - 7;
+        double over = ending.day() - Math.max(plan.plannedDays(), plan.beginsOnDay()) - 7;
         lost += over > 0 ? Math.min(30, over) : 0;
         return (int) Math.max(0, Math.round(100 - lost));
     }
 
     public boolean isPassed() {
         return score() >= PASSES && findings.stream().noneMatch(finding -> finding.late() > MISSED_DAYS);
-    }
-
-    /** A careful person in the same world, who does what can be known to be right, as soon as they come by. */
-    public static List<Deed> careful(Scenario scenario, int untilDay) {
-        List<Deed> deeds = new ArrayList<>();
-        if (!scenario.isWrapped()) {
-            deeds.add(new Deed(7, Deed.Kind.TURNED));
-        }
-        Map<Sign, Double> done = new EnumMap<>(Sign.class);
-        for (int round = 0; round < 12; round++) {
-            RehearsalWorld world = new RehearsalWorld(scenario, deeds);
-            Deed next = null;
-            for (double day = 0.5; day < untilDay && next == null; day += 0.5) {
-                for (Sign sign : Sign.of(scenario, world.at(day))) {
-                    if (day >= scenario.beginsOnDay()
-                            && !sign.isForTakingDown(scenario)
-                            && day - done.getOrDefault(sign, -99.0) > 3) {
-                        done.put(sign, day);
-                        next = new Deed(day, sign.remedy());
-                        break;
-                    }
-                }
-            }
-            if (next == null) {
-                break;
-            }
-            deeds.add(next);
-        }
-        deeds.sort(Comparator.comparingDouble(Deed::day));
-        return deeds;
-    }
-
-    /** The piles a careful person makes of what lies on the block. */
-    public static Piles carefulPiles(Map<Heap, Integer> heaps) {
-        return Piles.of(
-                heaps.getOrDefault(Heap.STEAKS, 0),
-                heaps.getOrDefault(Heap.CLEAN_CRUST, 0),
-                heaps.getOrDefault(Heap.FAT, 0),
-                heaps.getOrDefault(Heap.BONE, 0),
-                heaps.getOrDefault(Heap.SPOILT, 0) + heaps.getOrDefault(Heap.TURNED_FAT, 0));
-    }
-
-    /** When a careful person takes it down: as planned, or early where it hangs warm and nobody can mend that. */
-    public static double carefulEnd(Scenario scenario, List<Deed> deeds) {
-        double last = Math.max(scenario.beginsOnDay() + 0.5, scenario.plannedDays());
-        RehearsalWorld world = new RehearsalWorld(scenario, deeds);
-        double warmSince = Double.POSITIVE_INFINITY;
-        for (double day = scenario.beginsOnDay() + 0.5; day < last; day += 0.5) {
-            Set<Sign> signs = Sign.of(scenario, world.at(day));
-            boolean warm = signs.stream().anyMatch(sign -> sign.isForTakingDown(scenario));
-            warmSince = warm ? Math.min(warmSince, day) : Double.POSITIVE_INFINITY;
-            if (day - warmSince >= 1) {
-                return day;
-            }
-        }
-        return last;
-    }
-
-    /** How a careful person ends it. */
-    public static Finish carefulFinish(Scenario scenario, List<Deed> deeds, double day) {
-        RehearsalWorld world = new RehearsalWorld(scenario, deeds);
-        world.at(day);
-        return new Finish(
-                day,
-                BenchOrder.SLICE_FIRST,
-                Closeness.USUAL,
-                carefulPiles(world.cutUp(BenchOrder.SLICE_FIRST, Closeness.USUAL)));
     }
 }

@@ -30,18 +30,18 @@ public final class Sight {
 
     private static final List<Mould> FOREIGN = List.of(Mould.GREEN, Mould.BLUE, Mould.BLACK, Mould.PINK, Mould.HAIRY);
 
-    private final Scenario scenario;
+    private final RehearsalPlan plan;
     private final PieceTruth truth;
     private final boolean opened;
 
     /** Of a piece that hangs. */
-    public Sight(Scenario scenario, PieceTruth truth) {
-        this(scenario, truth, false);
+    public Sight(RehearsalPlan plan, PieceTruth truth) {
+        this(plan, truth, false);
     }
 
     /** @param opened whether it came down and its seal or cloth is off */
-    public Sight(Scenario scenario, PieceTruth truth, boolean opened) {
-        this.scenario = scenario;
+    public Sight(RehearsalPlan plan, PieceTruth truth, boolean opened) {
+        this.plan = plan;
         this.truth = truth;
         this.opened = opened;
     }
@@ -50,10 +50,10 @@ public final class Sight {
         if (opened) {
             return Cover.NONE;
         }
-        if (scenario.method() == Method.FAT_SEAL) {
+        if (plan.method() == Method.FAT_SEAL) {
             return Cover.FAT;
         }
-        return scenario.coating() == Coating.CLOTH ? Cover.CLOTH : Cover.NONE;
+        return plan.coating() == Coating.CLOTH ? Cover.CLOTH : Cover.NONE;
     }
 
     /** Which foreign mould grows in this world: what stands grows hair, what is cold and damp goes black or green. */
@@ -61,7 +61,7 @@ public final class Sight {
         if (truth.air().speed() < 0.1 && truth.foreign() > 0.05) {
             return Mould.HAIRY;
         }
-        return FOREIGN.get((int) Math.floorMod(scenario.seed() * 31 + 7, (long) FOREIGN.size()));
+        return FOREIGN.get((int) Math.floorMod(plan.seed() * 31 + 7, (long) FOREIGN.size()));
     }
 
     private boolean isWrapped() {
@@ -81,7 +81,7 @@ public final class Sight {
         }
         double spoilt = share(PieceTruth.SOUR, 8.8, truth.bacteria());
         double wet = share(0.955, 0.99, truth.wettest());
-        boolean syrup = scenario.coating() == Coating.SYRUP;
+        boolean syrup = plan.coating() == Coating.SYRUP;
         return new Appearance(
                 Math.max(0.1 + 0.5 * days, dried),
                 Math.max(0, Math.min(1, dried * (0.35 + 0.65 * days))),
@@ -114,11 +114,11 @@ public final class Sight {
     }
 
     private double pocketShare() {
-        return scenario.method() == Method.FAT_SEAL ? 0.7 : Math.min(0.5, Math.max(0.08, truth.lifted() / 2));
+        return plan.method() == Method.FAT_SEAL ? 0.7 : Math.min(0.5, Math.max(0.08, truth.lifted() / 2));
     }
 
     private boolean gas() {
-        return scenario.method() == Method.VACUUM && truth.acid() > 8.5;
+        return plan.method() == Method.VACUUM && truth.acid() > 8.5;
     }
 
     /** What a careful person writes down of it. */
@@ -158,7 +158,7 @@ public final class Sight {
      */
     public LookTold beside(Observation written, double day) {
         Observation there = observation();
-        Circumstances at = new Circumstances(scenario.method(), day);
+        Circumstances at = new Circumstances(plan.method(), day);
         List<String> missed = new ArrayList<>();
         if (there.surface() != written.surface()) {
             missed.add("The surface was %s.".formatted(words(there.surface())));

@@ -58,8 +58,8 @@ public enum Sign {
     }
 
     /** Whether nothing but taking the piece down helps: nobody mends the weather. */
-    boolean isForTakingDown(Scenario scenario) {
-        return this == WARM && scenario.place() == ChamberKind.SHED;
+    boolean isForTakingDown(RehearsalPlan plan) {
+        return this == WARM && plan.place() == ChamberKind.SHED;
     }
 
     /** Whether it can be read off the room, without a look at the piece. */
@@ -68,14 +68,14 @@ public enum Sign {
     }
 
     /** All that could be noticed of a piece as it truly is. */
-    public static Set<Sign> of(Scenario scenario, PieceTruth truth) {
+    public static Set<Sign> of(RehearsalPlan plan, PieceTruth truth) {
         Set<Sign> signs = EnumSet.noneOf(Sign.class);
-        ofTheAir(scenario, truth.air()).ifPresent(signs::add);
+        ofTheAir(plan, truth.air()).ifPresent(signs::add);
         if (truth.scent() > 0.5) {
             signs.add(SCENT);
         }
-        Observation seen = new Sight(scenario, truth).observation();
-        LookVerdict verdict = LookVerdict.of(seen, new Circumstances(scenario.method(), truth.day()));
+        Observation seen = new Sight(plan, truth).observation();
+        LookVerdict verdict = LookVerdict.of(seen, new Circumstances(plan.method(), truth.day()));
         if (verdict.answer() == Answer.STOP) {
             signs.add(TURNED_BAD);
         }
@@ -87,17 +87,17 @@ public enum Sign {
             signs.add(OPEN_CUT);
         }
         // Syrup never dries: turning it makes nothing better.
-        if (verdict.because().contains(Rule.WET) && scenario.coating() != Coating.SYRUP) {
+        if (verdict.because().contains(Rule.WET) && plan.coating() != Coating.SYRUP) {
             signs.add(WET);
         }
         return signs;
     }
 
-    private static Optional<Sign> ofTheAir(Scenario scenario, TrueAir air) {
-        if (air.celsius() > WARM_CELSIUS + (scenario.place() == ChamberKind.REFRIGERATOR ? 2 : 0)) {
+    private static Optional<Sign> ofTheAir(RehearsalPlan plan, TrueAir air) {
+        if (air.celsius() > WARM_CELSIUS + (plan.place() == ChamberKind.REFRIGERATOR ? 2 : 0)) {
             return Optional.of(WARM);
         }
-        boolean machine = scenario.place() == ChamberKind.CABINET || scenario.place() == ChamberKind.WALK_IN;
+        boolean machine = plan.place() == ChamberKind.CABINET || plan.place() == ChamberKind.WALK_IN;
         if (machine && air.speed() < STILL_BELOW) {
             return Optional.of(STILL);
         }

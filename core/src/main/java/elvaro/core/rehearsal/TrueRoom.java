@@ -12,12 +12,12 @@ final class TrueRoom {
     /** How long a dead machine takes to let two thirds of the warmth in, days. */
     private static final double WARMS_IN_DAYS = 0.7;
 
-    private final Scenario scenario;
+    private final RehearsalPlan plan;
     private final Luck luck;
     private final List<Deed> deeds;
 
-    TrueRoom(Scenario scenario, Luck luck, List<Deed> deeds) {
-        this.scenario = scenario;
+    TrueRoom(RehearsalPlan plan, Luck luck, List<Deed> deeds) {
+        this.plan = plan;
         this.luck = luck;
         this.deeds = deeds;
     }
@@ -69,13 +69,13 @@ final class TrueRoom {
     /** Outside the room: a house, a shop, a yard. */
     private double outside(double day) {
         double swing = Math.sin(2 * Math.PI * (day + luck.weather));
-        double mean = scenario.place() == ChamberKind.SHED ? 7 : 18;
-        return mean + (scenario.place() == ChamberKind.SHED ? 4 : 2) * swing + (isHot(day) ? 9 : 0);
+        double mean = plan.place() == ChamberKind.SHED ? 7 : 18;
+        return mean + (plan.place() == ChamberKind.SHED ? 4 : 2) * swing + (isHot(day) ? 9 : 0);
     }
 
     private double usualCelsius(double day) {
         double warmth = isHot(day) ? 1 : 0;
-        return switch (scenario.place()) {
+        return switch (plan.place()) {
             case CABINET -> 2 + 0.5 * warmth;
             case WALK_IN -> 2 + 0.3 * opened(day) + 0.5 * warmth;
             case REFRIGERATOR -> 3.5 + 1.2 * opened(day) + 1.5 * warmth;
@@ -85,7 +85,7 @@ final class TrueRoom {
     }
 
     private double usualHumidity(double day) {
-        return switch (scenario.place()) {
+        return switch (plan.place()) {
             case CABINET -> 0.80;
             case WALK_IN -> 0.82 + 0.03 * opened(day);
             case REFRIGERATOR -> 0.52 + 0.12 * opened(day);
@@ -95,7 +95,7 @@ final class TrueRoom {
     }
 
     private double usualSpeed() {
-        return switch (scenario.place()) {
+        return switch (plan.place()) {
             case CABINET, WALK_IN -> 0.5;
             case REFRIGERATOR -> 0.12;
             case SHED -> 0.3;

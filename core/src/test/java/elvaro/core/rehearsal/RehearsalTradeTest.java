@@ -22,8 +22,9 @@ import org.junit.jupiter.api.Test;
 class RehearsalTradeTest {
     private static final List<Deed> TURNED = List.of(new Deed(7, Deed.Kind.TURNED));
 
-    private static Scenario scenario(String cut, int grams, boolean bone, Method method, ChamberKind place, long seed) {
-        return new Scenario(
+    private static RehearsalPlan plan(
+            String cut, int grams, boolean bone, Method method, ChamberKind place, long seed) {
+        return new RehearsalPlan(
                 CutCatalogue.get(cut), grams, bone, bone ? 6 : 0, method, Coating.NONE, place, 35, 0, Set.of(), seed);
     }
 
@@ -32,7 +33,7 @@ class RehearsalTradeTest {
         return 100
                 * LongStream.rangeClosed(1, 40)
                         .mapToDouble(seed -> 1
-                                - new RehearsalWorld(scenario(cut, grams, bone, method, place, seed), TURNED)
+                                - new RehearsalWorld(plan(cut, grams, bone, method, place, seed), TURNED)
                                                 .at(day)
                                                 .grams()
                                         / grams)
@@ -80,7 +81,7 @@ class RehearsalTradeTest {
 
     private static Map<Heap, Integer> heaps(Method method) {
         RehearsalWorld world =
-                new RehearsalWorld(scenario("rib-bone-in", 4850, true, method, ChamberKind.WALK_IN, 1), TURNED);
+                new RehearsalWorld(plan("rib-bone-in", 4850, true, method, ChamberKind.WALK_IN, 1), TURNED);
         world.at(35);
         return world.cutUp(BenchOrder.SLICE_FIRST, Closeness.USUAL);
     }
@@ -98,7 +99,7 @@ class RehearsalTradeTest {
         return LongStream.rangeClosed(1, 20)
                 .mapToDouble(seed -> {
                     RehearsalWorld world = new RehearsalWorld(
-                            scenario(cut, grams, false, Method.MEMBRANE, ChamberKind.REFRIGERATOR, seed), TURNED);
+                            plan(cut, grams, false, Method.MEMBRANE, ChamberKind.REFRIGERATOR, seed), TURNED);
                     world.at(day);
                     return world.cutUp(BenchOrder.SLICE_FIRST, Closeness.USUAL).getOrDefault(Heap.STEAKS, 0)
                             / (double) grams;

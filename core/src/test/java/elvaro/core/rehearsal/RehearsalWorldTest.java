@@ -25,13 +25,13 @@ import org.junit.jupiter.params.provider.EnumSource;
 class RehearsalWorldTest {
     private static final Deed TURNED = new Deed(7, Deed.Kind.TURNED);
 
-    static Scenario loin(Method method, ChamberKind place, long seed, Mishap... mishaps) {
-        return new Scenario(
+    static RehearsalPlan loin(Method method, ChamberKind place, long seed, Mishap... mishaps) {
+        return new RehearsalPlan(
                 CutCatalogue.get("strip"), 5000, false, 5, method, Coating.NONE, place, 35, 0, Set.of(mishaps), seed);
     }
 
-    private static double lost(Scenario scenario, double day, Deed... deeds) {
-        return 1 - new RehearsalWorld(scenario, List.of(deeds)).at(day).grams() / scenario.greenGrams();
+    private static double lost(RehearsalPlan plan, double day, Deed... deeds) {
+        return 1 - new RehearsalWorld(plan, List.of(deeds)).at(day).grams() / plan.greenGrams();
     }
 
     /** Of a hundred worlds, in how many it is so. */
@@ -41,7 +41,7 @@ class RehearsalWorldTest {
 
     @Test
     void equal_seeds_make_equal_worlds_and_others_others() {
-        Scenario one = loin(Method.OPEN_AIR, ChamberKind.CABINET, 4);
+        RehearsalPlan one = loin(Method.OPEN_AIR, ChamberKind.CABINET, 4);
         PieceTruth once = new RehearsalWorld(one, List.of(TURNED)).at(21);
         RehearsalWorld again = new RehearsalWorld(one, List.of(TURNED));
         again.at(3.5); // looked at on the way
@@ -51,7 +51,7 @@ class RehearsalWorldTest {
 
     @Test
     void one_choice_changed_leaves_what_went_before_as_it_was() {
-        Scenario one = loin(Method.MEMBRANE, ChamberKind.REFRIGERATOR, 9, Mishap.CONTACT_LIFTS);
+        RehearsalPlan one = loin(Method.MEMBRANE, ChamberKind.REFRIGERATOR, 9, Mishap.CONTACT_LIFTS);
         RehearsalWorld left = new RehearsalWorld(one, List.of());
         RehearsalWorld sealed = new RehearsalWorld(one, List.of(new Deed(20, Deed.Kind.RESEALED)));
         assertThat(sealed.at(20)).isEqualTo(left.at(20));
@@ -62,13 +62,13 @@ class RehearsalWorldTest {
     @EnumSource(Method.class)
     void mass_closes_at_the_bench(Method method) {
         for (long seed = 1; seed <= 10; seed++) {
-            Scenario scenario = loin(method, ChamberKind.REFRIGERATOR, seed, Mishap.CONTACT_LIFTS);
-            RehearsalWorld world = new RehearsalWorld(scenario, List.of());
+            RehearsalPlan plan = loin(method, ChamberKind.REFRIGERATOR, seed, Mishap.CONTACT_LIFTS);
+            RehearsalWorld world = new RehearsalWorld(plan, List.of());
             double grams = world.at(28).grams();
             Map<Heap, Integer> heaps = world.cutUp(BenchOrder.SLICE_FIRST, Closeness.USUAL);
             assertThat(heaps.values().stream().mapToInt(each -> each).sum()).isEqualTo((int) Math.round(grams));
             assertThat(heaps.values()).allMatch(each -> each >= 0);
-            assertThat(grams).isLessThanOrEqualTo(scenario.greenGrams() + 1e-6);
+            assertThat(grams).isLessThanOrEqualTo(plan.greenGrams() + 1e-6);
         }
     }
 
@@ -121,16 +121,16 @@ class RehearsalWorldTest {
                 .isGreaterThanOrEqualTo(95);
     }
 
-    private static PieceTruth end(Scenario scenario, Deed... deeds) {
-        return new RehearsalWorld(scenario, List.of(deeds)).at(35);
+    private static PieceTruth end(RehearsalPlan plan, Deed... deeds) {
+        return new RehearsalWorld(plan, List.of(deeds)).at(35);
     }
 
     @Test
     void seeing_to_the_room_in_time_saves_the_piece() {
         assertThat(worlds(seed -> {
-                    Scenario scenario = loin(Method.OPEN_AIR, ChamberKind.CABINET, seed, Mishap.COMPRESSOR_FAILS);
-                    double failed = new Luck(scenario).begins(Mishap.COMPRESSOR_FAILS);
-                    return end(scenario, TURNED, new Deed(failed + 0.4, Deed.Kind.SAW_TO_THE_ROOM))
+                    RehearsalPlan plan = loin(Method.OPEN_AIR, ChamberKind.CABINET, seed, Mishap.COMPRESSOR_FAILS);
+                    double failed = new Luck(plan).begins(Mishap.COMPRESSOR_FAILS);
+                    return end(plan, TURNED, new Deed(failed + 0.4, Deed.Kind.SAW_TO_THE_ROOM))
                             .hasTurned();
                 }))
                 .isLessThanOrEqualTo(20);
@@ -140,16 +140,16 @@ class RehearsalWorldTest {
     void a_careful_look_stops_what_has_turned_and_carries_on_with_what_has_not() {
         for (long seed = 1; seed <= 40; seed++) {
             for (Mishap mishap : List.of(Mishap.FAN_OFF, Mishap.CONTACT_LIFTS, Mishap.HOT_SPELL)) {
-                Scenario scenario = loin(
+                RehearsalPlan plan = loin(
                         mishap == Mishap.CONTACT_LIFTS ? Method.MEMBRANE : Method.OPEN_AIR,
                         ChamberKind.CABINET,
                         seed,
                         mishap);
-                RehearsalWorld world = new RehearsalWorld(scenario, List.of(TURNED));
+                RehearsalWorld world = new RehearsalWorld(plan, List.of(TURNED));
                 for (int day = 1; day <= 35; day += 2) {
                     PieceTruth truth = world.at(day);
-                    Observation seen = new Sight(scenario, truth).observation();
-                    Answer answer = LookVerdict.of(seen, new Circumstances(scenario.method(), day))
+                    Observation seen = new Sight(plan, truth).observation();
+                    Answer answer = LookVerdict.of(seen, new Circumstances(plan.method(), day))
                             .answer();
                     assertThat(answer == Answer.STOP)
                             .as("%s, seed %d, day %d: %s", mishap, seed, day, seen.told())
@@ -165,21 +165,6 @@ class RehearsalWorldTest {
         assertThat(Heap.CLEAN_CRUST.mayGoTo(elvaro.core.ledger.Stream.USABLE_TRIM))
                 .isTrue();
         assertThat(Heap.CLEAN_CRUST.mayGoTo(elvaro.core.ledger.Stream.STEAK)).isFalse();
-    }
-
-    @Test
-    void tasters_differ_and_none_of_them_likes_rancid_meat_better() {
-        TasterMind.Plate good = new TasterMind.Plate(0.9, 35, 0.2, 0, false);
-        TasterMind.Plate rancid = new TasterMind.Plate(0.9, 35, 1.6, 0, false);
-        assertThat(LongStream.rangeClosed(1, 50)
-                        .map(seed -> new TasterMind(seed).liking(good, 1))
-                        .distinct()
-                        .count())
-                .isGreaterThan(2);
-        for (long seed = 1; seed <= 50; seed++) {
-            assertThat(new TasterMind(seed).liking(rancid, 1))
-                    .isLessThanOrEqualTo(new TasterMind(seed).liking(good, 1));
-        }
     }
 
     @Test

@@ -1,6 +1,6 @@
 package elvaro.server.rehearsal;
 
-import elvaro.core.rehearsal.Lesson;
+import elvaro.core.rehearsal.RehearsalLesson;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 record CourseView(List<LessonLine> lessons, List<RunningLine> running, List<HandLine> hands) {
     /** @param best score so far; absent where none was ended */
     record LessonLine(
-            Lesson lesson,
+            RehearsalLesson lesson,
             String title,
             String task,
             boolean passed,
@@ -26,5 +26,5 @@ record CourseView(List<LessonLine> lessons, List<RunningLine> running, List<Hand
     record RunningLine(UUID id, String title, Instant begunAt) {}
 
     /** @param passed lessons, of all there are */
-    record HandLine(String name, int passed, int all, List<Lesson> lessons) {}
+    record HandLine(String name, int passed, int all, List<RehearsalLesson> lessons) {}
 }

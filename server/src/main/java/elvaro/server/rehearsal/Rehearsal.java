@@ -4,9 +4,9 @@ import elvaro.core.air.ChamberKind;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.core.rehearsal.Lesson;
+import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.rehearsal.Mishap;
-import elvaro.core.rehearsal.Scenario;
+import elvaro.core.rehearsal.RehearsalPlan;
 import elvaro.server.shared.EditedRow;
 import elvaro.server.shared.SignedIn;
 import jakarta.persistence.Column;
@@ -42,7 +42,7 @@ class Rehearsal extends EditedRow {
     private UUID handId;
 
     @Enumerated(EnumType.STRING)
-    private Lesson lesson;
+    private RehearsalLesson lesson;
 
     private String cutCode;
     private int grams;
@@ -82,23 +82,23 @@ class Rehearsal extends EditedRow {
      * @param things ids of what hangs, where, and of the scale
      * @param now by the machine's clock
      */
-    Rehearsal(UUID id, SignedIn person, UUID handId, Lesson lesson, Scenario scenario, Things things, Instant now) {
+    Rehearsal(UUID id, SignedIn person, UUID handId, RehearsalLesson lesson, RehearsalPlan plan, Things things, Instant now) {
         super(id);
         ofWorkshopId = person.workshopId();
         ofAccountId = person.accountId();
         this.handId = handId;
         this.lesson = lesson;
-        cutCode = scenario.cut().code();
-        grams = scenario.greenGrams();
-        boneIn = scenario.boneIn();
-        fatCoverMm = scenario.fatCoverMm();
-        method = scenario.method();
-        coating = scenario.coating();
-        place = scenario.place();
-        plannedDays = scenario.plannedDays();
-        beginsOnDay = scenario.beginsOnDay();
-        mishaps = scenario.mishaps().stream().map(Mishap::name).sorted().collect(Collectors.joining(" "));
-        seed = scenario.seed();
+        cutCode = plan.cut().code();
+        grams = plan.greenGrams();
+        boneIn = plan.boneIn();
+        fatCoverMm = plan.fatCoverMm();
+        method = plan.method();
+        coating = plan.coating();
+        place = plan.place();
+        plannedDays = plan.plannedDays();
+        beginsOnDay = plan.beginsOnDay();
+        mishaps = plan.mishaps().stream().map(Mishap::name).sorted().collect(Collectors.joining(" "));
+        seed = plan.seed();
         pieceId = things.pieceId();
         chamberId = things.chamberId();
         scaleId = things.scaleId();
@@ -111,11 +111,11 @@ class Rehearsal extends EditedRow {
     /** What there is in its house. */
     record Things(UUID pieceId, UUID chamberId, UUID scaleId) {}
 
-    Scenario scenario() {
+    RehearsalPlan plan() {
         Set<Mishap> all = mishaps.isEmpty()
                 ? Set.of()
                 : Arrays.stream(mishaps.split(" ")).map(Mishap::valueOf).collect(Collectors.toSet());
-        return new Scenario(
+        return new RehearsalPlan(
                 CutCatalogue.get(cutCode),
                 grams,
                 boneIn,
@@ -173,7 +173,7 @@ class Rehearsal extends EditedRow {
         return passed;
     }
 
-    Optional<Lesson> lesson() {
+    Optional<RehearsalLesson> lesson() {
         return Optional.ofNullable(lesson);
     }
 

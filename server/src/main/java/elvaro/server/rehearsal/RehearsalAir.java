@@ -31,7 +31,7 @@ class RehearsalAir {
 
     /** Half-hourly, between two days. */
     void record(Rehearsal rehearsal, double fromDay, double toDay) {
-        RehearsalWorld world = new RehearsalWorld(rehearsal.scenario(), deeds(rehearsal));
+        RehearsalWorld world = new RehearsalWorld(rehearsal.plan(), deeds(rehearsal));
         List<Past> readings = new ArrayList<>();
         for (double day = fromDay + STEP_DAYS; day <= toDay; day += STEP_DAYS) {
             TrueAir air = world.shown(day);

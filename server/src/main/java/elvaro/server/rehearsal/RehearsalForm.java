@@ -5,9 +5,9 @@ import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.core.rehearsal.Lesson;
+import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.rehearsal.Mishap;
-import elvaro.core.rehearsal.Scenario;
+import elvaro.core.rehearsal.RehearsalPlan;
 import elvaro.core.treatment.Clash;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.Refusal;
@@ -34,7 +34,7 @@ import org.jspecify.annotations.Nullable;
  * @param answers to questions a plan of one's own raised; a lesson is meant as it is
  */
 record RehearsalForm(
-        @Nullable Lesson lesson,
+        @Nullable RehearsalLesson lesson,
         @Nullable @Valid FreePlan plan,
         @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {
 
@@ -69,9 +69,9 @@ record RehearsalForm(
     /** One thing in four goes wrong, of those that can. */
     private static final double GOES_WRONG = 0.25;
 
-    Scenario scenario(long seed) {
+    RehearsalPlan planned(long seed) {
         if (lesson != null) {
-            return lesson.scenario(seed);
+            return lesson.plan(seed);
         }
         if (plan == null) {
             throw Refusal.wrong("invalid", "lesson", "Choose a lesson, or say what to rehearse.");
@@ -86,7 +86,7 @@ record RehearsalForm(
                 befall.add(mishap);
             }
         }
-        return new Scenario(
+        return new RehearsalPlan(
                 cut,
                 plan.grams(),
                 plan.boneIn(),
@@ -110,7 +110,6 @@ record RehearsalForm(
             case SEAL_FAILS, CONTACT_LIFTS -> plan.method() == Method.MEMBRANE;
             case NEIGHBOUR_SCENTS, DIRTY_ROOM, FOLD_LEFT -> plan.method() == Method.OPEN_AIR;
             case RAW_GARLIC -> plan.coating() == Coating.CLOTH;
-            case HOOK_NOT_TARED -> false; // a scale that is to be tared is no part of free play
         };
     }
 }

@@ -2,8 +2,8 @@ package elvaro.server.rehearsal;
 
 import elvaro.core.air.Air;
 import elvaro.core.drying.Method;
-import elvaro.core.rehearsal.Lesson;
-import elvaro.core.rehearsal.Scenario;
+import elvaro.core.rehearsal.RehearsalLesson;
+import elvaro.core.rehearsal.RehearsalPlan;
 import elvaro.server.account.AccountService;
 import elvaro.server.account.Preferences;
 import elvaro.server.chamber.ChamberForm;
@@ -128,7 +128,7 @@ class RehearsalHouses {
         if (begunLately(person) >= MOST_A_DAY) {
             throw Refusal.tooMany("That is enough for a day. Begin the next one tomorrow.");
         }
-        Scenario scenario = form.scenario(id.getLeastSignificantBits());
+        RehearsalPlan plan = form.planned(id.getLeastSignificantBits());
         String name = accounts.me().name();
         Preferences preferences = accounts.preferences();
         WorkshopSettings settings = settings(workshops.settings(), title(form.lesson()));
@@ -138,24 +138,24 @@ class RehearsalHouses {
                 workshops.create(inside.workshopId(), settings);
                 accounts.add(inside.accountId(), inside.accountId().toString(), name, Role.BENCH_HAND);
                 accounts.prefer(preferences);
-                furnish(id, person, inside, form, scenario);
+                furnish(id, person, inside, form, plan);
             });
             return inside;
         });
     }
 
-    private void furnish(UUID id, SignedIn person, SignedIn inside, RehearsalForm form, Scenario scenario) {
+    private void furnish(UUID id, SignedIn person, SignedIn inside, RehearsalForm form, RehearsalPlan plan) {
         Things things = new Things(Ids.after(id, "piece"), Ids.after(id, "chamber"), Ids.after(id, "scale"));
-        chambers.put(chamber(things.chamberId(), scenario));
+        chambers.put(chamber(things.chamberId(), plan));
         UUID lot = Ids.after(id, "lot");
         lots.receive(new LotForm(
                 lot,
                 0,
-                scenario.cut().code(),
+                plan.cut().code(),
                 "",
-                scenario.boneIn(),
-                scenario.fatCoverMm(),
-                scenario.greenGrams(),
+                plan.boneIn(),
+                plan.fatCoverMm(),
+                plan.greenGrams(),
                 GREEN_MINOR_PER_KG,
                 "",
                 null,
@@ -164,18 +164,18 @@ class RehearsalHouses {
                 "",
                 "",
                 Map.of()));
-        hanging.split(lot, new SplitForm(List.of(piece(things, scenario)), form.settled()));
+        hanging.split(lot, new SplitForm(List.of(piece(things, plan)), form.settled()));
         devices.add(things.scaleId(), "Scale of the rehearsal", null);
         Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
-        Rehearsal rehearsal = new Rehearsal(id, person, inside.accountId(), form.lesson(), scenario, things, now);
-        rehearsal.set(rehearsal.at(scenario.beginsOnDay()), now);
+        Rehearsal rehearsal = new Rehearsal(id, person, inside.accountId(), form.lesson(), plan, things, now);
+        rehearsal.set(rehearsal.at(plan.beginsOnDay()), now);
         rehearsals.save(rehearsal);
-        air.record(rehearsal, 0, scenario.beginsOnDay());
+        air.record(rehearsal, 0, plan.beginsOnDay());
     }
 
-    private static ChamberForm chamber(UUID id, Scenario scenario) {
-        Air usual = scenario.place().usualAir();
-        String name = switch (scenario.place()) {
+    private static ChamberForm chamber(UUID id, RehearsalPlan plan) {
+        Air usual = plan.place().usualAir();
+        String name = switch (plan.place()) {
             case REFRIGERATOR -> "Refrigerator";
             case CABINET -> "Cabinet";
             case WALK_IN -> "Cold room";
@@ -186,7 +186,7 @@ class RehearsalHouses {
                 id,
                 0,
                 name,
-                scenario.place(),
+                plan.place(),
                 1,
                 6,
                 60_000,
@@ -201,24 +201,24 @@ class RehearsalHouses {
                 null);
     }
 
-    private NewPiece piece(Things things, Scenario scenario) {
+    private NewPiece piece(Things things, RehearsalPlan plan) {
         return new NewPiece(
                 things.pieceId(),
                 PieceRole.PLAIN,
-                scenario.greenGrams(),
+                plan.greenGrams(),
                 false,
-                scenario.method(),
+                plan.method(),
                 things.chamberId(),
                 workshops.today(),
-                scenario.plannedDays(),
+                plan.plannedDays(),
                 0,
-                scenario.coating(),
-                scenario.method() == Method.MEMBRANE ? 95 : null,
+                plan.coating(),
+                plan.method() == Method.MEMBRANE ? 95 : null,
                 null,
                 null,
                 null,
                 null,
-                scenario.method().usualConsumablesMinor());
+                plan.method().usualConsumablesMinor());
     }
 
     /** Of the house one comes from, at the prices of the rehearsal. */
@@ -266,7 +266,7 @@ class RehearsalHouses {
         return person;
     }
 
-    static String title(@Nullable Lesson lesson) {
+    static String title(@Nullable RehearsalLesson lesson) {
         return lesson == null ? "a plan of your own" : lesson.title();
     }
 
@@ -281,21 +281,21 @@ class RehearsalHouses {
                 .single();
     }
 
-    private record Ended(Lesson lesson, boolean passed, int best) {}
+    private record Ended(RehearsalLesson lesson, boolean passed, int best) {}
 
     /** @param forAll whether what others passed is told as well */
     CourseView course(boolean forAll) {
         SignedIn person = mustBeOutside();
-        Map<Lesson, Ended> ended = database
+        Map<RehearsalLesson, Ended> ended = database
                 .sql("select lesson, max(passed) as passed, max(score) as best from rehearsal where of_workshop_id = ?"
                         + " and of_account_id = ? and lesson is not null and ended_at is not null group by lesson")
                 .params(person.workshopId(), person.accountId())
                 .query((row, number) -> new Ended(
-                        Lesson.valueOf(row.getString("lesson")), row.getBoolean("passed"), row.getInt("best")))
+                        RehearsalLesson.valueOf(row.getString("lesson")), row.getBoolean("passed"), row.getInt("best")))
                 .list()
                 .stream()
                 .collect(Collectors.toMap(Ended::lesson, Function.identity()));
-        List<LessonLine> lessons = Arrays.stream(Lesson.values())
+        List<LessonLine> lessons = Arrays.stream(RehearsalLesson.values())
                 .map(lesson -> {
                     Ended each = ended.get(lesson);
                     return new LessonLine(
@@ -315,13 +315,13 @@ class RehearsalHouses {
                 .params(person.workshopId(), person.accountId())
                 .query((row, number) -> new RunningLine(
                         UUID.fromString(row.getString("id")),
-                        title(row.getString("lesson") == null ? null : Lesson.valueOf(row.getString("lesson"))),
+                        title(row.getString("lesson") == null ? null : RehearsalLesson.valueOf(row.getString("lesson"))),
                         row.getObject("begun_at", LocalDateTime.class).toInstant(ZoneOffset.UTC)))
                 .list();
     }
 
     private List<HandLine> hands(SignedIn person) {
-        Map<String, List<Lesson>> passed = new LinkedHashMap<>();
+        Map<String, List<RehearsalLesson>> passed = new LinkedHashMap<>();
         accounts.people().stream()
                 .filter(each -> each.active())
                 .forEach(each -> passed.put(each.id().toString(), new ArrayList<>()));
@@ -330,7 +330,7 @@ class RehearsalHouses {
         database.sql("select distinct of_account_id, lesson from rehearsal where of_workshop_id = ? and passed"
                         + " and lesson is not null")
                 .param(person.workshopId())
-                .query((row, number) -> Map.entry(row.getString(1), Lesson.valueOf(row.getString(2))))
+                .query((row, number) -> Map.entry(row.getString(1), RehearsalLesson.valueOf(row.getString(2))))
                 .list()
                 .forEach(each ->
                         passed.getOrDefault(each.getKey(), new ArrayList<>()).add(each.getValue()));
@@ -338,7 +338,7 @@ class RehearsalHouses {
                 .map(each -> new HandLine(
                         names.get(each.getKey()),
                         each.getValue().size(),
-                        Lesson.values().length,
+                        RehearsalLesson.values().length,
                         each.getValue().stream().sorted().toList()))
                 .toList();
     }

@@ -6,7 +6,7 @@ import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Piles;
 import elvaro.core.ledger.Stream;
 import elvaro.core.rehearsal.Deed;
-import elvaro.core.rehearsal.Finish;
+import elvaro.core.rehearsal.Ending;
 import elvaro.core.rehearsal.Heap;
 import elvaro.core.rehearsal.Mishap;
 import elvaro.core.rehearsal.PieceTruth;
@@ -98,7 +98,7 @@ class RehearsalPlay {
         }
 
         RehearsalWorld world() {
-            return new RehearsalWorld(rehearsal.scenario(), deeds);
+            return new RehearsalWorld(rehearsal.plan(), deeds);
         }
 
         PieceTruth truth(RehearsalWorld world) {
@@ -137,7 +137,7 @@ class RehearsalPlay {
         Rehearsal rehearsal = here();
         Story story = story(rehearsal);
         RehearsalWorld world = story.world();
-        Sight sight = new Sight(rehearsal.scenario(), story.truth(world), story.isDown());
+        Sight sight = new Sight(rehearsal.plan(), story.truth(world), story.isDown());
         Observation there = sight.observation();
         List<HeapOnBlock> heaps = story.isDown()
                 ? heaps(story, world).keySet().stream()
@@ -153,7 +153,7 @@ class RehearsalPlay {
                         .map(lesson -> lesson.task())
                         .orElse("Age it as you would, and see what comes of it."),
                 (int) Math.floor(rehearsal.day(time.instant())),
-                rehearsal.scenario().plannedDays(),
+                rehearsal.plan().plannedDays(),
                 rehearsal.pieceId(),
                 story.piece().tag(),
                 sight.appearance(),
@@ -174,7 +174,7 @@ class RehearsalPlay {
         LookView last = all.get(0);
         double day = story.rehearsal().day(last.at());
         PieceTruth truth = story.world().at(Math.min(day, story.day()));
-        return new Sight(story.rehearsal().scenario(), truth).beside(last.observed(), day);
+        return new Sight(story.rehearsal().plan(), truth).beside(last.observed(), day);
     }
 
     private static Map<Heap, Integer> heaps(Story story, RehearsalWorld world) {
@@ -271,9 +271,9 @@ class RehearsalPlay {
                 .filter(entry -> entry.kind() == LogFactKind.PILE && entry.stream() != null)
                 .forEach(entry -> piles.merge(entry.stream(), entry.grams(), Integer::sum));
         return new Review(
-                story.rehearsal().scenario(),
+                story.rehearsal().plan(),
                 story.deeds(),
-                new Finish(
+                new Ending(
                         story.day(),
                         story.piece().benchOrder().orElse(BenchOrder.SLICE_FIRST),
                         story.piece().closeness(),

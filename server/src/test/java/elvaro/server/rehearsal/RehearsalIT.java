@@ -5,7 +5,7 @@ import static elvaro.server.support.Bodies.lookBody;
 import static elvaro.server.support.Bodies.pile;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import elvaro.core.rehearsal.Lesson;
+import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
@@ -24,11 +24,11 @@ import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningApp.class)
 class RehearsalIT {
-    private static Map<String, Object> asks(Lesson lesson) {
+    private static Map<String, Object> asks(RehearsalLesson lesson) {
         return Map.of("lesson", lesson.name(), "answers", Map.of());
     }
 
-    private static String begin(Client client, Lesson lesson) {
+    private static String begin(Client client, RehearsalLesson lesson) {
         String id = UUID.randomUUID().toString();
         client.must(client.put("/api/rehearsals/" + id, asks(lesson)));
         client.must(client.post("/api/rehearsals/%s/enter".formatted(id), Map.of()));
@@ -52,7 +52,7 @@ class RehearsalIT {
         Client client = owner.client();
         String real = client.hang(client.chamber("Cabinet", 50_000), 4000).get(0);
         String name = client.get("/api/session").body().at("/me/workshopName").asString();
-        String id = begin(client, Lesson.DRY_ROOM);
+        String id = begin(client, RehearsalLesson.DRY_ROOM);
         assertThat(client.get("/api/session").body().at("/me/workshopName").asString())
                 .isEqualTo("Rehearsal: The room that ran dry");
         assertThat(client.get("/api/pieces/" + real).status()).isEqualTo(404);
@@ -66,7 +66,7 @@ class RehearsalIT {
         assertThat(client.get("/api/pieces/" + real).status()).isEqualTo(200);
         assertThat(client.get("/api/people").status()).as("an owner again").isEqualTo(200);
         // Sent again it is there once, and goes on where it stood.
-        client.must(client.put("/api/rehearsals/" + id, asks(Lesson.DRY_ROOM)));
+        client.must(client.put("/api/rehearsals/" + id, asks(RehearsalLesson.DRY_ROOM)));
         assertThat(client.get("/api/rehearsals").body().path("running").size()).isOne();
         client.must(client.post("/api/rehearsals/%s/enter".formatted(id), Map.of()));
         assertThat(here(client).path("pieceId").asString()).isEqualTo(piece);
@@ -75,7 +75,7 @@ class RehearsalIT {
     @Test
     void nothing_beyond_the_work_on_a_piece_is_open_in_it(Someone owner) {
         Client client = owner.client();
-        begin(client, Lesson.ONE_STEAK);
+        begin(client, RehearsalLesson.ONE_STEAK);
         assertThat(client.post("/api/me/recovery-codes", Map.of("password", RunningApp.PASSWORD))
                         .type())
                 .isEqualTo("in-rehearsal");
@@ -90,7 +90,7 @@ class RehearsalIT {
     void nobody_gets_into_the_rehearsal_of_another(Someone owner) {
         Client client = owner.client();
         String id = UUID.randomUUID().toString();
-        client.must(client.put("/api/rehearsals/" + id, asks(Lesson.THE_BAG)));
+        client.must(client.put("/api/rehearsals/" + id, asks(RehearsalLesson.THE_BAG)));
         Client hand = owner.benchHand();
         assertThat(hand.post("/api/rehearsals/%s/enter".formatted(id), Map.of()).status())
                 .isEqualTo(404);
@@ -104,7 +104,7 @@ class RehearsalIT {
     void a_clock_that_goes_only_when_days_are_let_by_and_a_probe_that_measures_meanwhile(Someone owner) {
         Client client = owner.client();
         LocalDate real = today(client);
-        begin(client, Lesson.DRY_ROOM);
+        begin(client, RehearsalLesson.DRY_ROOM);
         pass(client, 7);
         pass(client, 3);
         assertThat(today(client)).isEqualTo(real.plusDays(10));
@@ -132,7 +132,7 @@ class RehearsalIT {
     @Test
     void a_machine_that_dies_calls_and_stops_the_days(Someone owner) {
         Client client = owner.client();
-        begin(client, Lesson.DEAD_MACHINE);
+        begin(client, RehearsalLesson.DEAD_MACHINE);
         int called = 0;
         for (int step = 0; step < 6 && called == 0; step++) {
             Answer passed = client.must(client.post("/api/rehearsal/days", Map.of("days", 5)));
@@ -152,13 +152,13 @@ class RehearsalIT {
     }
 
     @ParameterizedTest
-    @EnumSource(Lesson.class)
-    void every_lesson_begins_and_shows_its_piece(Lesson lesson) {
+    @EnumSource(RehearsalLesson.class)
+    void every_lesson_begins_and_shows_its_piece(RehearsalLesson lesson) {
         Client client = RunningApp.newWorkshop().client();
         begin(client, lesson);
         JsonNode view = here(client);
         assertThat(view.path("title").asString()).isEqualTo(lesson.title());
-        assertThat(view.path("day").asInt()).isEqualTo(lesson.scenario(1).beginsOnDay());
+        assertThat(view.path("day").asInt()).isEqualTo(lesson.plan(1).beginsOnDay());
         assertThat(client.get("/api/room").body().toString())
                 .contains(view.path("tag").asString());
     }
@@ -213,7 +213,7 @@ class RehearsalIT {
     @Test
     void a_bag_that_let_go_is_passed_by_who_looks_and_seals_it(Someone owner) {
         Client client = owner.client();
-        begin(client, Lesson.THE_BAG);
+        begin(client, RehearsalLesson.THE_BAG);
         String piece = here(client).path("pieceId").asString();
         for (int day = 0; day < 35; day += 3) {
             pass(client, 3);
@@ -243,12 +243,12 @@ class RehearsalIT {
     /** Every lesson played over the API by somebody who looks at nothing and eats everything. */
     @ParameterizedTest
     @EnumSource(
-            value = Lesson.class,
+            value = RehearsalLesson.class,
             names = {"FAT_SEAL", "FORGOTTEN", "GARLIC"})
-    void who_keeps_what_is_not_to_be_eaten_does_not_pass(Lesson lesson) {
+    void who_keeps_what_is_not_to_be_eaten_does_not_pass(RehearsalLesson lesson) {
         Client client = RunningApp.newWorkshop().client();
         begin(client, lesson);
-        for (int day = 0; day < lesson.scenario(1).plannedDays() && lesson != Lesson.FORGOTTEN; day += 7) {
+        for (int day = 0; day < lesson.plan(1).plannedDays() && lesson != RehearsalLesson.FORGOTTEN; day += 7) {
             pass(client, 7);
         }
         JsonNode review = finish(client, false);
@@ -262,10 +262,10 @@ class RehearsalIT {
     @Test
     void what_is_given_up_is_not_passed_and_more_than_a_few_do_not_run_at_once(Someone owner) {
         Client client = owner.client();
-        for (Lesson lesson : List.of(Lesson.ONE_STEAK, Lesson.THE_BAG, Lesson.DRY_ROOM, Lesson.OPEN_CUT)) {
+        for (RehearsalLesson lesson : List.of(RehearsalLesson.ONE_STEAK, RehearsalLesson.THE_BAG, RehearsalLesson.DRY_ROOM, RehearsalLesson.OPEN_CUT)) {
             client.must(client.put("/api/rehearsals/" + UUID.randomUUID(), asks(lesson)));
         }
-        assertThat(client.put("/api/rehearsals/" + UUID.randomUUID(), asks(Lesson.GARLIC))
+        assertThat(client.put("/api/rehearsals/" + UUID.randomUUID(), asks(RehearsalLesson.GARLIC))
                         .type())
                 .isEqualTo("enough-running");
         String running =
@@ -279,7 +279,7 @@ class RehearsalIT {
     void a_person_begins_so_many_in_a_day_and_no_more(Someone owner, JdbcClient database) {
         Client client = owner.client();
         String first = UUID.randomUUID().toString();
-        client.must(client.put("/api/rehearsals/" + first, asks(Lesson.ONE_STEAK)));
+        client.must(client.put("/api/rehearsals/" + first, asks(RehearsalLesson.ONE_STEAK)));
         database.sql("update rehearsal set ended_at = begun_at where id = ?")
                 .param(first)
                 .update();
@@ -293,7 +293,7 @@ class RehearsalIT {
                     .param(first)
                     .update();
         }
-        assertThat(client.put("/api/rehearsals/" + UUID.randomUUID(), asks(Lesson.THE_BAG))
+        assertThat(client.put("/api/rehearsals/" + UUID.randomUUID(), asks(RehearsalLesson.THE_BAG))
                         .status())
                 .isEqualTo(429);
     }
@@ -323,7 +323,7 @@ class RehearsalIT {
     @Test
     void whoever_may_no_longer_sign_in_is_out_of_the_rehearsal_too(Someone owner) {
         Client hand = owner.benchHand();
-        begin(hand, Lesson.ONE_STEAK);
+        begin(hand, RehearsalLesson.ONE_STEAK);
         JsonNode people = owner.client().get("/api/people").body();
         JsonNode idris = people.valueStream()
                 .filter(each -> each.path("role").asString().equals("BENCH_HAND"))
@@ -347,7 +347,7 @@ class RehearsalIT {
 
     @Test
     void no_reminder_comes_of_a_rehearsal(Someone owner, JdbcClient database) {
-        begin(owner.client(), Lesson.DEAD_MACHINE);
+        begin(owner.client(), RehearsalLesson.DEAD_MACHINE);
         assertThat(database.sql("select count(*) from account a join rehearsal r on r.workshop_id = a.workshop_id"
                                 + " where a.role = 'OWNER'")
                         .query(Integer.class)

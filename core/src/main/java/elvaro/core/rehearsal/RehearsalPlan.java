@@ -21,7 +21,7 @@ import java.util.Set;
  * @param mishaps that befall it
  * @param seed of all that is left to chance: equal seeds make equal worlds
  */
-public record Scenario(
+public record RehearsalPlan(
         Cut cut,
         int greenGrams,
         boolean boneIn,
@@ -33,7 +33,7 @@ public record Scenario(
         int beginsOnDay,
         Set<Mishap> mishaps,
         long seed) {
-    public Scenario {
+    public RehearsalPlan {
         mishaps = Set.copyOf(mishaps);
         if (greenGrams <= 0 || fatCoverMm < 0 || plannedDays < 1 || beginsOnDay < 0) {
             throw new IllegalArgumentException("A piece weighs more than 0 g and hangs for a day or more");
@@ -41,8 +41,8 @@ public record Scenario(
     }
 
     /** The same in another world: only chance differs. */
-    public Scenario seeded(long other) {
-        return new Scenario(
+    public RehearsalPlan seeded(long other) {
+        return new RehearsalPlan(
                 cut, greenGrams, boneIn, fatCoverMm, method, coating, place, plannedDays, beginsOnDay, mishaps, other);
     }
 

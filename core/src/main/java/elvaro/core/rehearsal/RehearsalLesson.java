@@ -7,7 +7,7 @@ import elvaro.core.drying.Method;
 import java.util.Set;
 
 /** The course, in its order: each lesson one piece, some ten minutes long, passed by doing. */
-public enum Lesson {
+public enum RehearsalLesson {
     ONE_STEAK(
             "One steak is not a loin",
             "Age a single steak for 21 days, weigh it each week, cut it, and see what is left of it.",
@@ -98,7 +98,7 @@ public enum Lesson {
             ChamberKind place,
             int days) {}
 
-    Lesson(String title, String task, String moral, Piece piece, Mishap... mishaps) {
+    RehearsalLesson(String title, String task, String moral, Piece piece, Mishap... mishaps) {
         this.title = title;
         this.task = task;
         this.moral = moral;
@@ -121,8 +121,8 @@ public enum Lesson {
     }
 
     /** In which world. */
-    public Scenario scenario(long seed) {
-        return new Scenario(
+    public RehearsalPlan plan(long seed) {
+        return new RehearsalPlan(
                 CutCatalogue.get(piece.cut),
                 piece.grams,
                 piece.boneIn,

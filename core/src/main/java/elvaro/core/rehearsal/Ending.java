@@ -12,4 +12,4 @@ import elvaro.core.yield.Closeness;
  * @param closeness of the knife
  * @param piles as the person filled them
  */
-public record Finish(double day, BenchOrder order, Closeness closeness, Piles piles) {}
+public record Ending(double day, BenchOrder order, Closeness closeness, Piles piles) {}
