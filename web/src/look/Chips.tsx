@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useId } from 'react';
+import type { Schema } from '../api/client';
 import { KeyCards } from './KeyCards';
 
 interface Props<T extends string> {
@@ -13,7 +14,7 @@ interface Props<T extends string> {
   /** Said for none of them, where several can be true. */
   none?: string;
   /** Which question of the key it is, where its answers are drawn. */
-  drawn?: string;
+  drawn?: Schema['KeyEntry']['asked'];
   onChange: (chosen: T[]) => void;
 }
 
@@ -42,7 +43,7 @@ export function Chips<T extends string>({ label, words, chosen, several, none, d
           />
         ))}
       </Box>
-      {drawn && <KeyCards question={drawn} words={words} chosen={chosen} onPick={pick} />}
+      {drawn && <KeyCards asked={drawn} words={words} chosen={chosen} onPick={pick} />}
     </Box>
   );
 }

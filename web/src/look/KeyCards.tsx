@@ -2,19 +2,20 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useId, useState } from 'react';
+import type { Schema } from '../api/client';
 import { useLookKey } from '../api/guide';
 import { SurfaceDrawing } from '../kit/SurfaceDrawing';
 
 interface Props<T extends string> {
   /** Which question of the key it is. */
-  question: string;
+  asked: Schema['KeyEntry']['asked'];
   words: Record<T, string>;
   chosen: readonly T[];
   onPick: (each: T) => void;
 }
 
 /** "Which of these is it?": every answer drawn and told, to be chosen by what one has before one. */
-export function KeyCards<T extends string>({ question, words, chosen, onPick }: Props<T>) {
+export function KeyCards<T extends string>({ asked, words, chosen, onPick }: Props<T>) {
   const [open, setOpen] = useState(false);
   const id = useId();
   const key = useLookKey(open);
@@ -42,7 +43,7 @@ export function KeyCards<T extends string>({ question, words, chosen, onPick }: 
         }}
       >
         {all.map((each) => {
-          const line = key.data?.find((one) => one.question === question && one.choice === each);
+          const line = key.data?.find((one) => one.asked === asked && one.choice === each);
           return (
             line && (
               <Button

@@ -111,21 +111,21 @@ export function LookPanel({ piece, last, onKept }: Props) {
       <Chips
         label="Colour"
         words={colours}
-        drawn="Colour"
+        drawn="COLOUR"
         chosen={colour ? [colour] : []}
         onChange={(chosen) => change({ colour: first(chosen) })}
       />
       <Chips
         label="Surface, under a gloved finger"
         words={surfaces}
-        drawn="SurfaceFeel"
+        drawn="SURFACE"
         chosen={surface ? [surface] : []}
         onChange={(chosen) => change({ surface: first(chosen) })}
       />
       <Chips
         label="Mould"
         words={moulds}
-        drawn="Mould"
+        drawn="MOULD"
         several
         none="none"
         chosen={seen.moulds}
@@ -140,7 +140,7 @@ export function LookPanel({ piece, last, onKept }: Props) {
         <Chips
           label="How much mould"
           words={extents}
-          drawn="Extent"
+          drawn="EXTENT"
           chosen={[seen.extent]}
           onChange={(chosen) => change({ extent: first(chosen) ?? 'SPOTS' })}
         />
@@ -148,7 +148,7 @@ export function LookPanel({ piece, last, onKept }: Props) {
       <Chips
         label="Smell, close to it"
         words={smells}
-        drawn="Smell"
+        drawn="SMELL"
         chosen={smell ? [smell] : []}
         onChange={(chosen) => change({ smell: first(chosen) })}
       />
@@ -157,14 +157,14 @@ export function LookPanel({ piece, last, onKept }: Props) {
           <Chips
             label="Membrane"
             words={lifted}
-            drawn="Lifted"
+            drawn="LIFTED"
             chosen={[String(seen.liftedPercent)]}
             onChange={(chosen) => change({ liftedPercent: Number(first(chosen) ?? 0) })}
           />
           <Chips
             label="Its seal"
             words={{ CLOSED: 'closed', OPEN: 'open' }}
-            drawn="Seal"
+            drawn="SEAL"
             chosen={[seen.sealOpen ? 'OPEN' : 'CLOSED']}
             onChange={(chosen) => change({ sealOpen: first(chosen) === 'OPEN' })}
           />
@@ -173,7 +173,7 @@ export function LookPanel({ piece, last, onKept }: Props) {
       <Chips
         label="Anything else"
         words={spots}
-        drawn="Spot"
+        drawn="SPOT"
         several
         none="nothing"
         chosen={seen.spots}

@@ -145,11 +145,15 @@ public enum Rule {
         return Optional.ofNullable(makes);
     }
 
+    /** Whether what was seen falls under it, though a graver rule may decide. */
+    public boolean isMet(Observation seen, Circumstances at) {
+        return applies.test(seen, at);
+    }
+
     /** Every rule that what was seen falls under and that gives the gravest answer among them, in the order above. */
     static List<Rule> decisive(Observation seen, Circumstances at) {
-        List<Rule> all = Arrays.stream(values())
-                .filter(rule -> rule.applies.test(seen, at))
-                .toList();
+        List<Rule> all =
+                Arrays.stream(values()).filter(rule -> rule.isMet(seen, at)).toList();
         Answer gravest = all.stream().map(Rule::answer).max(Answer::compareTo).orElseThrow();
         List<Rule> decisive =
                 all.stream().filter(rule -> rule.answer == gravest).toList();

@@ -1,9 +1,12 @@
 package elvaro.core.rehearsal;
 
+import static elvaro.core.working.Quantity.temperature;
+
 import elvaro.core.air.ChamberKind;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
+import elvaro.core.keeping.Excursions;
 import java.util.Set;
 
 /** The course, in its order: each lesson one piece, some ten minutes long, passed by doing. */
@@ -29,7 +32,8 @@ public enum RehearsalLesson {
     DEAD_MACHINE(
             "The night the machine stopped",
             "Something happens to the cabinet. Decide what becomes of the meat.",
-            "Warm meat is decided by its hours above 5 °C. Caught the same day it goes on; found days later it goes away.",
+            "Warm meat is decided by its hours above %s. Caught the same day it goes on; found days later it goes away."
+                    .formatted(temperature((int) Excursions.LIMIT_CELSIUS)),
             new Piece("strip", 6000, false, 4, Method.OPEN_AIR, Coating.NONE, ChamberKind.CABINET, 28),
             Mishap.COMPRESSOR_FAILS),
     STILL_AIR(

@@ -2,6 +2,7 @@ package elvaro.core.rehearsal;
 
 import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Method;
+import elvaro.core.keeping.Excursions;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Closeness;
 import java.util.Comparator;
@@ -210,7 +211,7 @@ public final class RehearsalWorld {
     }
 
     private boolean isWarm(double day) {
-        return day > 0 && shown(day).celsius() > 5;
+        return day > 0 && shown(day).celsius() > Excursions.LIMIT_CELSIUS;
     }
 
     /** What is wrong with the room on a day, for whoever goes and looks. */

@@ -5,9 +5,9 @@ import elvaro.core.drying.Coating;
 import elvaro.core.inspection.Circumstances;
 import elvaro.core.inspection.LookVerdict;
 import elvaro.core.inspection.Observation;
-import elvaro.core.inspection.Observation.Spot;
 import elvaro.core.inspection.Rule;
 import elvaro.core.inspection.Rule.Answer;
+import elvaro.core.keeping.Excursions;
 import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
@@ -27,9 +27,7 @@ public enum Sign {
     /** It must be cut out, or all of it thrown away. */
     TURNED_BAD("something on it had turned", 3, Deed.Kind.TRIMMED);
 
-    private static final double WARM_CELSIUS = 5;
     private static final double DRY_BELOW = 0.62;
-    private static final int LIFTED_PERCENT = 25;
     private static final double STILL_BELOW = 0.15;
 
     private final String told;
@@ -75,15 +73,16 @@ public enum Sign {
             signs.add(SCENT);
         }
         Observation seen = new Sight(plan, truth).observation();
-        LookVerdict verdict = LookVerdict.of(seen, new Circumstances(plan.method(), truth.day()));
+        Circumstances at = new Circumstances(plan.method(), truth.day());
+        LookVerdict verdict = LookVerdict.of(seen, at);
         if (verdict.answer() == Answer.STOP) {
             signs.add(TURNED_BAD);
         }
         // A graver sign does not hide these.
-        if (seen.sealOpen() || seen.liftedPercent() >= LIFTED_PERCENT) {
+        if (Rule.LEAK.isMet(seen, at)) {
             signs.add(LOOSE);
         }
-        if (seen.spots().contains(Spot.FOLD)) {
+        if (Rule.FOLDS.isMet(seen, at)) {
             signs.add(OPEN_CUT);
         }
         // Syrup never dries: turning it makes nothing better.
@@ -94,7 +93,7 @@ public enum Sign {
     }
 
     private static Optional<Sign> ofTheAir(RehearsalPlan plan, TrueAir air) {
-        if (air.celsius() > WARM_CELSIUS + (plan.place() == ChamberKind.REFRIGERATOR ? 2 : 0)) {
+        if (air.celsius() > Excursions.LIMIT_CELSIUS + (plan.place() == ChamberKind.REFRIGERATOR ? 2 : 0)) {
             return Optional.of(WARM);
         }
         boolean machine = plan.place() == ChamberKind.CABINET || plan.place() == ChamberKind.WALK_IN;

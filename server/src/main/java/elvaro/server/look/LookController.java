@@ -1,7 +1,7 @@
 package elvaro.server.look;
 
-import elvaro.core.inspection.Appearance;
 import elvaro.core.inspection.LookKey;
+import elvaro.core.inspection.LookKey.KeyEntry;
 import elvaro.core.inspection.Rule;
 import elvaro.server.look.LookView.Because;
 import elvaro.server.shared.Answers;
@@ -15,13 +15,10 @@ import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -52,45 +49,11 @@ class LookController {
 
             @NotNull @Size(max = Answers.MOST) Map<String, String> answers) {}
 
-    /**
-     * What one choice of a look is like.
-     *
-     * @param question which it answers: Colour, SurfaceFeel, Mould, Extent, Spot, Smell, Lifted or Seal
-     * @param choice the answer
-     * @param told how it looks, feels or smells, in words
-     * @param appearance how it is drawn; absent for what cannot be seen
-     */
-    record KeyLine(
-            String question,
-            String choice,
-            String told,
-            @Nullable Appearance appearance) {}
-
     /** Each choice of a look as it is drawn and told, for "which of these is it?". */
     @GetMapping("/api/look-key")
-    List<KeyLine> key() {
-        List<KeyLine> lines = new ArrayList<>();
-        LookKey.entries()
-                .forEach(entry -> lines.add(new KeyLine(
-                        entry.choice().getDeclaringClass().getSimpleName(),
-                        entry.choice().name(),
-                        entry.told(),
-                        entry.appearance())));
-        LIFTED.forEach((percent, told) ->
-                lines.add(new KeyLine("Lifted", percent.toString(), told, LookKey.lifted(percent / 100.0, false))));
-        lines.add(new KeyLine(
-                "Seal", "CLOSED", "Two or three welds, and no bubble behind them.", LookKey.lifted(0, false)));
-        lines.add(new KeyLine(
-                "Seal", "OPEN", "A weld that gapes, or film that can be pulled apart.", LookKey.lifted(0.4, true)));
-        return lines;
+    List<KeyEntry> key() {
+        return LookKey.entries();
     }
-
-    /** Shares of the film that no longer touch, %, in the steps a person tells apart. */
-    private static final Map<Integer, String> LIFTED = new TreeMap<>(Map.of(
-            0, "The film clings like a second skin.",
-            15, "Small bubbles; most of it clings.",
-            35, "Broad pale patches where light gets under the film.",
-            70, "It stands off like a loose shirt."));
 
     /** The rules a look is answered by. */
     @GetMapping("/api/inspection-rules")

@@ -4,8 +4,8 @@ import elvaro.core.air.ChamberKind;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.rehearsal.Mishap;
+import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.rehearsal.RehearsalPlan;
 import elvaro.server.shared.EditedRow;
 import elvaro.server.shared.SignedIn;
@@ -16,6 +16,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Table;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.Set;
@@ -82,7 +83,14 @@ class Rehearsal extends EditedRow {
      * @param things ids of what hangs, where, and of the scale
      * @param now by the machine's clock
      */
-    Rehearsal(UUID id, SignedIn person, UUID handId, RehearsalLesson lesson, RehearsalPlan plan, Things things, Instant now) {
+    Rehearsal(
+            UUID id,
+            SignedIn person,
+            UUID handId,
+            RehearsalLesson lesson,
+            RehearsalPlan plan,
+            Things things,
+            Instant now) {
         super(id);
         ofWorkshopId = person.workshopId();
         ofAccountId = person.accountId();
@@ -145,7 +153,7 @@ class Rehearsal extends EditedRow {
 
     /** Sets its clock. */
     void set(Instant house, Instant machine) {
-        houseAt = house;
+        houseAt = house.truncatedTo(ChronoUnit.MICROS);
         setAt = machine;
     }
 
@@ -158,8 +166,13 @@ class Rehearsal extends EditedRow {
         return hungAt.plusMillis(Math.round(day * SECONDS_A_DAY * 1000));
     }
 
-    /** Over, and how well it went. */
-    void end(int points, boolean isPassed, Instant at) {
+    /**
+     * Over, and how well it went. Its clock stands from here on.
+     *
+     * @param house what its clock shows
+     */
+    void end(int points, boolean isPassed, Instant house, Instant at) {
+        set(house, at);
         score = points;
         passed = isPassed;
         endedAt = at;
@@ -167,6 +180,11 @@ class Rehearsal extends EditedRow {
 
     boolean isOver() {
         return endedAt != null;
+    }
+
+    /** What its clock shows now that it is over; what runs goes by the time. */
+    Instant last(Instant running) {
+        return isOver() ? houseAt : running;
     }
 
     boolean passed() {

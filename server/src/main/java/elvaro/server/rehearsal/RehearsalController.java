@@ -35,11 +35,14 @@ class RehearsalController {
         this.door = door;
     }
 
+    /** @param shownDay the day the screen shows, so that days sent again go by once */
     record DaysForm(
             @NotNull
             @Min(value = 1, message = "At least one day.")
             @Max(value = 30, message = "At most 30 days at once.")
-            Integer days) {}
+            Integer days,
+
+            @NotNull Integer shownDay) {}
 
     /** @param heap absent for the piece itself */
     record ScaleForm(@Nullable Heap heap) {}
@@ -78,7 +81,7 @@ class RehearsalController {
 
     @PostMapping("/api/rehearsal/days")
     DaysPassed pass(@RequestBody @Valid DaysForm form) {
-        return play.pass(form.days());
+        return play.pass(form.days(), form.shownDay());
     }
 
     /** What lies on the scale; it shows for a few seconds, as a scale does that is asked again and again. */

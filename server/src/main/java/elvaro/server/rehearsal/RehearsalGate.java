@@ -7,7 +7,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -44,9 +43,9 @@ class RehearsalGate implements AsyncHandlerInterceptor, WebMvcConfigurer {
     private final JdbcClient database;
     private final HouseTime time;
 
-    RehearsalGate(JdbcClient database, Clock clock) {
+    RehearsalGate(JdbcClient database, HouseTime time) {
         this.database = database;
-        time = (HouseTime) clock;
+        this.time = time;
     }
 
     @Override
@@ -81,24 +80,29 @@ class RehearsalGate implements AsyncHandlerInterceptor, WebMvcConfigurer {
         return name.startsWith(FEATURES) ? name.substring(FEATURES.length()) : name;
     }
 
-    /** Whoever writes is at work, and their clock goes on from there. */
+    private record WhenSet(Instant house, Instant at) {}
+
+    /** Whoever writes is at work, and their clock goes on from there, unless somebody set it meanwhile. */
     private void goAhead(UUID house, boolean writes) {
         Instant machine = time.ofTheMachine().truncatedTo(ChronoUnit.MICROS);
         database.sql("select house_at, set_at from rehearsal where workshop_id = ?")
                 .param(house)
-                .query((row, number) -> Rehearsal.shown(utc(row, 1), utc(row, 2), machine))
+                .query((row, number) -> new WhenSet(utc(row, 1), utc(row, 2)))
                 .optional()
-                .ifPresent(now -> {
+                .ifPresent(set -> {
+                    Instant now = Rehearsal.shown(set.house(), set.at(), machine);
                     if (writes) {
-                        database.sql("update rehearsal set house_at = ?, set_at = ? where workshop_id = ?")
-                                .params(
-                                        LocalDateTime.ofInstant(now, ZoneOffset.UTC),
-                                        LocalDateTime.ofInstant(machine, ZoneOffset.UTC),
-                                        house)
+                        database.sql("update rehearsal set house_at = ?, set_at = ? where workshop_id = ?"
+                                        + " and house_at = ? and set_at = ? and ended_at is null")
+                                .params(utc(now), utc(machine), house, utc(set.house()), utc(set.at()))
                                 .update();
                     }
                     HouseTime.goAhead(Duration.between(machine, now));
                 });
+    }
+
+    private static LocalDateTime utc(Instant at) {
+        return LocalDateTime.ofInstant(at, ZoneOffset.UTC);
     }
 
     private static Instant utc(ResultSet row, int column) throws SQLException {

@@ -2,8 +2,10 @@ package elvaro.server.rehearsal;
 
 import elvaro.core.air.Air;
 import elvaro.core.drying.Method;
+import elvaro.core.ledger.Stream;
 import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.rehearsal.RehearsalPlan;
+import elvaro.core.rehearsal.Review;
 import elvaro.server.account.AccountService;
 import elvaro.server.account.Preferences;
 import elvaro.server.chamber.ChamberForm;
@@ -57,12 +59,6 @@ class RehearsalHouses {
     private static final int MOST_A_DAY = 40;
 
     private static final int GREEN_MINOR_PER_KG = 2200;
-
-    /** Minor units per kilogram, per kWh and per hour, of an invented shop: a rehearsal that asks for nothing. */
-    private static final int STEAK_PRICE = 6800;
-
-    private static final int TRIM_PRICE = 900;
-    private static final int FAT_PRICE = 250;
 
     private final RehearsalRepository rehearsals;
     private final AccountService accounts;
@@ -234,9 +230,9 @@ class RehearsalHouses {
                 0,
                 0,
                 0,
-                STEAK_PRICE,
-                TRIM_PRICE,
-                FAT_PRICE,
+                Review.worthMinorPerKg(Stream.STEAK),
+                Review.worthMinorPerKg(Stream.USABLE_TRIM),
+                Review.worthMinorPerKg(Stream.FAT),
                 0,
                 own.targetMarginPercent(),
                 List.of(),
@@ -315,7 +311,10 @@ class RehearsalHouses {
                 .params(person.workshopId(), person.accountId())
                 .query((row, number) -> new RunningLine(
                         UUID.fromString(row.getString("id")),
-                        title(row.getString("lesson") == null ? null : RehearsalLesson.valueOf(row.getString("lesson"))),
+                        title(
+                                row.getString("lesson") == null
+                                        ? null
+                                        : RehearsalLesson.valueOf(row.getString("lesson"))),
                         row.getObject("begun_at", LocalDateTime.class).toInstant(ZoneOffset.UTC)))
                 .list();
     }

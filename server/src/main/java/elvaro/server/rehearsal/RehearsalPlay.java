@@ -1,7 +1,10 @@
 package elvaro.server.rehearsal;
 
+import static elvaro.core.working.Quantity.temperature;
+
 import elvaro.core.inspection.LookKey;
 import elvaro.core.inspection.Observation;
+import elvaro.core.keeping.Excursions;
 import elvaro.core.ledger.LogFact.LogFactKind;
 import elvaro.core.ledger.Piles;
 import elvaro.core.ledger.Stream;
@@ -30,7 +33,6 @@ import elvaro.server.scale.ScaleService;
 import elvaro.server.shared.HouseTime;
 import elvaro.server.shared.Refusal;
 import jakarta.persistence.EntityManager;
-import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -65,14 +67,14 @@ class RehearsalPlay {
             LookService looks,
             ScaleService scales,
             EntityManager entities,
-            Clock clock) {
+            HouseTime time) {
         this.rehearsals = rehearsals;
         this.air = air;
         this.pieces = pieces;
         this.looks = looks;
         this.scales = scales;
         this.entities = entities;
-        this.time = (HouseTime) clock;
+        this.time = time;
     }
 
     private Rehearsal here() {
@@ -118,7 +120,7 @@ class RehearsalPlay {
                 .filter(entry -> entry.kind() == LogFactKind.PULLED)
                 .map(EntryView::happenedAt)
                 .findFirst()
-                .orElse(time.instant());
+                .orElse(rehearsal.last(time.instant()));
         return new Story(rehearsal, piece, log, deeds, rehearsal.day(until));
     }
 
@@ -152,7 +154,7 @@ class RehearsalPlay {
                         .lesson()
                         .map(lesson -> lesson.task())
                         .orElse("Age it as you would, and see what comes of it."),
-                (int) Math.floor(rehearsal.day(time.instant())),
+                (int) Math.floor(rehearsal.day(rehearsal.last(time.instant()))),
                 rehearsal.plan().plannedDays(),
                 rehearsal.pieceId(),
                 story.piece().tag(),
@@ -188,13 +190,17 @@ class RehearsalPlay {
     record DaysPassed(@Nullable String called) {}
 
     /**
-     * Lets days go by. Where an alarm would have called, it is then.
+     * Lets days go by. Where an alarm would have called, it is then. Sent again, they go by once.
      *
      * @param days 1 to 30
+     * @param shownDay the day that stood on the screen
      */
-    DaysPassed pass(int days) {
+    DaysPassed pass(int days, int shownDay) {
         Rehearsal rehearsal = running();
         double from = rehearsal.day(time.instant());
+        if ((int) Math.floor(from) != shownDay) {
+            return new DaysPassed(null); // they went by already
+        }
         Story story = story(rehearsal);
         OptionalDouble call =
                 story.isDown() ? OptionalDouble.empty() : story.world().callsBetween(from, from + days);
@@ -203,7 +209,10 @@ class RehearsalPlay {
         rehearsals.save(rehearsal);
         air.record(rehearsal, from, to);
         return new DaysPassed(
-                call.isPresent() ? "The thermometer calls: it is above 5 °C in there, for two hours now." : null);
+                call.isPresent()
+                        ? "The thermometer calls: it is above %s in there, for two hours now."
+                                .formatted(temperature((int) Excursions.LIMIT_CELSIUS))
+                        : null);
     }
 
     /** Lays the piece on the scale, or a heap of it once it was cut up. */
@@ -251,16 +260,19 @@ class RehearsalPlay {
                                 .toList());
     }
 
-    /** It is over: judged, and told why. */
+    /** It is over: judged, and told why. Sent again, it ends once. */
     void end() {
-        Rehearsal rehearsal = running();
+        Rehearsal rehearsal = here();
+        if (rehearsal.isOver()) {
+            return;
+        }
         Story story = story(rehearsal);
         Instant now = time.ofTheMachine().truncatedTo(ChronoUnit.MICROS);
         if (story.isDone()) {
             Review review = reviewed(story);
-            rehearsal.end(review.score(), review.isPassed(), now);
+            rehearsal.end(review.score(), review.isPassed(), time.instant(), now);
         } else {
-            rehearsal.end(0, false, now); // given up
+            rehearsal.end(0, false, time.instant(), now); // given up
         }
         rehearsals.save(rehearsal);
     }

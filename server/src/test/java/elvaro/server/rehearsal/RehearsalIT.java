@@ -6,15 +6,20 @@ import static elvaro.server.support.Bodies.pile;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.rehearsal.RehearsalLesson;
+import elvaro.core.working.Units;
 import elvaro.server.support.Client;
 import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.time.LocalDate;
+import java.util.Currency;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -39,8 +44,9 @@ class RehearsalIT {
         return client.must(client.get("/api/rehearsal")).body();
     }
 
-    private static void pass(Client client, int days) {
-        client.must(client.post("/api/rehearsal/days", Map.of("days", days)));
+    private static Answer pass(Client client, int days) {
+        int shown = here(client).path("day").asInt();
+        return client.must(client.post("/api/rehearsal/days", Map.of("days", days, "shownDay", shown)));
     }
 
     private static LocalDate today(Client client) {
@@ -130,13 +136,53 @@ class RehearsalIT {
     }
 
     @Test
+    void days_that_are_sent_again_go_by_once_and_a_rehearsal_ends_once(Someone owner) {
+        Client client = owner.client();
+        begin(client, RehearsalLesson.DRY_ROOM);
+        Map<String, Integer> week = Map.of("days", 7, "shownDay", 0);
+        client.must(client.post("/api/rehearsal/days", week));
+        client.must(client.post("/api/rehearsal/days", week));
+        assertThat(here(client).path("day").asInt()).isEqualTo(7);
+        JsonNode over = client.must(client.post("/api/rehearsal/end", Map.of())).body();
+        JsonNode again =
+                client.must(client.post("/api/rehearsal/end", Map.of())).body();
+        assertThat(again.path("review")).isEqualTo(over.path("review"));
+    }
+
+    /** A scale shows its figure every moment, and each is a write. */
+    @Test
+    void no_day_is_lost_while_something_lies_on_the_scale(Someone owner) throws InterruptedException {
+        Client client = owner.client();
+        begin(client, RehearsalLesson.DRY_ROOM);
+        AtomicBoolean lies = new AtomicBoolean(true);
+        List<Thread> scales = Stream.generate(() -> new Thread(() -> {
+                    while (lies.get()) {
+                        client.must(client.post("/api/rehearsal/scale", Map.of()));
+                    }
+                }))
+                .limit(3)
+                .toList();
+        scales.forEach(Thread::start);
+        for (int day = 1; day <= 20; day++) {
+            pass(client, 1);
+            assertThat(here(client).path("day").asInt()).isEqualTo(day);
+        }
+        lies.set(false);
+        for (Thread scale : scales) {
+            scale.join();
+        }
+    }
+
+    @Test
     void a_machine_that_dies_calls_and_stops_the_days(Someone owner) {
         Client client = owner.client();
         begin(client, RehearsalLesson.DEAD_MACHINE);
+        client.reads(new Units(Units.Mass.POUND, true, true, Currency.getInstance("USD"), Locale.US));
         int called = 0;
         for (int step = 0; step < 6 && called == 0; step++) {
-            Answer passed = client.must(client.post("/api/rehearsal/days", Map.of("days", 5)));
+            Answer passed = pass(client, 5);
             if (!passed.body().path("called").asString("").isEmpty()) {
+                assertThat(passed.body().path("called").asString()).contains("above 41 °F");
                 called = here(client).path("day").asInt();
             }
         }
@@ -144,11 +190,7 @@ class RehearsalIT {
         JsonNode seen = client.must(client.put("/api/rehearsal/room/" + UUID.randomUUID(), Map.of()))
                 .body();
         assertThat(seen.toString()).contains("the compressor died in the night");
-        assertThat(client.must(client.post("/api/rehearsal/days", Map.of("days", 5)))
-                        .body()
-                        .path("called")
-                        .asString(""))
-                .isEmpty();
+        assertThat(pass(client, 5).body().path("called").asString("")).isEmpty();
     }
 
     @ParameterizedTest
@@ -230,7 +272,9 @@ class RehearsalIT {
         assertThat(review.path("passed").asBoolean()).as(review.toString()).isTrue();
         assertThat(review.at("/befell/0/told").asString()).isEqualTo("the membrane lifted off the meat");
         assertThat(review.path("curve").size()).isGreaterThan(60);
-        assertThat(client.post("/api/rehearsal/days", Map.of("days", 1)).type()).isEqualTo("over");
+        assertThat(client.post("/api/rehearsal/days", Map.of("days", 1, "shownDay", 35))
+                        .type())
+                .isEqualTo("over");
         client.must(client.post("/api/rehearsal/leave", Map.of()));
         JsonNode course = client.must(client.get("/api/rehearsals")).body();
         assertThat(course.path("running").size()).isZero();
@@ -262,7 +306,11 @@ class RehearsalIT {
     @Test
     void what_is_given_up_is_not_passed_and_more_than_a_few_do_not_run_at_once(Someone owner) {
         Client client = owner.client();
-        for (RehearsalLesson lesson : List.of(RehearsalLesson.ONE_STEAK, RehearsalLesson.THE_BAG, RehearsalLesson.DRY_ROOM, RehearsalLesson.OPEN_CUT)) {
+        for (RehearsalLesson lesson : List.of(
+                RehearsalLesson.ONE_STEAK,
+                RehearsalLesson.THE_BAG,
+                RehearsalLesson.DRY_ROOM,
+                RehearsalLesson.OPEN_CUT)) {
             client.must(client.put("/api/rehearsals/" + UUID.randomUUID(), asks(lesson)));
         }
         assertThat(client.put("/api/rehearsals/" + UUID.randomUUID(), asks(RehearsalLesson.GARLIC))

@@ -5,7 +5,6 @@ import elvaro.server.account.SetupService;
 import elvaro.server.settings.WorkshopSettings;
 import elvaro.server.shared.HouseTime;
 import elvaro.server.shared.SignedIn;
-import java.time.Clock;
 import java.util.Map;
 import java.util.UUID;
 import javax.sql.DataSource;
@@ -56,7 +55,7 @@ public class RunningApp implements ParameterResolver {
         ((GenericApplicationContext) context)
                 .registerBean(
                         "movedClock",
-                        Clock.class,
+                        HouseTime.class,
                         () -> new HouseTime(CLOCK),
                         definition -> definition.setPrimary(true));
     }
