@@ -25,6 +25,7 @@ export function CoursePage() {
   if (!course.data) {
     return <Waiting failure={course.error} />;
   }
+  const ofAPlan = Boolean(go.variables?.body?.plan);
   const { lessons, running, hands } = course.data;
   const next = lessons.find(({ passed }) => !passed);
   const start = (lesson: Schema['LessonLine']['lesson']) =>
@@ -35,7 +36,7 @@ export function CoursePage() {
         Age a piece in ten minutes, make the mistakes on no meat at all, and be told why. You work on the same
         screens as with the real thing, in a house of its own that touches none of your records.
       </Typography>
-      <ProblemNotice failure={go.error} />
+      <ProblemNotice failure={ofAPlan ? null : go.error} />
       {running.length > 0 && (
         <Box component="section" aria-labelledby="running" sx={{ mb: 4 }}>
           <Typography variant="h2" id="running">
@@ -81,7 +82,7 @@ export function CoursePage() {
         <Box sx={{ display: 'grid', alignContent: 'start', gap: 4 }}>
           <FreePlay
             busy={go.isPending}
-            failure={go.error}
+            failure={ofAPlan ? go.error : null}
             onBegin={(body) => go.mutate({ id: newId(), body })}
           />
           {hands.length > 1 && <Hands hands={hands} />}

@@ -27,11 +27,13 @@ export function Review({ view, review }: { view: Schema['RehearsalView']; review
           >
             {review.score}
           </Typography>
-          <Typography sx={{ color: 'text.secondary' }}>of 100, against what could be known</Typography>
+          <Typography sx={{ color: 'text.secondary' }}>
+            {view.isDone ? 'of 100, against what could be known' : 'of 100: it was not cut up'}
+          </Typography>
         </Box>
         <Box sx={{ flex: '1 1 20rem' }}>
           <Typography role="status" sx={{ typography: 'h2', m: 0 }}>
-            {review.passed ? 'Passed' : 'Not passed'}
+            {review.passed ? 'Passed' : view.isDone ? 'Not passed' : 'Given up'}
           </Typography>
           {review.dangerGrams > 0 && (
             <Typography sx={{ color: 'error.main', fontWeight: 620 }}>
@@ -76,7 +78,7 @@ export function Review({ view, review }: { view: Schema['RehearsalView']; review
                   ? `${each.lateDays} ${each.lateDays === 1 ? 'day' : 'days'} later than a careful person comes by.`
                   : 'In time.'}
                 {each.costGrams > 0 &&
-                  ` Done at once it had kept ${units.weight(each.costGrams)} more steak, worth ${units.money(each.costMinor)}.`}
+                  ` Done at once, it would have kept ${units.weight(each.costGrams)} more steak, worth ${units.money(each.costMinor)}.`}
               </Typography>
               {each.instead.length > 1 && review.findings.length > 1 && (
                 <Button
@@ -103,11 +105,11 @@ export function Review({ view, review }: { view: Schema['RehearsalView']; review
         </Box>
         <Box component="section" aria-labelledby="weight">
           <Typography variant="h2" id="weight">
-            Its weight, and what it had been
+            Its weight, and what it would have been
           </Typography>
           {last && (
             <CurveChart
-              label={`Weight by day, down to ${units.weight(last.grams)} on day ${Math.floor(last.day)}${finding ? '; broken: had it been done at once' : ''}`}
+              label={`Weight by day, down to ${units.weight(last.grams)} on day ${Math.floor(last.day)}${finding ? '; broken: if done at once' : ''}`}
               height={280}
               days={Math.ceil(last.day)}
               format={(value) => units.weight(value)}
@@ -120,7 +122,7 @@ export function Review({ view, review }: { view: Schema['RehearsalView']; review
                 ...(finding
                   ? [
                       {
-                        name: 'had it been done at once',
+                        name: 'if done at once',
                         colour: 'var(--mui-palette-primary-main)',
                         broken: true,
                         points: points(finding.instead),

@@ -26,17 +26,15 @@ export function RehearsalStrip() {
   const rehearsal = useRehearsal(true);
   const watched = useScaleIsWatched();
   const [heap, setHeap] = useState<Laid | null>(null);
-  const hangs = rehearsal.data?.isDown === false && !rehearsal.data.review;
+  const here = rehearsal.data;
+  const over = Boolean(here?.review);
   // What hangs is laid on as soon as a scale is looked at; at the block one chooses.
-  const laid = watched ? (hangs ? 'PIECE' : heap) : null;
-  useLaid(laid);
+  useLaid(here && watched && !over ? (here.isDown ? heap : 'PIECE') : null);
   const pass = useMutation({
-    mutationFn: (days: number) => answer(api.POST('/api/rehearsal/days', { body: { days } })),
+    mutationFn: (body: Schema['DaysForm']) => answer(api.POST('/api/rehearsal/days', { body })),
     onSuccess: refresh,
   });
   const out = useMutation({ mutationFn: leave, onSuccess: () => goOver('/rehearsal') });
-  const here = rehearsal.data;
-  const over = Boolean(here?.review);
   return (
     <Box
       component="section"
@@ -70,7 +68,7 @@ export function RehearsalStrip() {
               key={days}
               variant="contained"
               disabled={pass.isPending}
-              onClick={() => pass.mutate(days)}
+              onClick={() => pass.mutate({ days, shownDay: here.day })}
               sx={{ minHeight: 48 }}
             >
               {days === 1 ? 'Next day' : `${days} days on`}
@@ -86,7 +84,7 @@ export function RehearsalStrip() {
         </Box>
       )}
       <Button component={Link} to="/rehearsal" color="inherit" variant="outlined" sx={{ minHeight: 48 }}>
-        {over ? 'What it came to' : 'Before you'}
+        {over || !here ? 'What it came to' : `See ${here.tag}`}
       </Button>
       <Button color="inherit" disabled={out.isPending} onClick={() => out.mutate()} sx={{ minHeight: 48 }}>
         Leave
