@@ -236,7 +236,7 @@ class CarriedIT {
                 .getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("fresh, to compare"))
                 .click();
         maren.press("Hang it");
-        maren.reads(number + "A");
+        maren.reads("Cut into 2 pieces");
         return List.of(number + "A", number + "B");
     }
 }

@@ -269,7 +269,7 @@ class KilledIT {
 
     private void goOnByThemselves() {
         int before = confirmed.size();
-        Instant deadline = Instant.now().plus(Duration.ofSeconds(60));
+        Instant deadline = Instant.now().plus(House.PATIENCE);
         while (confirmed.size() < before + 20 && Instant.now().isBefore(deadline)) {
             House.pause(200);
         }

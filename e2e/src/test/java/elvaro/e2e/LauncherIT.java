@@ -140,7 +140,7 @@ class LauncherIT {
         assertThat(said("start", "--empty")).startsWith("Elvaro runs already");
         Path backup = backedUpWhile(client);
         assertThat(said("stop")).isEqualTo("Ended.");
-        assertThat(first.waitFor(30, TimeUnit.SECONDS)).isTrue();
+        assertThat(first.waitFor(120, TimeUnit.SECONDS)).isTrue();
         assertThat(folder.resolve("run")).isDirectoryNotContaining("glob:**.pid");
         new ServerSocket(httpPort).close();
         new ServerSocket(dbPort).close();
@@ -160,7 +160,7 @@ class LauncherIT {
                 .as("the code is used up and the door closed")
                 .isNotEqualTo(204);
         second.destroy(); // as Ctrl-C does
-        assertThat(second.waitFor(30, TimeUnit.SECONDS)).isTrue();
+        assertThat(second.waitFor(120, TimeUnit.SECONDS)).isTrue();
         new ServerSocket(dbPort).close();
         theDemoIsHadAfresh();
     }
@@ -188,7 +188,7 @@ class LauncherIT {
         Path backup = tools.resolve("named.backup");
         assertThat(said("backup", backup.toString())).contains("Written: " + backup);
         assertThat(said("stop")).isEqualTo("Ended.");
-        assertThat(house.waitFor(30, TimeUnit.SECONDS)).isTrue();
+        assertThat(house.waitFor(120, TimeUnit.SECONDS)).isTrue();
         assertThat(folder.resolve("db")).as("none was started").doesNotExist();
 
         assertThat(said("restore", backup.toString())).contains("holds tables already");
@@ -324,7 +324,7 @@ class LauncherIT {
                 .contains("North Room")
                 .doesNotContain(OWN_CHAMBER);
         again.destroy();
-        assertThat(again.waitFor(30, TimeUnit.SECONDS)).isTrue();
+        assertThat(again.waitFor(120, TimeUnit.SECONDS)).isTrue();
     }
 
     private Process start() throws Exception {

@@ -21,8 +21,8 @@ import elvaro.core.notice.NoticeKind;
 import elvaro.core.rehearsal.Deed;
 import elvaro.core.rehearsal.Heap;
 import elvaro.core.rehearsal.Mishap;
-import elvaro.core.rehearsal.RehearsalWorld;
 import elvaro.core.rehearsal.RehearsalPlan;
+import elvaro.core.rehearsal.RehearsalWorld;
 import elvaro.core.rehearsal.TrueAir;
 import elvaro.core.trial.Effect;
 import elvaro.core.trial.Effect.ArmValue;
@@ -280,8 +280,7 @@ public final class Rehearsed {
             List<Double> after = new ArrayList<>();
             for (long seed = 1; seed <= 100; seed++) {
                 Set<Mishap> all = mishap == null ? Set.of() : Set.of(mishap);
-                RehearsalPlan plan =
-                        new Way("", "strip", 6000, Method.OPEN_AIR, ChamberKind.CABINET, all).plan(seed);
+                RehearsalPlan plan = new Way("", "strip", 6000, Method.OPEN_AIR, ChamberKind.CABINET, all).plan(seed);
                 RehearsalWorld world = new RehearsalWorld(plan, TURNED);
                 double begins = mishap == null
                         ? Double.POSITIVE_INFINITY
