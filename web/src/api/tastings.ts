@@ -13,12 +13,13 @@ export const useTasting = (id: string) =>
   });
 
 /** What a tasting begins with, by itself or to answer a trial. */
-export const useFirstTasting = (trialId: string | null) =>
+/** What a new tasting begins with: of a trial, of these pieces, or of nothing yet. */
+export const useFirstTasting = (trialId: string | null, piece: string[]) =>
   useQuery({
-    queryKey: ['tastings', 'first', trialId],
+    queryKey: ['tastings', 'first', trialId, piece],
     queryFn: () =>
       trialId === null
-        ? answer(api.GET('/api/tastings/first'))
+        ? answer(api.GET('/api/tastings/first', { params: { query: { piece } } }))
         : answer(api.GET('/api/trials/{id}/tasting', { params: { path: { id: trialId } } })),
   });
 

@@ -7,15 +7,16 @@ import { Link } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
 import { useRehearsal } from '../api/rehearsal';
-import { AskFirst } from '../kit/AskFirst';
 import { newId } from '../kit/drafts';
 import { ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { SurfaceDrawing } from '../kit/SurfaceDrawing';
 import { answers } from '../look/words';
+import { GiveUp } from './GiveUp';
+import { QuestionPart } from './QuestionPart';
 import { Review } from './Review';
 
-type View = Schema['RehearsalView'];
+type Piece = Schema['PieceBefore'];
 
 /** The piece as it lies before one: seen, touched, smelled; and what was told of the last look. */
 export function PlayPage() {
@@ -24,14 +25,17 @@ export function PlayPage() {
     return <Waiting failure={rehearsal.error} />;
   }
   const here = rehearsal.data;
+  const { piece, question } = here;
   return (
     <Page title={here.title}>
-      {here.review ? <Review view={here} review={here.review} /> : <Before key={here.day} here={here} />}
+      {piece?.review && <Review piece={piece} review={piece.review} />}
+      {piece && !piece.review && <Before key={here.day} task={here.task} day={here.day} piece={piece} />}
+      {question && <QuestionPart task={here.task} isOver={here.isOver} question={question} />}
     </Page>
   );
 }
 
-function Before({ here }: { here: View }) {
+function Before({ task, day, piece }: { task: string; day: number; piece: Piece }) {
   const [touched, setTouched] = useState(false);
   const [smelled, setSmelled] = useState(false);
   const room = useMutation({
@@ -52,9 +56,9 @@ function Before({ here }: { here: View }) {
     >
       <Box>
         <SurfaceDrawing
-          appearance={here.appearance}
+          appearance={piece.appearance}
           width={500}
-          title={`${here.tag} as it looks on day ${here.day}`}
+          title={`${piece.tag} as it looks on day ${day}`}
         />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 2 }}>
           <Button variant="outlined" color="inherit" onClick={() => setTouched(true)} sx={{ minHeight: 48 }}>
@@ -66,7 +70,7 @@ function Before({ here }: { here: View }) {
           <Button
             variant="outlined"
             color="inherit"
-            disabled={room.isPending || here.isDown}
+            disabled={room.isPending || piece.isDown}
             onClick={() => room.mutate(newId())}
             sx={{ minHeight: 48 }}
           >
@@ -76,12 +80,12 @@ function Before({ here }: { here: View }) {
         <Box aria-live="polite" sx={{ mt: 2, display: 'grid', gap: 1 }}>
           {touched && (
             <Typography>
-              <strong>Under a gloved finger:</strong> {here.feels}
+              <strong>Under a gloved finger:</strong> {piece.feels}
             </Typography>
           )}
           {smelled && (
             <Typography>
-              <strong>Close to it:</strong> {here.smells}
+              <strong>Close to it:</strong> {piece.smells}
             </Typography>
           )}
           {room.data?.sentences.map((each) => (
@@ -93,27 +97,27 @@ function Before({ here }: { here: View }) {
         <ProblemNotice failure={room.error ?? end.error} />
       </Box>
       <Box sx={{ display: 'grid', alignContent: 'start', gap: 2.5 }}>
-        <Typography sx={{ fontSize: '1.15rem' }}>{here.task}</Typography>
+        <Typography sx={{ fontSize: '1.15rem' }}>{task}</Typography>
         <Box
           component="nav"
           aria-label="Work on the piece"
           sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}
         >
-          {!here.isDown && (
+          {!piece.isDown && (
             <>
-              <Go to={`/look?piece=${here.pieceId}`}>Look at {here.tag}</Go>
-              <Go to={`/weigh?piece=${here.pieceId}`}>Weigh {here.tag}</Go>
-              <Go to={`/pieces/${here.pieceId}`}>Turn, reseal or pull {here.tag}</Go>
+              <Go to={`/look?piece=${piece.id}`}>Look at {piece.tag}</Go>
+              <Go to={`/weigh?piece=${piece.id}`}>Weigh {piece.tag}</Go>
+              <Go to={`/pieces/${piece.id}`}>Turn, reseal or pull {piece.tag}</Go>
             </>
           )}
-          {here.isDown && !here.isDone && (
-            <Go to={`/bench/${here.pieceId}`}>Cut {here.tag} up at the bench</Go>
+          {piece.isDown && !piece.isDone && (
+            <Go to={`/bench/${piece.id}`}>Cut {piece.tag} up at the bench</Go>
           )}
           <Go to="/">The room</Go>
         </Box>
-        {here.lastLook && <LastLook look={here.lastLook} />}
+        {piece.lastLook && <LastLook look={piece.lastLook} />}
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-          {here.isDone ? (
+          {piece.isDone ? (
             <Button
               variant="contained"
               disabled={end.isPending}
@@ -123,12 +127,7 @@ function Before({ here }: { here: View }) {
               Be told what it came to
             </Button>
           ) : (
-            <AskFirst
-              label="Give up, and be told why"
-              warning="It counts as not passed."
-              busy={end.isPending}
-              onYes={() => end.mutate()}
-            />
+            <GiveUp label="Give up, and be told why" />
           )}
         </Box>
       </Box>

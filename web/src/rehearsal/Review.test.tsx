@@ -33,16 +33,16 @@ const told: Schema['ReviewView'] = {
   truth: [{ label: 'Steaks', grams: 2600 }],
 };
 
-const view = {
+const piece = {
   isDone: true,
   appearance: { moulds: {}, cover: 'NONE', gas: false, film: false },
-} as unknown as Schema['RehearsalView'];
+} as unknown as Schema['PieceBefore'];
 
 afterEach(() => vi.unstubAllGlobals());
 
 test('what was kept and had turned is said first, and what each sign cost', async () => {
   vi.stubGlobal('fetch', () => Promise.resolve(Response.json([])));
-  show(<Review view={view} review={told} />);
+  show(<Review piece={piece} review={told} />);
   expect(screen.getByRole('status')).toHaveTextContent('Not passed');
   screen.getByText(/^300 g|^0.300 kg/);
   screen.getByText('From day 13 on the membrane had lifted or was open, until day 35.');
@@ -55,7 +55,7 @@ test('what was kept and had turned is said first, and what each sign cost', asyn
 
 test('who gave up is not told to have been judged', () => {
   vi.stubGlobal('fetch', () => Promise.resolve(Response.json([])));
-  show(<Review view={{ ...view, isDone: false }} review={{ ...told, dangerGrams: 0, findings: [] }} />);
+  show(<Review piece={{ ...piece, isDone: false }} review={{ ...told, dangerGrams: 0, findings: [] }} />);
   expect(screen.getByRole('status')).toHaveTextContent('Given up');
   screen.getByText('of 100: it was not cut up');
   screen.getByText('Nothing was wrong that anybody could have seen.');

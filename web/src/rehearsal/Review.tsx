@@ -7,13 +7,14 @@ import { CurveChart } from '../kit/CurveChart';
 import { Caution } from '../kit/Notices';
 import { SurfaceDrawing } from '../kit/SurfaceDrawing';
 import { useUnits } from '../kit/units';
+import { Score } from './Score';
 
 type ReviewOf = Schema['ReviewView'];
 
 const points = (curve: Schema['WeightOnDay'][]) => curve.map(({ day, grams }) => ({ day, value: grams }));
 
 /** What is told when it is over: what truly was, what could have been noticed and when, and what it cost. */
-export function Review({ view, review }: { view: Schema['RehearsalView']; review: ReviewOf }) {
+export function Review({ piece, review }: { piece: Schema['PieceBefore']; review: ReviewOf }) {
   const units = useUnits();
   const [shown, setShown] = useState(0);
   const finding = review.findings[shown];
@@ -21,19 +22,13 @@ export function Review({ view, review }: { view: Schema['RehearsalView']; review
   return (
     <Box sx={{ display: 'grid', gap: 4 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: { xs: 2, md: 5 }, alignItems: 'center' }}>
-        <Box>
-          <Typography
-            sx={{ fontSize: 72, lineHeight: 1, fontWeight: 700, fontVariantNumeric: 'tabular-nums' }}
-          >
-            {review.score}
-          </Typography>
-          <Typography sx={{ color: 'text.secondary' }}>
-            {view.isDone ? 'of 100, against what could be known' : 'of 100: it was not cut up'}
-          </Typography>
-        </Box>
+        <Score
+          points={review.score}
+          words={piece.isDone ? 'of 100, against what could be known' : 'of 100: it was not cut up'}
+        />
         <Box sx={{ flex: '1 1 20rem' }}>
           <Typography role="status" sx={{ typography: 'h2', m: 0 }}>
-            {review.passed ? 'Passed' : view.isDone ? 'Not passed' : 'Given up'}
+            {review.passed ? 'Passed' : piece.isDone ? 'Not passed' : 'Given up'}
           </Typography>
           {review.dangerGrams > 0 && (
             <Typography sx={{ color: 'error.main', fontWeight: 620 }}>
@@ -51,7 +46,7 @@ export function Review({ view, review }: { view: Schema['RehearsalView']; review
           )}
           {review.moral && <Typography sx={{ mt: 1, fontSize: '1.1rem' }}>{review.moral}</Typography>}
         </Box>
-        <SurfaceDrawing appearance={view.appearance} width={200} title="The piece as it was at the end" />
+        <SurfaceDrawing appearance={piece.appearance} width={200} title="The piece as it was at the end" />
       </Box>
       <Box
         sx={{

@@ -7,17 +7,16 @@ import { show } from '../kit/testing/server';
 import { useScale } from '../weigh/scale';
 import { RehearsalStrip } from './Strip';
 
+const piece = { id: 'p', tag: '1A', isDown: false, isDone: false, heaps: [] };
+
 const hanging = {
   id: 'r',
   title: 'The bag that let go',
   task: '',
   day: 14,
   plannedDays: 35,
-  pieceId: 'p',
-  tag: '1A',
-  isDown: false,
-  isDone: false,
-  heaps: [],
+  isOver: false,
+  piece,
 } as unknown as Schema['RehearsalView'];
 
 let sent: { path: string; body: unknown }[];
@@ -86,11 +85,14 @@ test('what hangs lies on the scale only while somebody looks at one', async () =
 test('at the block one chooses what is laid on, and no more days go by', async () => {
   house({
     ...hanging,
-    isDown: true,
-    heaps: [
-      { heap: 'STEAKS', label: 'Steaks' },
-      { heap: 'SPOILT', label: 'Dark, soft or mouldy parts' },
-    ],
+    piece: {
+      ...piece,
+      isDown: true,
+      heaps: [
+        { heap: 'STEAKS', label: 'Steaks' },
+        { heap: 'SPOILT', label: 'Dark, soft or mouldy parts' },
+      ],
+    } as unknown as Schema['PieceBefore'],
   });
   show(
     <>

@@ -27,9 +27,10 @@ export function RehearsalStrip() {
   const watched = useScaleIsWatched();
   const [heap, setHeap] = useState<Laid | null>(null);
   const here = rehearsal.data;
-  const over = Boolean(here?.review);
+  const over = here?.isOver ?? false;
+  const piece = here?.piece;
   // What hangs is laid on as soon as a scale is looked at; at the block one chooses.
-  useLaid(here && watched && !over ? (here.isDown ? heap : 'PIECE') : null);
+  useLaid(piece && watched && !over ? (piece.isDown ? heap : 'PIECE') : null);
   const pass = useMutation({
     mutationFn: (body: Schema['DaysForm']) => answer(api.POST('/api/rehearsal/days', { body })),
     onSuccess: refresh,
@@ -57,11 +58,11 @@ export function RehearsalStrip() {
       <Box sx={{ flex: '1 1 16rem', minWidth: 0 }}>
         <Typography sx={{ fontWeight: 680 }}>
           Rehearsal{here ? `: ${here.title}` : ''}
-          {here && `. Day ${here.day} of ${here.plannedDays}`}
+          {piece && `. Day ${here.day} of ${here.plannedDays}`}
         </Typography>
         <Typography variant="body2">No real meat. Nothing here is in your records.</Typography>
       </Box>
-      {here && !over && !here.isDown && (
+      {piece && !over && !piece.isDown && (
         <Box role="group" aria-label="Let days go by" sx={{ display: 'flex', gap: 0.5 }}>
           {STEPS.map((days) => (
             <Button
@@ -76,15 +77,15 @@ export function RehearsalStrip() {
           ))}
         </Box>
       )}
-      {here && !over && here.isDown && !here.isDone && (
+      {piece && !over && piece.isDown && !piece.isDone && (
         <Box role="group" aria-label="Lay on the scale" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
-          {here.heaps.map(({ heap: what, label }) => (
+          {piece.heaps.map(({ heap: what, label }) => (
             <Lay key={what} what={what} label={label} laid={heap} onLay={setHeap} />
           ))}
         </Box>
       )}
       <Button component={Link} to="/rehearsal" color="inherit" variant="outlined" sx={{ minHeight: 48 }}>
-        {over || !here ? 'What it came to' : `See ${here.tag}`}
+        {over || !here ? 'What it came to' : piece ? `See ${piece.tag}` : 'What is asked'}
       </Button>
       <Button color="inherit" disabled={out.isPending} onClick={() => out.mutate()} sx={{ minHeight: 48 }}>
         Leave

@@ -9,13 +9,14 @@ export default function NewTastingPage() {
   const trialId = search.get('trial');
   const choices = useTastingChoices();
   const tasters = useTasters();
-  const first = useFirstTasting(trialId);
+  const pieces = search.getAll('piece');
+  const first = useFirstTasting(trialId, pieces);
   if (!choices.data || !tasters.data || !first.data) {
     return <Waiting failure={choices.error ?? tasters.error ?? first.error} />;
   }
   return (
     <Page title="New tasting">
-      <TastingForm key={trialId} first={first.data} choices={choices.data} known={tasters.data} />
+      <TastingForm key={search.toString()} first={first.data} choices={choices.data} known={tasters.data} />
     </Page>
   );
 }

@@ -33,13 +33,15 @@ interface Props {
 /** How long typing pauses before the panel is judged again. */
 const SETTLED_MS = 400;
 
+/** What its draft is kept under. */
+const ofWhat = ({ trialId, samples }: Props['first']) =>
+  trialId ?? (samples.flatMap(({ pieceId }) => pieceId ?? []).join(' ') || 'anything');
+
 export function TastingForm({ first, choices, known }: Props) {
   const units = useUnits();
   const navigate = useNavigate();
   const [id] = useState(newId);
-  const form = useKeptForm<TastingText>(`tasting of ${first.trialId ?? 'anything'}`, () =>
-    firstText(first, units),
-  );
+  const form = useKeptForm<TastingText>(`tasting of ${ofWhat(first)}`, () => firstText(first, units));
   const { values: text, change } = form;
   const [wrong, setWrong] = useState<string | null>(null);
   const body = tastingBody(text, units);

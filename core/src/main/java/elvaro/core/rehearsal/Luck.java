@@ -14,6 +14,11 @@ final class Luck {
 
     private static final double SHOT = 3.9;
 
+    /** Pieces cut from one animal are much alike; the squares add up to 1. */
+    private static final double OF_ITS_ANIMAL = 0.85;
+
+    private static final double OF_ITS_OWN = Math.sqrt(1 - OF_ITS_ANIMAL * OF_ITS_ANIMAL);
+
     private final RehearsalPlan plan;
     private final Map<Mishap, Double> begins = new EnumMap<>(Mishap.class);
 
@@ -45,11 +50,11 @@ final class Luck {
 
     Luck(RehearsalPlan plan) {
         this.plan = plan;
-        surface = Math.exp(0.10 * gauss("surface"));
-        diffusion = Math.exp(0.22 * gauss("diffusion"));
-        film = Math.exp(0.10 * gauss("film"));
-        water = 0.745 + 0.012 * gauss("water");
-        bacteria = (plan.cut().species().isGame() ? SHOT : SLAUGHTERED) + 0.4 * gauss("bacteria");
+        surface = Math.exp(0.10 * ofPiece("surface"));
+        diffusion = Math.exp(0.22 * ofPiece("diffusion"));
+        film = Math.exp(0.10 * ofPiece("film"));
+        water = 0.745 + 0.012 * ofPiece("water");
+        bacteria = (plan.cut().species().isGame() ? SHOT : SLAUGHTERED) + 0.4 * ofPiece("bacteria");
         double load = plan.has(Mishap.DIRTY_ROOM) ? -3.4 : -5.5;
         spores = Math.pow(10, load + 0.5 * gauss("spores"));
         warmer = 0.4 * gauss("warmer");
@@ -57,8 +62,21 @@ final class Luck {
         probeOff = 0.02 * gauss("probe");
         weather = random("weather").nextDouble();
         plan.mishaps()
-                .forEach(mishap ->
-                        begins.put(mishap, mishap.day(random(mishap.name()).nextDouble(), plan.plannedDays())));
+                .forEach(mishap -> begins.put(
+                        mishap,
+                        mishap.day(
+                                random(mishap.isOfTheRoom() ? mishap.name() : own(mishap.name()))
+                                        .nextDouble(),
+                                plan.plannedDays())));
+    }
+
+    private String own(String stream) {
+        return plan.number() == 0 ? stream : stream + " " + plan.number();
+    }
+
+    /** Of a piece: what it has of its animal, and what it has of its own. */
+    private double ofPiece(String stream) {
+        return plan.number() == 0 ? gauss(stream) : OF_ITS_ANIMAL * gauss(stream) + OF_ITS_OWN * gauss(own(stream));
     }
 
     private Random random(String stream) {

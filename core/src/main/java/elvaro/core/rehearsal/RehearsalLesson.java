@@ -7,9 +7,10 @@ import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 import elvaro.core.keeping.Excursions;
+import java.util.List;
 import java.util.Set;
 
-/** The course, in its order: each lesson one piece, some ten minutes long, passed by doing. */
+/** The course, in its order: each lesson some ten minutes long, passed by doing. */
 public enum RehearsalLesson {
     ONE_STEAK(
             "One steak is not a loin",
@@ -71,6 +72,21 @@ public enum RehearsalLesson {
             "Spirits scent everything about them for weeks. They want a refrigerator of their own.",
             new Piece("strip", 5000, false, 4, Method.OPEN_AIR, Coating.NONE, ChamberKind.CABINET, 30),
             Mishap.NEIGHBOUR_SCENTS),
+    PROVED_NOTHING(
+            "The trial that proved nothing",
+            "They say that a salt tray keeps more weight in the meat. One piece was tried against one, and it did. A loin"
+                    + " waits: make a trial of it, as many pieces as it takes, and say what it shows.",
+            "Two alike differ by as much. Name the measure beforehand, hang several in each arm, and say no more than is"
+                    + " shown.",
+            LessonWork.TRIAL,
+            new Piece("strip", 9000, false, 0, Method.OPEN_AIR, Coating.NONE, ChamberKind.CABINET, 21)),
+    THREE_TASTERS(
+            "Three tasters",
+            "Three friends ate of two loins, and all three liked the second better. Is it? Set a blind table, with as many"
+                    + " tasters as it takes, and say what it shows.",
+            "Three of three comes by chance one time in four. Ask a dozen or more, blind, before anything is changed for it.",
+            LessonWork.TASTING,
+            new Piece("strip", 4000, false, 0, Method.OPEN_AIR, Coating.NONE, ChamberKind.CABINET, 28)),
     WARM_WEEK(
             "The deer in a warm week",
             "A haunch hangs in a shed. Decide each day whether it stays.",
@@ -86,9 +102,15 @@ public enum RehearsalLesson {
     /** Day on which the forgotten one is found. */
     private static final int FOUND = 139;
 
+    /** Days that two pieces hung which can be told apart. */
+    private static final int BRIEFLY = 10;
+
+    private static final int LONG = 45;
+
     private final String title;
     private final String task;
     private final String moral;
+    private final LessonWork work;
     private final Piece piece;
     private final Set<Mishap> mishaps;
 
@@ -103,9 +125,14 @@ public enum RehearsalLesson {
             int days) {}
 
     RehearsalLesson(String title, String task, String moral, Piece piece, Mishap... mishaps) {
+        this(title, task, moral, LessonWork.PIECE, piece, mishaps);
+    }
+
+    RehearsalLesson(String title, String task, String moral, LessonWork work, Piece piece, Mishap... mishaps) {
         this.title = title;
         this.task = task;
         this.moral = moral;
+        this.work = work;
         this.piece = piece;
         this.mishaps = Set.of(mishaps);
     }
@@ -124,6 +151,38 @@ public enum RehearsalLesson {
         return moral;
     }
 
+    public LessonWork work() {
+        return work;
+    }
+
+    /** In every second world there is something to find. */
+    private static boolean isAlike(long seed) {
+        return seed % 2 == 0;
+    }
+
+    /** The two that are tasted, of the one house. */
+    public List<RehearsalPlan> tasted(long seed) {
+        RehearsalPlan plan = plan(seed);
+        return isAlike(seed)
+                ? List.of(plan, plan.piece(1, plan.greenGrams(), plan.method(), plan.plannedDays()))
+                : List.of(
+                        plan.piece(0, plan.greenGrams(), plan.method(), BRIEFLY),
+                        plan.piece(1, plan.greenGrams(), plan.method(), LONG));
+    }
+
+    private ChamberKind place(long seed) {
+        // A tray keeps what a dry refrigerator would draw, and does nothing in a room that is damp already.
+        return this == PROVED_NOTHING && !isAlike(seed) ? ChamberKind.REFRIGERATOR : piece.place;
+    }
+
+    private int beginsOnDay() {
+        return switch (this) {
+            case FORGOTTEN -> FOUND;
+            case THREE_TASTERS -> LONG + 1;
+            default -> 0;
+        };
+    }
+
     /** In which world. */
     public RehearsalPlan plan(long seed) {
         return new RehearsalPlan(
@@ -133,9 +192,9 @@ public enum RehearsalLesson {
                 piece.fatCoverMm,
                 piece.method,
                 piece.coating,
-                piece.place,
+                place(seed),
                 piece.days,
-                this == FORGOTTEN ? FOUND : 0,
+                beginsOnDay(),
                 mishaps,
                 seed);
     }

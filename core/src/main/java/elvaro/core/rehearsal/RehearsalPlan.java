@@ -20,6 +20,7 @@ import java.util.Set;
  * @param beginsOnDay days that have passed when somebody first sees it, 0 or more
  * @param mishaps that befall it
  * @param seed of all that is left to chance: equal seeds make equal worlds
+ * @param number of the piece among those of one house, from 0: they share room and animal, and each has luck of its own
  */
 public record RehearsalPlan(
         Cut cut,
@@ -32,18 +33,52 @@ public record RehearsalPlan(
         int plannedDays,
         int beginsOnDay,
         Set<Mishap> mishaps,
-        long seed) {
+        long seed,
+        int number) {
     public RehearsalPlan {
         mishaps = Set.copyOf(mishaps);
-        if (greenGrams <= 0 || fatCoverMm < 0 || plannedDays < 1 || beginsOnDay < 0) {
+        if (greenGrams <= 0 || fatCoverMm < 0 || plannedDays < 1 || beginsOnDay < 0 || number < 0) {
             throw new IllegalArgumentException("A piece weighs more than 0 g and hangs for a day or more");
         }
+    }
+
+    /** Of the only piece of its house. */
+    public RehearsalPlan(
+            Cut cut,
+            int greenGrams,
+            boolean boneIn,
+            int fatCoverMm,
+            Method method,
+            Coating coating,
+            ChamberKind place,
+            int plannedDays,
+            int beginsOnDay,
+            Set<Mishap> mishaps,
+            long seed) {
+        this(cut, greenGrams, boneIn, fatCoverMm, method, coating, place, plannedDays, beginsOnDay, mishaps, seed, 0);
     }
 
     /** The same in another world: only chance differs. */
     public RehearsalPlan seeded(long other) {
         return new RehearsalPlan(
-                cut, greenGrams, boneIn, fatCoverMm, method, coating, place, plannedDays, beginsOnDay, mishaps, other);
+                cut,
+                greenGrams,
+                boneIn,
+                fatCoverMm,
+                method,
+                coating,
+                place,
+                plannedDays,
+                beginsOnDay,
+                mishaps,
+                other,
+                number);
+    }
+
+    /** Another piece of the same house. */
+    public RehearsalPlan piece(int which, int grams, Method how, int days) {
+        return new RehearsalPlan(
+                cut, grams, boneIn, fatCoverMm, how, coating, place, days, beginsOnDay, mishaps, seed, which);
     }
 
     boolean has(Mishap mishap) {

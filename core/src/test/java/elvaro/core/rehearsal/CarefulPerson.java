@@ -1,6 +1,5 @@
 package elvaro.core.rehearsal;
 
-import elvaro.core.ledger.Piles;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Closeness;
 import java.util.ArrayList;
@@ -44,16 +43,6 @@ final class CarefulPerson {
         return deeds;
     }
 
-    /** The piles a careful person makes of what lies on the block. */
-    static Piles piles(Map<Heap, Integer> heaps) {
-        return Piles.of(
-                heaps.getOrDefault(Heap.STEAKS, 0),
-                heaps.getOrDefault(Heap.CLEAN_CRUST, 0),
-                heaps.getOrDefault(Heap.FAT, 0),
-                heaps.getOrDefault(Heap.BONE, 0),
-                heaps.getOrDefault(Heap.SPOILT, 0) + heaps.getOrDefault(Heap.TURNED_FAT, 0));
-    }
-
     /** When a careful person takes it down: as planned, or early where it hangs warm and nobody can mend that. */
     static double end(RehearsalPlan plan, List<Deed> deeds) {
         double last = Math.max(plan.beginsOnDay() + 0.5, plan.plannedDays());
@@ -78,6 +67,6 @@ final class CarefulPerson {
                 day,
                 BenchOrder.SLICE_FIRST,
                 Closeness.USUAL,
-                piles(world.cutUp(BenchOrder.SLICE_FIRST, Closeness.USUAL)));
+                HandWork.piles(world.cutUp(BenchOrder.SLICE_FIRST, Closeness.USUAL)));
     }
 }

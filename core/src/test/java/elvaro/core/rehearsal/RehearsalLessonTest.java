@@ -42,7 +42,10 @@ class RehearsalLessonTest {
     }
 
     @ParameterizedTest
-    @EnumSource(RehearsalLesson.class)
+    @EnumSource(
+            value = RehearsalLesson.class,
+            names = {"PROVED_NOTHING", "THREE_TASTERS"},
+            mode = EnumSource.Mode.EXCLUDE)
     void is_passed_with_care_in_nearly_every_world_and_without_in_none(RehearsalLesson lesson) {
         long passed = LongStream.rangeClosed(1, 20)
                 .filter(seed -> careful(lesson.plan(seed)).isPassed())
@@ -62,7 +65,7 @@ class RehearsalLessonTest {
         Review kept = new Review(seal, List.of(), ending(35, Piles.of(0, all, 0, 0, 0)));
         assertThat(kept.dangerGrams()).isGreaterThan(1000);
         assertThat(kept.score()).isZero();
-        assertThat(new Review(seal, List.of(), ending(35, CarefulPerson.piles(heaps))).score())
+        assertThat(new Review(seal, List.of(), ending(35, HandWork.piles(heaps))).score())
                 .isGreaterThan(90);
     }
 
@@ -81,7 +84,7 @@ class RehearsalLessonTest {
     @Test
     void a_sign_that_was_left_says_since_when_and_what_doing_it_at_once_had_kept() {
         RehearsalPlan bag = RehearsalLesson.THE_BAG.plan(4);
-        Review left = new Review(bag, List.of(), ending(35, CarefulPerson.piles(heaps(bag, 35))));
+        Review left = new Review(bag, List.of(), ending(35, HandWork.piles(heaps(bag, 35))));
         Finding loose = left.findings().stream()
                 .filter(finding -> finding.sign() == Sign.LOOSE)
                 .findFirst()
@@ -95,7 +98,7 @@ class RehearsalLessonTest {
         Review seen = new Review(
                 bag,
                 List.of(new Deed(loose.since() + 2, Deed.Kind.RESEALED)),
-                ending(35, CarefulPerson.piles(heaps(bag, 35))));
+                ending(35, HandWork.piles(heaps(bag, 35))));
         assertThat(seen.findings().stream().filter(finding -> finding.sign() == Sign.LOOSE))
                 .allMatch(finding -> finding.late() == 0);
     }

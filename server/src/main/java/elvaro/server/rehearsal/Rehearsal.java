@@ -4,6 +4,8 @@ import elvaro.core.air.ChamberKind;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
+import elvaro.core.rehearsal.Claim;
+import elvaro.core.rehearsal.LessonWork;
 import elvaro.core.rehearsal.Mishap;
 import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.rehearsal.RehearsalPlan;
@@ -23,6 +25,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.NullUnmarked;
+import org.jspecify.annotations.Nullable;
 
 /** One rehearsal: its piece, its world, and where its clock stands. Its workshop is its own. */
 @Entity
@@ -63,7 +66,9 @@ class Rehearsal extends EditedRow {
     private int beginsOnDay;
     private String mishaps;
     private long seed;
+    /** Absent where several are asked about. */
     private UUID pieceId;
+
     private UUID chamberId;
     private UUID scaleId;
     private Instant hungAt;
@@ -73,6 +78,12 @@ class Rehearsal extends EditedRow {
     private Instant endedAt;
     private Integer score;
     private boolean passed;
+
+    /** The tasting or trial something was said of, and what. */
+    private UUID askedId;
+
+    @Enumerated(EnumType.STRING)
+    private Claim claim;
 
     protected Rehearsal() {}
 
@@ -116,8 +127,8 @@ class Rehearsal extends EditedRow {
         begunAt = now;
     }
 
-    /** What there is in its house. */
-    record Things(UUID pieceId, UUID chamberId, UUID scaleId) {}
+    /** What there is in its house. @param pieceId absent where several are asked about */
+    record Things(@Nullable UUID pieceId, UUID chamberId, UUID scaleId) {}
 
     RehearsalPlan plan() {
         Set<Mishap> all = mishaps.isEmpty()
@@ -178,6 +189,20 @@ class Rehearsal extends EditedRow {
         endedAt = at;
     }
 
+    /** What was said, and of which tasting or trial. */
+    void says(Claim what, UUID of) {
+        claim = what;
+        askedId = of;
+    }
+
+    Optional<Claim> claim() {
+        return Optional.ofNullable(claim);
+    }
+
+    Optional<UUID> askedId() {
+        return Optional.ofNullable(askedId);
+    }
+
     boolean isOver() {
         return endedAt != null;
     }
@@ -195,8 +220,13 @@ class Rehearsal extends EditedRow {
         return Optional.ofNullable(lesson);
     }
 
-    UUID pieceId() {
-        return pieceId;
+    /** Its only piece; empty where several are asked about. */
+    Optional<UUID> pieceId() {
+        return Optional.ofNullable(pieceId);
+    }
+
+    LessonWork work() {
+        return lesson == null ? LessonWork.PIECE : lesson.work();
     }
 
     UUID chamberId() {

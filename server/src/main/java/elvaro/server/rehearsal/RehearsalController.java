@@ -1,5 +1,6 @@
 package elvaro.server.rehearsal;
 
+import elvaro.core.rehearsal.Claim;
 import elvaro.core.rehearsal.Heap;
 import elvaro.server.account.HouseDoor;
 import elvaro.server.rehearsal.RehearsalPlay.DaysPassed;
@@ -27,11 +28,13 @@ import org.springframework.web.bind.annotation.RestController;
 class RehearsalController {
     private final RehearsalHouses houses;
     private final RehearsalPlay play;
+    private final RehearsalAsking asking;
     private final HouseDoor door;
 
-    RehearsalController(RehearsalHouses houses, RehearsalPlay play, HouseDoor door) {
+    RehearsalController(RehearsalHouses houses, RehearsalPlay play, RehearsalAsking asking, HouseDoor door) {
         this.houses = houses;
         this.play = play;
+        this.asking = asking;
         this.door = door;
     }
 
@@ -46,6 +49,9 @@ class RehearsalController {
 
     /** @param heap absent for the piece itself */
     record ScaleForm(@Nullable Heap heap) {}
+
+    record ClaimForm(
+            @NotNull(message = "Say what it shows.") Claim claim) {}
 
     /** The lessons, what is running, and for the owner who passed what. */
     @GetMapping("/api/rehearsals")
@@ -100,6 +106,27 @@ class RehearsalController {
     @PutMapping("/api/rehearsal/room/{id}")
     RoomSeen seeToTheRoom(@PathVariable UUID id) {
         return play.seeToTheRoom(id);
+    }
+
+    /** Every taster at an open table eats and fills the sheets in. */
+    @PostMapping("/api/rehearsal/tasters")
+    RehearsalView tasters() {
+        asking.tastersAnswer();
+        return play.view();
+    }
+
+    /** A hand sees all that hangs through, to the bench. */
+    @PostMapping("/api/rehearsal/hand")
+    RehearsalView hand() {
+        asking.handWorks();
+        return play.view();
+    }
+
+    /** Says what a table or a trial showed, which ends the lesson. */
+    @PostMapping("/api/rehearsal/claim")
+    RehearsalView claim(@RequestBody @Valid ClaimForm form) {
+        asking.says(form.claim());
+        return play.view();
     }
 
     @PostMapping("/api/rehearsal/end")

@@ -35,8 +35,8 @@ class RehearsalGate implements AsyncHandlerInterceptor, WebMvcConfigurer {
     private static final Set<HttpMethod> READS = Set.of(HttpMethod.GET, HttpMethod.HEAD, HttpMethod.OPTIONS);
 
     /** What is done to meat. */
-    private static final Set<String> OPEN =
-            Set.of("bench", "hanging", "lot", "look", "rehearsal", "scale", "stock", "table", "tasting", "task");
+    private static final Set<String> OPEN = Set.of(
+            "bench", "hanging", "lot", "look", "rehearsal", "scale", "stock", "table", "tasting", "task", "trial");
 
     private static final String FEATURES = "elvaro.server.";
 
@@ -68,10 +68,14 @@ class RehearsalGate implements AsyncHandlerInterceptor, WebMvcConfigurer {
             return true;
         }
         boolean writes = !READS.contains(HttpMethod.valueOf(request.getMethod()));
-        if (writes && !OPEN.contains(feature(method))) {
+        String feature = feature(method);
+        if (writes && !OPEN.contains(feature)) {
             throw Refusal.conflict("in-rehearsal", "That is no part of a rehearsal. Leave it first.");
         }
-        goAhead(person.get().workshopId(), writes);
+        boolean isOver = goAhead(person.get().workshopId(), writes);
+        if (writes && isOver && !feature.equals("rehearsal")) {
+            throw Refusal.conflict("over", "This rehearsal is over, and stays as it is.");
+        }
         return true;
     }
 
@@ -80,25 +84,30 @@ class RehearsalGate implements AsyncHandlerInterceptor, WebMvcConfigurer {
         return name.startsWith(FEATURES) ? name.substring(FEATURES.length()) : name;
     }
 
-    private record WhenSet(Instant house, Instant at) {}
+    private record WhenSet(Instant house, Instant at, boolean isOver) {}
 
-    /** Whoever writes is at work, and their clock goes on from there, unless somebody set it meanwhile. */
-    private void goAhead(UUID house, boolean writes) {
+    /**
+     * Whoever writes is at work, and their clock goes on from there, unless somebody set it meanwhile.
+     *
+     * @return whether the rehearsal is over
+     */
+    private boolean goAhead(UUID house, boolean writes) {
         Instant machine = time.ofTheMachine().truncatedTo(ChronoUnit.MICROS);
-        database.sql("select house_at, set_at from rehearsal where workshop_id = ?")
+        Optional<WhenSet> found = database.sql("select house_at, set_at, ended_at from rehearsal where workshop_id = ?")
                 .param(house)
-                .query((row, number) -> new WhenSet(utc(row, 1), utc(row, 2)))
-                .optional()
-                .ifPresent(set -> {
-                    Instant now = Rehearsal.shown(set.house(), set.at(), machine);
-                    if (writes) {
-                        database.sql("update rehearsal set house_at = ?, set_at = ? where workshop_id = ?"
-                                        + " and house_at = ? and set_at = ? and ended_at is null")
-                                .params(utc(now), utc(machine), house, utc(set.house()), utc(set.at()))
-                                .update();
-                    }
-                    HouseTime.goAhead(Duration.between(machine, now));
-                });
+                .query((row, number) -> new WhenSet(utc(row, 1), utc(row, 2), row.getObject(3) != null))
+                .optional();
+        found.ifPresent(set -> {
+            Instant now = Rehearsal.shown(set.house(), set.at(), machine);
+            if (writes) {
+                database.sql("update rehearsal set house_at = ?, set_at = ? where workshop_id = ?"
+                                + " and house_at = ? and set_at = ? and ended_at is null")
+                        .params(utc(now), utc(machine), house, utc(set.house()), utc(set.at()))
+                        .update();
+            }
+            HouseTime.goAhead(Duration.between(machine, now));
+        });
+        return found.filter(WhenSet::isOver).isPresent();
     }
 
     private static LocalDateTime utc(Instant at) {

@@ -3,6 +3,7 @@ package elvaro.server.rehearsal;
 import elvaro.core.air.Air;
 import elvaro.core.drying.Method;
 import elvaro.core.ledger.Stream;
+import elvaro.core.rehearsal.LessonWork;
 import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.rehearsal.RehearsalPlan;
 import elvaro.core.rehearsal.Review;
@@ -28,6 +29,7 @@ import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
+import elvaro.server.tasting.OpenTables;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -44,6 +46,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -60,6 +63,14 @@ class RehearsalHouses {
 
     private static final int GREEN_MINOR_PER_KG = 2200;
 
+    /** Who may be seated at a table of a rehearsal. */
+    private static final int GUESTS = 24;
+
+    /** Room for all that a lot of a rehearsal can be cut into. */
+    private static final int RAILS = 2;
+
+    private static final int PLACES_A_RAIL = 7;
+
     private final RehearsalRepository rehearsals;
     private final AccountService accounts;
     private final WorkshopService workshops;
@@ -67,7 +78,9 @@ class RehearsalHouses {
     private final LotService lots;
     private final HangingService hanging;
     private final DeviceService devices;
+    private final OpenTables tables;
     private final RehearsalAir air;
+    private final RehearsalHand hand;
     private final CurrentWorkshop current;
     private final JdbcClient database;
     private final TransactionTemplate transaction;
@@ -81,7 +94,9 @@ class RehearsalHouses {
             LotService lots,
             HangingService hanging,
             DeviceService devices,
+            OpenTables tables,
             RehearsalAir air,
+            RehearsalHand hand,
             CurrentWorkshop current,
             JdbcClient database,
             TransactionTemplate transaction,
@@ -93,7 +108,9 @@ class RehearsalHouses {
         this.lots = lots;
         this.hanging = hanging;
         this.devices = devices;
+        this.tables = tables;
         this.air = air;
+        this.hand = hand;
         this.current = current;
         this.database = database;
         this.transaction = transaction;
@@ -141,9 +158,38 @@ class RehearsalHouses {
     }
 
     private void furnish(UUID id, SignedIn person, SignedIn inside, RehearsalForm form, RehearsalPlan plan) {
-        Things things = new Things(Ids.after(id, "piece"), Ids.after(id, "chamber"), Ids.after(id, "scale"));
+        LessonWork work =
+                form.lesson() == null ? LessonWork.PIECE : form.lesson().work();
+        Things things = new Things(
+                work == LessonWork.PIECE ? Ids.after(id, "piece 0") : null,
+                Ids.after(id, "chamber"),
+                Ids.after(id, "scale"));
         chambers.put(chamber(things.chamberId(), plan));
+        devices.add(things.scaleId(), "Scale of the rehearsal", null);
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
+        Rehearsal rehearsal = new Rehearsal(id, person, inside.accountId(), form.lesson(), plan, things, now);
+        rehearsal.set(rehearsal.at(plan.beginsOnDay()), now);
+        rehearsals.save(rehearsal);
+        List<RehearsalPlan> pieces = switch (work) {
+            case PIECE -> List.of(plan);
+            case TASTING -> form.lesson().tasted(plan.seed());
+            case TRIAL -> List.of();
+        };
+        hang(id, plan, pieces, things.chamberId(), form.settled());
+        if (work == LessonWork.TASTING) {
+            pieces.forEach(each -> hand.seesThrough(rehearsal, Ids.after(id, "piece " + each.number()), each));
+            tables.know(IntStream.rangeClosed(1, GUESTS)
+                    .boxed()
+                    .collect(Collectors.toMap(guest -> Ids.after(id, "guest " + guest), "Guest %02d"::formatted)));
+        }
+        air.record(rehearsal, 0, plan.beginsOnDay());
+    }
+
+    /** All of one lot; where nothing hangs yet, the lot lies there. */
+    private void hang(
+            UUID id, RehearsalPlan plan, List<RehearsalPlan> pieces, UUID chamber, Map<String, String> answers) {
         UUID lot = Ids.after(id, "lot");
+        int grams = pieces.stream().mapToInt(RehearsalPlan::greenGrams).sum();
         lots.receive(new LotForm(
                 lot,
                 0,
@@ -151,7 +197,7 @@ class RehearsalHouses {
                 "",
                 plan.boneIn(),
                 plan.fatCoverMm(),
-                plan.greenGrams(),
+                pieces.isEmpty() ? plan.greenGrams() : grams,
                 GREEN_MINOR_PER_KG,
                 "",
                 null,
@@ -160,13 +206,12 @@ class RehearsalHouses {
                 "",
                 "",
                 Map.of()));
-        hanging.split(lot, new SplitForm(List.of(piece(things, plan)), form.settled()));
-        devices.add(things.scaleId(), "Scale of the rehearsal", null);
-        Instant now = clock.instant().truncatedTo(ChronoUnit.MICROS);
-        Rehearsal rehearsal = new Rehearsal(id, person, inside.accountId(), form.lesson(), plan, things, now);
-        rehearsal.set(rehearsal.at(plan.beginsOnDay()), now);
-        rehearsals.save(rehearsal);
-        air.record(rehearsal, 0, plan.beginsOnDay());
+        if (!pieces.isEmpty()) {
+            List<NewPiece> all = pieces.stream()
+                    .map(each -> piece(Ids.after(id, "piece " + each.number()), chamber, each))
+                    .toList();
+            hanging.split(lot, new SplitForm(all, answers));
+        }
     }
 
     private static ChamberForm chamber(UUID id, RehearsalPlan plan) {
@@ -183,8 +228,8 @@ class RehearsalHouses {
                 0,
                 name,
                 plan.place(),
-                1,
-                6,
+                RAILS,
+                PLACES_A_RAIL,
                 60_000,
                 usual.celsius(),
                 (int) Math.round(usual.relativeHumidity() * 100),
@@ -197,14 +242,14 @@ class RehearsalHouses {
                 null);
     }
 
-    private NewPiece piece(Things things, RehearsalPlan plan) {
+    private NewPiece piece(UUID id, UUID chamber, RehearsalPlan plan) {
         return new NewPiece(
-                things.pieceId(),
+                id,
                 PieceRole.PLAIN,
                 plan.greenGrams(),
                 false,
                 plan.method(),
-                things.chamberId(),
+                chamber,
                 workshops.today(),
                 plan.plannedDays(),
                 0,

@@ -11,8 +11,10 @@ import elvaro.core.ledger.Stream;
 import elvaro.core.rehearsal.Deed;
 import elvaro.core.rehearsal.Ending;
 import elvaro.core.rehearsal.Heap;
+import elvaro.core.rehearsal.LessonWork;
 import elvaro.core.rehearsal.Mishap;
 import elvaro.core.rehearsal.PieceTruth;
+import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.rehearsal.RehearsalWorld;
 import elvaro.core.rehearsal.Review;
 import elvaro.core.rehearsal.Sight;
@@ -27,6 +29,7 @@ import elvaro.server.piece.PieceState;
 import elvaro.server.rehearsal.RehearsalView.BefellLine;
 import elvaro.server.rehearsal.RehearsalView.FindingLine;
 import elvaro.server.rehearsal.RehearsalView.HeapOnBlock;
+import elvaro.server.rehearsal.RehearsalView.PieceBefore;
 import elvaro.server.rehearsal.RehearsalView.ReviewView;
 import elvaro.server.rehearsal.RehearsalView.WeighedHeap;
 import elvaro.server.scale.ScaleService;
@@ -54,6 +57,7 @@ import org.springframework.transaction.annotation.Transactional;
 class RehearsalPlay {
     private final RehearsalRepository rehearsals;
     private final RehearsalAir air;
+    private final RehearsalAsking asking;
     private final PieceQueries pieces;
     private final LookService looks;
     private final ScaleService scales;
@@ -63,6 +67,7 @@ class RehearsalPlay {
     RehearsalPlay(
             RehearsalRepository rehearsals,
             RehearsalAir air,
+            RehearsalAsking asking,
             PieceQueries pieces,
             LookService looks,
             ScaleService scales,
@@ -70,6 +75,7 @@ class RehearsalPlay {
             HouseTime time) {
         this.rehearsals = rehearsals;
         this.air = air;
+        this.asking = asking;
         this.pieces = pieces;
         this.looks = looks;
         this.scales = scales;
@@ -109,7 +115,7 @@ class RehearsalPlay {
     }
 
     private Story story(Rehearsal rehearsal) {
-        Piece piece = pieces.find(rehearsal.pieceId());
+        Piece piece = pieces.find(rehearsal.pieceId().orElseThrow(() -> Refusal.notFound("piece")));
         List<EntryView> log =
                 pieces.log(piece.id()).stream().filter(EntryView::stands).toList();
         List<Deed> deeds = new ArrayList<>(air.deeds(rehearsal));
@@ -137,6 +143,20 @@ class RehearsalPlay {
     @Transactional(readOnly = true)
     public RehearsalView view() {
         Rehearsal rehearsal = here();
+        boolean ofOnePiece = rehearsal.work() == LessonWork.PIECE;
+        return new RehearsalView(
+                rehearsal.id(),
+                rehearsal.lesson().map(Enum::name).orElse(null),
+                RehearsalHouses.title(rehearsal.lesson().orElse(null)),
+                rehearsal.lesson().map(RehearsalLesson::task).orElse("Age it as you would, and see what comes of it."),
+                (int) Math.floor(rehearsal.day(rehearsal.last(time.instant()))),
+                rehearsal.plan().plannedDays(),
+                rehearsal.isOver(),
+                ofOnePiece ? before(rehearsal) : null,
+                ofOnePiece ? null : asking.before(rehearsal));
+    }
+
+    private PieceBefore before(Rehearsal rehearsal) {
         Story story = story(rehearsal);
         RehearsalWorld world = story.world();
         Sight sight = new Sight(rehearsal.plan(), story.truth(world), story.isDown());
@@ -146,17 +166,8 @@ class RehearsalPlay {
                         .map(heap -> new HeapOnBlock(heap, heap.label()))
                         .toList()
                 : List.of();
-        return new RehearsalView(
-                rehearsal.id(),
-                rehearsal.lesson().map(Enum::name).orElse(null),
-                RehearsalHouses.title(rehearsal.lesson().orElse(null)),
-                rehearsal
-                        .lesson()
-                        .map(lesson -> lesson.task())
-                        .orElse("Age it as you would, and see what comes of it."),
-                (int) Math.floor(rehearsal.day(rehearsal.last(time.instant()))),
-                rehearsal.plan().plannedDays(),
-                rehearsal.pieceId(),
+        return new PieceBefore(
+                story.piece().id(),
                 story.piece().tag(),
                 sight.appearance(),
                 LookKey.told(there.surface()),
@@ -201,9 +212,7 @@ class RehearsalPlay {
         if ((int) Math.floor(from) != shownDay) {
             return new DaysPassed(null); // they went by already
         }
-        Story story = story(rehearsal);
-        OptionalDouble call =
-                story.isDown() ? OptionalDouble.empty() : story.world().callsBetween(from, from + days);
+        OptionalDouble call = rehearsal.pieceId().isEmpty() ? OptionalDouble.empty() : calls(rehearsal, from, days);
         double to = call.orElse(from + days);
         rehearsal.set(rehearsal.at(to), time.ofTheMachine().truncatedTo(ChronoUnit.MICROS));
         rehearsals.save(rehearsal);
@@ -213,6 +222,11 @@ class RehearsalPlay {
                         ? "The thermometer calls: it is above %s in there, for two hours now."
                                 .formatted(temperature((int) Excursions.LIMIT_CELSIUS))
                         : null);
+    }
+
+    private OptionalDouble calls(Rehearsal rehearsal, double from, int days) {
+        Story story = story(rehearsal);
+        return story.isDown() ? OptionalDouble.empty() : story.world().callsBetween(from, from + days);
     }
 
     /** Lays the piece on the scale, or a heap of it once it was cut up. */
@@ -266,14 +280,14 @@ class RehearsalPlay {
         if (rehearsal.isOver()) {
             return;
         }
-        Story story = story(rehearsal);
         Instant now = time.ofTheMachine().truncatedTo(ChronoUnit.MICROS);
-        if (story.isDone()) {
-            Review review = reviewed(story);
-            rehearsal.end(review.score(), review.isPassed(), time.instant(), now);
-        } else {
-            rehearsal.end(0, false, time.instant(), now); // given up
-        }
+        Optional<Review> done = rehearsal
+                .pieceId()
+                .map(piece -> story(rehearsal))
+                .filter(Story::isDone)
+                .map(RehearsalPlay::reviewed);
+        rehearsal.end( // what is not done is given up
+                done.map(Review::score).orElse(0), done.map(Review::isPassed).orElse(false), time.instant(), now);
         rehearsals.save(rehearsal);
     }
 

@@ -1,7 +1,9 @@
 package elvaro.server.rehearsal;
 
 import elvaro.core.inspection.Appearance;
+import elvaro.core.rehearsal.Claim;
 import elvaro.core.rehearsal.Heap;
+import elvaro.core.rehearsal.LessonWork;
 import elvaro.core.rehearsal.Review.WeightOnDay;
 import elvaro.core.rehearsal.Sight.LookTold;
 import java.util.List;
@@ -12,15 +14,10 @@ import org.jspecify.annotations.Nullable;
  * The rehearsal one is in.
  *
  * @param lesson absent in free play
- * @param day since its piece was hung, whole days
- * @param appearance how the piece looks
- * @param feels how it feels under a gloved finger, in words
- * @param smells how it smells, in words
- * @param isDown whether it came down, so that it can be cut up
- * @param isDone whether all is done and it can be judged
- * @param heaps what lies on the block once it was cut up, each to be weighed
- * @param lastLook the last look, judged; absent before the first
- * @param review what is told now that it is over; absent before
+ * @param day since it began, whole days
+ * @param isOver whether it ended
+ * @param piece the piece before one; absent where several are asked about
+ * @param question what is asked of several; absent where one piece is aged
  */
 record RehearsalView(
         UUID id,
@@ -29,16 +26,72 @@ record RehearsalView(
         String task,
         int day,
         int plannedDays,
-        UUID pieceId,
-        String tag,
-        Appearance appearance,
-        String feels,
-        String smells,
-        boolean isDown,
-        boolean isDone,
-        List<HeapOnBlock> heaps,
-        @Nullable LookTold lastLook,
-        @Nullable ReviewView review) {
+        boolean isOver,
+        @Nullable PieceBefore piece,
+        @Nullable QuestionBefore question) {
+
+    /**
+     * The piece as it lies before one.
+     *
+     * @param appearance how it looks
+     * @param feels how it feels under a gloved finger, in words
+     * @param smells how it smells, in words
+     * @param isDown whether it came down, so that it can be cut up
+     * @param isDone whether all is done and it can be judged
+     * @param heaps what lies on the block once it was cut up, each to be weighed
+     * @param lastLook the last look, judged; absent before the first
+     * @param review what is told now that it is over; absent before
+     */
+    record PieceBefore(
+            UUID id,
+            String tag,
+            Appearance appearance,
+            String feels,
+            String smells,
+            boolean isDown,
+            boolean isDone,
+            List<HeapOnBlock> heaps,
+            @Nullable LookTold lastLook,
+            @Nullable ReviewView review) {}
+
+    /**
+     * What is asked of several.
+     *
+     * @param pieces there are
+     * @param lotId where they come from
+     * @param askedId the table or trial that was made; absent before
+     * @param unanswered sheets that no taster has filled in yet
+     * @param hanging pieces that hang
+     * @param choices what can be said of it; empty until it can be
+     * @param review what is told now that it is over; absent before, and where it was given up
+     */
+    record QuestionBefore(
+            LessonWork work,
+            List<PieceOfLot> pieces,
+            UUID lotId,
+            @Nullable UUID askedId,
+            int unanswered,
+            int hanging,
+            List<ClaimChoice> choices,
+            @Nullable ClaimView review) {}
+
+    record PieceOfLot(UUID id, String tag) {}
+
+    record ClaimChoice(Claim claim, String label) {}
+
+    /**
+     * How well it was answered.
+     *
+     * @param score 0–100
+     * @param told in sentences: what was said, what was shown, what is true
+     * @param again how often as many would show it, in words and as a share
+     * @param againOf what {@code again} is about, in words
+     */
+    record ClaimView(
+            int score, boolean passed, String moral, List<String> told, String againOf, List<AgainLine> again) {}
+
+    /** @param own whether it is as many as were asked */
+    record AgainLine(String label, double share, boolean own) {}
 
     /** A heap on the block, as it lies there. */
     record HeapOnBlock(Heap heap, String label) {}

@@ -4,6 +4,7 @@ import elvaro.core.cooking.Heat;
 import elvaro.core.tasting.Attribute;
 import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.TastingKind;
+import elvaro.server.piece.Piece;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -46,9 +47,24 @@ public record FirstTasting(
         }
     }
 
-    static FirstTasting usual() {
+    /** Of these pieces, or of two that are still to be named. */
+    static FirstTasting usual(List<Piece> pieces) {
         FirstSample unnamed = new FirstSample("", null, null, null, USUAL_MM, Finish.NOTHING, false);
-        return of("", null, List.of(unnamed, unnamed));
+        return of(
+                "",
+                null,
+                pieces.isEmpty()
+                        ? List.of(unnamed, unnamed)
+                        : pieces.stream()
+                                .map(piece -> new FirstSample(
+                                        "%s %s".formatted(piece.cut().name(), piece.tag()),
+                                        piece.id(),
+                                        piece.tag(),
+                                        null,
+                                        USUAL_MM,
+                                        Finish.NOTHING,
+                                        false))
+                                .toList());
     }
 
     /** Two samples are set against each other, more are put in order; liking alone is scored, which decides. */

@@ -17,6 +17,7 @@ import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
@@ -124,8 +125,9 @@ class TastingController {
 
     /** What a tasting begins with that is of no trial. */
     @GetMapping("/first")
-    FirstTasting first() {
-        return FirstTasting.usual();
+    FirstTasting first(
+            @RequestParam(defaultValue = "") @Size(max = 6, message = "Two to six samples.") List<UUID> piece) {
+        return service.first(piece);
     }
 
     @GetMapping("/tasters")

@@ -52,6 +52,12 @@ class TastingService {
         this.clock = clock;
     }
 
+    /** What a tasting begins with that is of no trial. @param pieceIds what is tasted; empty where it is still to be said */
+    @Transactional(readOnly = true)
+    FirstTasting first(List<UUID> pieceIds) {
+        return FirstTasting.usual(pieceIds.stream().map(pieces::find).toList());
+    }
+
     /**
      * What a tasting that is only planned can show.
      *

@@ -7,6 +7,7 @@ import elvaro.core.tasting.Finish;
 import elvaro.core.tasting.TastingKind;
 import elvaro.server.tasting.FirstTasting.FirstSample;
 import java.util.Collections;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,7 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class FirstTastingTest {
     @Test
     void a_tasting_begins_with_two_samples_and_liking_alone() {
-        FirstTasting first = FirstTasting.usual();
+        FirstTasting first = FirstTasting.usual(List.of());
         assertThat(first.samples()).hasSize(2);
         assertThat(first.kind()).isEqualTo(TastingKind.PAIRED);
         assertThat(first.attributes()).extracting(Attribute::key).containsExactly(Attribute.LIKING);
