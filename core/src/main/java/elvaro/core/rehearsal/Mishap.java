@@ -1,5 +1,12 @@
 package elvaro.core.rehearsal;
 
+import elvaro.core.air.ChamberKind;
+import elvaro.core.drying.Coating;
+import elvaro.core.drying.Method;
+import java.util.EnumSet;
+import java.util.Random;
+import java.util.Set;
+
 /** What goes wrong in a rehearsal, as it goes wrong in the trade. Common practice, no source. */
 public enum Mishap {
     COMPRESSOR_FAILS("the compressor died in the night", true, 0.10, 0.55),
@@ -35,6 +42,36 @@ public enum Mishap {
     /** Whether seeing to the room ends it. */
     public boolean isOfTheRoom() {
         return ofTheRoom;
+    }
+
+    /** One thing in four goes wrong, of those that can (EST). */
+    private static final double GOES_WRONG = 0.25;
+
+    /** What befalls such a piece in the world of a seed. */
+    public static Set<Mishap> drawn(RehearsalPlan plan, long seed) {
+        Set<Mishap> befall = EnumSet.noneOf(Mishap.class);
+        Random chance = new Random(seed);
+        chance.nextDouble(); // neighbouring seeds begin alike
+        for (Mishap mishap : values()) {
+            if (chance.nextDouble() < GOES_WRONG && mishap.canBefall(plan)) {
+                befall.add(mishap);
+            }
+        }
+        return befall;
+    }
+
+    private boolean canBefall(RehearsalPlan plan) {
+        ChamberKind place = plan.place();
+        boolean machine = place == ChamberKind.CABINET || place == ChamberKind.WALK_IN;
+        return switch (this) {
+            case COMPRESSOR_FAILS, FAN_OFF, RUNS_DRY -> machine;
+            case DOOR_AJAR -> place != ChamberKind.ICE_CHEST;
+            case HOT_SPELL -> place == ChamberKind.SHED || place == ChamberKind.REFRIGERATOR;
+            case LOAD_ADDED -> machine || place == ChamberKind.SHED;
+            case SEAL_FAILS, CONTACT_LIFTS -> plan.method() == Method.MEMBRANE;
+            case NEIGHBOUR_SCENTS, DIRTY_ROOM, FOLD_LEFT -> plan.method() == Method.OPEN_AIR;
+            case RAW_GARLIC -> plan.coating() == Coating.CLOTH;
+        };
     }
 
     /** When it begins, by a draw from 0 to 1, as a day of a stay of so many planned days. */

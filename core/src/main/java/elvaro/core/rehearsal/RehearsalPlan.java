@@ -58,8 +58,8 @@ public record RehearsalPlan(
         this(cut, greenGrams, boneIn, fatCoverMm, method, coating, place, plannedDays, beginsOnDay, mishaps, seed, 0);
     }
 
-    /** The same in another world: only chance differs. */
-    public RehearsalPlan seeded(long other) {
+    /** The same in another world. */
+    public RehearsalPlan befallen(Set<Mishap> others, long otherSeed) {
         return new RehearsalPlan(
                 cut,
                 greenGrams,
@@ -70,9 +70,14 @@ public record RehearsalPlan(
                 place,
                 plannedDays,
                 beginsOnDay,
-                mishaps,
-                other,
+                others,
+                otherSeed,
                 number);
+    }
+
+    /** The same in another world: only chance differs. */
+    public RehearsalPlan seeded(long other) {
+        return befallen(mishaps, other);
     }
 
     /** Another piece of the same house. */

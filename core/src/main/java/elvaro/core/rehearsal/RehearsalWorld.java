@@ -5,6 +5,7 @@ import elvaro.core.drying.Method;
 import elvaro.core.keeping.Excursions;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Closeness;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -63,8 +64,7 @@ public final class RehearsalWorld {
      */
     public RehearsalWorld(RehearsalPlan plan, List<Deed> deeds) {
         this.plan = plan;
-        this.deeds =
-                deeds.stream().sorted(Comparator.comparingDouble(Deed::day)).toList();
+        this.deeds = new ArrayList<>(deeds);
         luck = new Luck(plan);
         room = new TrueRoom(plan, luck, this.deeds);
         wrap = new Wrap(plan, luck);
@@ -97,11 +97,20 @@ public final class RehearsalWorld {
             double from = hour * HOUR;
             deeds.stream()
                     .filter(deed -> deed.day() >= from && deed.day() < from + HOUR)
+                    .sorted(Comparator.comparingDouble(Deed::day))
                     .forEach(this::done);
             live(from + HOUR);
             hour++;
         }
         return truth();
+    }
+
+    /** Something more is done to it. @param deed on no day before the one it stands at */
+    void isDone(Deed deed) {
+        if (deed.day() < hour * HOUR - 1e-9) {
+            throw new IllegalArgumentException("That day is over");
+        }
+        deeds.add(deed);
     }
 
     private void done(Deed deed) {

@@ -27,6 +27,7 @@ public final class Review {
     private static final double MISSED_DAYS = 6;
 
     private static final int PASSES = 60;
+    private static final double HALF_A_DAY = 0.5;
 
     private final RehearsalPlan plan;
     private final List<Deed> deeds;
@@ -39,6 +40,9 @@ public final class Review {
     public static int worthMinorPerKg(Stream pile) {
         return WORTH.get(pile);
     }
+
+    /** What a kilogram of it cost as it was bought, minor units. */
+    public static final int GREEN_MINOR_PER_KG = 2200;
 
     /** What it weighed on a day. */
     public record WeightOnDay(double day, double grams) {}
@@ -75,7 +79,7 @@ public final class Review {
         Map<Sign, Double> open = new EnumMap<>(Sign.class);
         Map<Sign, double[]> first = new EnumMap<>(Sign.class);
         RehearsalWorld world = new RehearsalWorld(plan, deeds);
-        for (double day = 0.5; day < ending.day(); day += 0.5) {
+        for (double day = HALF_A_DAY; day < ending.day(); day += HALF_A_DAY) {
             PieceTruth truth = world.at(day);
             curve.add(new WeightOnDay(day, truth.grams()));
             Set<Sign> signs = day < plan.beginsOnDay() ? Set.of() : Sign.of(plan, truth);
@@ -128,10 +132,42 @@ public final class Review {
     }
 
     /** What came of it, at the prices of the rehearsal, minor units. */
-    private static int worth(Map<Heap, Integer> heaps) {
+    static int worth(Map<Heap, Integer> heaps) {
         return heaps.getOrDefault(Heap.STEAKS, 0) * WORTH.get(Stream.STEAK) / 1000
                 + heaps.getOrDefault(Heap.CLEAN_CRUST, 0) * WORTH.get(Stream.USABLE_TRIM) / 1000
                 + heaps.getOrDefault(Heap.FAT, 0) * WORTH.get(Stream.FAT) / 1000;
+    }
+
+    /** Every half day until it came down. */
+    static List<WeightOnDay> curve(RehearsalWorld world, double end) {
+        List<WeightOnDay> points = new ArrayList<>();
+        for (double day = HALF_A_DAY; day < end; day += HALF_A_DAY) {
+            points.add(new WeightOnDay(day, world.at(day).grams()));
+        }
+        points.add(new WeightOnDay(end, world.at(end).grams()));
+        return points;
+    }
+
+    /** The same piece with one choice made otherwise. */
+    public Replay replay(Replay.Choice choice) {
+        return Replay.of(plan, deeds, ending, heaps, choice);
+    }
+
+    /** What was paid: for the meat, and for each membrane or seal it was given, minor units. */
+    public int paidMinor() {
+        long seals =
+                deeds.stream().filter(deed -> deed.kind() == Deed.Kind.RESEALED).count();
+        return (int) Math.round(plan.greenGrams() * (GREEN_MINOR_PER_KG / 1000.0)
+                + (1 + seals) * plan.method().usualConsumablesMinor());
+    }
+
+    /** What the piles are worth that were kept; nothing where what had turned was kept among them. */
+    public int keptMinor() {
+        return dangerGrams() > 0
+                ? 0
+                : WORTH.keySet().stream()
+                        .mapToInt(pile -> ending.piles().of(pile) * WORTH.get(pile) / 1000)
+                        .sum();
     }
 
     /** What could be noticed, the first first. */

@@ -1,9 +1,13 @@
 package elvaro.core.rehearsal;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import elvaro.core.ledger.Piles;
+import elvaro.core.rehearsal.Replay.Choice;
+import elvaro.core.rehearsal.Replay.ChoiceKind;
 import elvaro.core.rehearsal.Review.Finding;
+import elvaro.core.rehearsal.RunsOfPlan.RunOfPlan;
 import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Closeness;
 import java.util.List;
@@ -17,9 +21,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 class RehearsalLessonTest {
     /** Looks when a careful person would, does what can be known to be right. */
     private static Review careful(RehearsalPlan plan) {
-        List<Deed> deeds = CarefulPerson.deeds(plan, (int) CarefulPerson.end(plan, List.of()));
-        double end = CarefulPerson.end(plan, deeds);
-        return new Review(plan, deeds, CarefulPerson.ending(plan, deeds, end));
+        CarefulPerson.Played played = CarefulPerson.plays(plan);
+        return new Review(plan, played.deeds(), played.ending());
     }
 
     /** Hangs it, comes back ten days late, and eats all that is not bone. */
@@ -72,7 +75,7 @@ class RehearsalLessonTest {
     @Test
     void a_good_piece_thrown_away_is_a_loss_for_nothing() {
         RehearsalPlan bloom = RehearsalLesson.WHITE_BLOOM.plan(2);
-        List<Deed> deeds = CarefulPerson.deeds(bloom, 45);
+        List<Deed> deeds = CarefulPerson.plays(bloom).deeds();
         RehearsalWorld world = new RehearsalWorld(bloom, deeds);
         int grams = (int) world.at(20).grams();
         Review away = new Review(bloom, deeds, ending(20, Piles.of(0, 0, 0, 0, grams)));
@@ -112,5 +115,59 @@ class RehearsalLessonTest {
                             .map(seed -> careful(lesson.plan(seed)).score()))
                     .allMatch(score -> score >= 90);
         }
+    }
+
+    @Test
+    void the_same_piece_is_played_again_with_one_choice_made_otherwise() {
+        RehearsalPlan loin = RehearsalLesson.DRY_ROOM.plan(5);
+        CarefulPerson.Played played = CarefulPerson.plays(loin);
+        Review review = new Review(loin, played.deeds(), played.ending());
+        Replay longer = review.replay(new Choice(ChoiceKind.PULLED_ON, 60, null, null));
+        assertThat(longer.steakGrams()).isLessThan(-200);
+        assertThat(longer.curve().get(longer.curve().size() - 1).day()).isEqualTo(60);
+        Replay dry = review.replay(new Choice(ChoiceKind.NEVER_DONE, null, Deed.Kind.SAW_TO_THE_ROOM, null));
+        assertThat(dry.steakGrams()).as("the room was never seen to").isLessThan(-100);
+        assertThat(dry.worthMinor()).isNegative();
+        Replay close = review.replay(new Choice(ChoiceKind.CUT_SO_CLOSE, null, null, Closeness.MILDER));
+        assertThat(close.steakGrams()).isNegative();
+        assertThat(close.curve()).isEqualTo(review.curve());
+        Replay same = review.replay(new Choice(ChoiceKind.PULLED_ON, 28, null, null));
+        assertThat(same.steakGrams()).isZero();
+        RehearsalPlan bag = RehearsalLesson.THE_BAG.plan(4);
+        Review left = new Review(bag, List.of(), ending(35, HandWork.piles(heaps(bag, 35))));
+        double since = left.findings().get(0).since();
+        Replay sealed = left.replay(new Choice(ChoiceKind.DONE_ON, (int) Math.ceil(since), Deed.Kind.RESEALED, null));
+        assertThat(sealed.spoiltGrams()).isNegative();
+        assertThatThrownBy(() -> new Choice(ChoiceKind.DONE_ON, 3, null, null))
+                .isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void a_plan_let_run_twenty_times_is_better_looked_after_than_left_alone() {
+        RehearsalPlan bag = RehearsalLesson.THE_BAG.plan(1);
+        RunsOfPlan runs = RunsOfPlan.of(bag, 20);
+        assertThat(runs.runs()).hasSize(20);
+        assertThat(runs.steak(RunOfPlan::lookedAfter).middle())
+                .isGreaterThanOrEqualTo(runs.steak(RunOfPlan::leftAlone).middle());
+        assertThat(runs.steak(RunOfPlan::leftAlone).least())
+                .isLessThan(runs.steak(RunOfPlan::lookedAfter).least());
+        assertThat(runs.thrownAway(RunOfPlan::leftAlone)).isGreaterThan(runs.thrownAway(RunOfPlan::lookedAfter));
+        assertThat(runs.befell()).containsKey(Mishap.CONTACT_LIFTS).doesNotContainKey(Mishap.FAN_OFF);
+        assertThat(RunsOfPlan.of(bag.seeded(99), 20))
+                .as("its own seed is of no account")
+                .isEqualTo(runs);
+    }
+
+    @Test
+    void money_comes_of_what_was_kept_and_of_nothing_that_had_turned() {
+        RehearsalPlan loin = RehearsalLesson.DRY_ROOM.plan(5);
+        CarefulPerson.Played played = CarefulPerson.plays(loin);
+        Review kept = new Review(loin, played.deeds(), played.ending());
+        assertThat(kept.paidMinor()).isGreaterThanOrEqualTo(6 * 2200);
+        assertThat(kept.keptMinor()).isGreaterThan(kept.paidMinor());
+        RehearsalPlan seal = RehearsalLesson.FAT_SEAL.plan(3);
+        int all = heaps(seal, 35).values().stream().mapToInt(each -> each).sum();
+        assertThat(new Review(seal, List.of(), ending(35, Piles.of(0, all, 0, 0, 0))).keptMinor())
+                .isZero();
     }
 }

@@ -53,6 +53,7 @@ class ArchiveFormat {
             "device",
             "house_notices",
             "known_device",
+            "lesson_asked",
             "morning",
             "notice",
             "notice_choice",

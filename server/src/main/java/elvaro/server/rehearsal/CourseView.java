@@ -14,17 +14,25 @@ import org.jspecify.annotations.Nullable;
  * @param hands who passed what, for the owner; empty for others
  */
 record CourseView(List<LessonLine> lessons, List<RunningLine> running, List<HandLine> hands) {
-    /** @param best score so far; absent where none was ended */
+    /**
+     * @param best score so far; absent where none was ended
+     * @param asked whether the shop asks for it before one works alone
+     */
     record LessonLine(
             RehearsalLesson lesson,
             String title,
             String task,
             boolean passed,
-            @Nullable Integer best) {}
+            @Nullable Integer best,
+            boolean asked) {}
 
     /** @param title of the lesson, or of what is rehearsed */
     record RunningLine(UUID id, String title, Instant begunAt) {}
 
-    /** @param passed lessons, of all there are */
-    record HandLine(String name, int passed, int all, List<RehearsalLesson> lessons) {}
+    /**
+     * @param all how many lessons there are
+     * @param passed lessons
+     * @param asked lessons, before this person works alone
+     */
+    record HandLine(UUID id, String name, int all, List<RehearsalLesson> passed, List<RehearsalLesson> asked) {}
 }

@@ -1,10 +1,18 @@
 package elvaro.server.rehearsal;
 
 import elvaro.core.rehearsal.Claim;
+import elvaro.core.rehearsal.Deed;
 import elvaro.core.rehearsal.Heap;
+import elvaro.core.rehearsal.RehearsalLesson;
+import elvaro.core.rehearsal.Replay.Choice;
+import elvaro.core.rehearsal.Replay.ChoiceKind;
+import elvaro.core.yield.Closeness;
 import elvaro.server.account.HouseDoor;
+import elvaro.server.rehearsal.RehearsalForm.FreePlan;
 import elvaro.server.rehearsal.RehearsalPlay.DaysPassed;
 import elvaro.server.rehearsal.RehearsalPlay.RoomSeen;
+import elvaro.server.rehearsal.RehearsalView.ReplayView;
+import elvaro.server.shared.Refusal;
 import elvaro.server.shared.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -12,9 +20,12 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -27,12 +38,22 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class RehearsalController {
     private final RehearsalHouses houses;
+    private final RehearsalCourse course;
+    private final PlanRuns runs;
     private final RehearsalPlay play;
     private final RehearsalAsking asking;
     private final HouseDoor door;
 
-    RehearsalController(RehearsalHouses houses, RehearsalPlay play, RehearsalAsking asking, HouseDoor door) {
+    RehearsalController(
+            RehearsalHouses houses,
+            RehearsalCourse course,
+            PlanRuns runs,
+            RehearsalPlay play,
+            RehearsalAsking asking,
+            HouseDoor door) {
         this.houses = houses;
+        this.course = course;
+        this.runs = runs;
         this.play = play;
         this.asking = asking;
         this.door = door;
@@ -50,14 +71,55 @@ class RehearsalController {
     /** @param heap absent for the piece itself */
     record ScaleForm(@Nullable Heap heap) {}
 
+    record AskedForm(
+            @NotNull @Size(max = 30, message = "Those are more lessons than there are.")
+            Set<@NotNull RehearsalLesson> lessons) {}
+
+    /**
+     * @param day for what is pulled or done on a day
+     * @param deed for what is done, or never
+     * @param closeness for how close is cut
+     */
+    record ReplayForm(
+            @NotNull(message = "Say what is chosen otherwise.")
+            ChoiceKind kind,
+
+            @Nullable @Min(value = 1, message = "At least one day.") @Max(value = 200, message = "At most 200 days.")
+            Integer day,
+
+            Deed.@Nullable Kind deed,
+            @Nullable Closeness closeness) {
+        Choice choice() {
+            try {
+                return new Choice(kind, day, deed, closeness);
+            } catch (IllegalArgumentException lacking) {
+                throw Refusal.wrong("invalid", "kind", "Say what is chosen, and for which day.");
+            }
+        }
+    }
+
     record ClaimForm(
             @NotNull(message = "Say what it shows.") Claim claim) {}
 
     /** The lessons, what is running, and for the owner who passed what. */
     @GetMapping("/api/rehearsals")
     CourseView course(@AuthenticationPrincipal SignedIn person) {
-        return houses.course(
+        return course.course(
                 person.getAuthorities().stream().anyMatch(each -> "ROLE_OWNER".equals(each.getAuthority())));
+    }
+
+    /** What somebody is to pass before they work alone. */
+    @PreAuthorize("hasRole('OWNER')")
+    @PutMapping("/api/people/{id}/lessons")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void ask(@PathVariable UUID id, @RequestBody @Valid AskedForm form) {
+        course.ask(id, form.lessons());
+    }
+
+    /** A plan let run twenty times. */
+    @PostMapping("/api/rehearsals/runs")
+    RunsView runs(@RequestBody @Valid FreePlan plan) {
+        return runs.runs(plan);
     }
 
     @PutMapping("/api/rehearsals/{id}")
@@ -127,6 +189,12 @@ class RehearsalController {
     RehearsalView claim(@RequestBody @Valid ClaimForm form) {
         asking.says(form.claim());
         return play.view();
+    }
+
+    /** The same piece with one choice made otherwise; nothing of it is kept. */
+    @PostMapping("/api/rehearsal/replay")
+    ReplayView replay(@RequestBody @Valid ReplayForm form) {
+        return play.replay(form.choice());
     }
 
     @PostMapping("/api/rehearsal/end")

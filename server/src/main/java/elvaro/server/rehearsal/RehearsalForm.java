@@ -1,7 +1,6 @@
 package elvaro.server.rehearsal;
 
 import elvaro.core.air.ChamberKind;
-import elvaro.core.cut.Cut;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
@@ -18,9 +17,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.Arrays;
-import java.util.EnumSet;
 import java.util.Map;
-import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -49,12 +46,35 @@ record RehearsalForm(
             Integer grams,
 
             @NotNull Boolean boneIn,
+
+            @Nullable
+            @Min(value = 0, message = "Fat cover is ⟦length 0⟧ or more.")
+            @Max(value = 80, message = "Fat cover above ⟦length 80⟧ is not a cover.")
+            Integer fatCoverMm,
+
             @NotNull Method method,
             @NotNull Coating coating,
             @NotNull(message = "Say where it hangs.") ChamberKind place,
 
             @NotNull @Min(value = 3, message = "At least three days.") @Max(value = 170, message = "At most 170 days.")
-            Integer days) {}
+            Integer days) {
+        /** As it would be if nothing went wrong. */
+        RehearsalPlan plan(long seed) {
+            return new RehearsalPlan(
+                    CutCatalogue.find(cutCode)
+                            .orElseThrow(() -> Refusal.wrong("invalid", "cutCode", "There is no such cut.")),
+                    grams,
+                    boneIn,
+                    fatCoverMm == null ? 0 : fatCoverMm,
+                    method,
+                    coating,
+                    place,
+                    days,
+                    0,
+                    Set.of(),
+                    seed);
+        }
+    }
 
     private static final Map<String, String> MEANT = Stream.concat(
                     Arrays.stream(Clash.values()).map(clash -> clash.question().id()),
@@ -66,9 +86,7 @@ record RehearsalForm(
         return lesson == null ? answers : MEANT;
     }
 
-    /** One thing in four goes wrong, of those that can. */
-    private static final double GOES_WRONG = 0.25;
-
+    /** What befalls a piece of one's own is left to chance. */
     RehearsalPlan planned(long seed) {
         if (lesson != null) {
             return lesson.plan(seed);
@@ -76,40 +94,7 @@ record RehearsalForm(
         if (plan == null) {
             throw Refusal.wrong("invalid", "lesson", "Choose a lesson, or say what to rehearse.");
         }
-        Cut cut = CutCatalogue.find(plan.cutCode())
-                .orElseThrow(() -> Refusal.wrong("invalid", "cutCode", "There is no such cut."));
-        Set<Mishap> befall = EnumSet.noneOf(Mishap.class);
-        Random chance = new Random(seed);
-        chance.nextDouble(); // neighbouring seeds begin alike
-        for (Mishap mishap : Mishap.values()) {
-            if (chance.nextDouble() < GOES_WRONG && isPossible(mishap)) {
-                befall.add(mishap);
-            }
-        }
-        return new RehearsalPlan(
-                cut,
-                plan.grams(),
-                plan.boneIn(),
-                0,
-                plan.method(),
-                plan.coating(),
-                plan.place(),
-                plan.days(),
-                0,
-                befall,
-                seed);
-    }
-
-    private boolean isPossible(Mishap mishap) {
-        boolean machine = plan.place() == ChamberKind.CABINET || plan.place() == ChamberKind.WALK_IN;
-        return switch (mishap) {
-            case COMPRESSOR_FAILS, FAN_OFF, RUNS_DRY -> machine;
-            case DOOR_AJAR -> plan.place() != ChamberKind.ICE_CHEST;
-            case HOT_SPELL -> plan.place() == ChamberKind.SHED || plan.place() == ChamberKind.REFRIGERATOR;
-            case LOAD_ADDED -> machine || plan.place() == ChamberKind.SHED;
-            case SEAL_FAILS, CONTACT_LIFTS -> plan.method() == Method.MEMBRANE;
-            case NEIGHBOUR_SCENTS, DIRTY_ROOM, FOLD_LEFT -> plan.method() == Method.OPEN_AIR;
-            case RAW_GARLIC -> plan.coating() == Coating.CLOTH;
-        };
+        RehearsalPlan planned = plan.plan(seed);
+        return planned.befallen(Mishap.drawn(planned, seed), seed);
     }
 }

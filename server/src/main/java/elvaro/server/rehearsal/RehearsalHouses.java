@@ -18,9 +18,6 @@ import elvaro.server.hanging.SplitForm.NewPiece;
 import elvaro.server.lot.LotForm;
 import elvaro.server.lot.LotService;
 import elvaro.server.piece.PieceRole;
-import elvaro.server.rehearsal.CourseView.HandLine;
-import elvaro.server.rehearsal.CourseView.LessonLine;
-import elvaro.server.rehearsal.CourseView.RunningLine;
 import elvaro.server.rehearsal.Rehearsal.Things;
 import elvaro.server.settings.WorkshopService;
 import elvaro.server.settings.WorkshopSettings;
@@ -36,15 +33,10 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -52,7 +44,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** The course as it is seen from outside, and the houses that are made for rehearsals. */
+/** The houses that are made for rehearsals. */
 @Service
 class RehearsalHouses {
     /** More than a person can keep in mind. */
@@ -60,8 +52,6 @@ class RehearsalHouses {
 
     /** Each is a house with its rows. */
     private static final int MOST_A_DAY = 40;
-
-    private static final int GREEN_MINOR_PER_KG = 2200;
 
     /** Who may be seated at a table of a rehearsal. */
     private static final int GUESTS = 24;
@@ -134,7 +124,7 @@ class RehearsalHouses {
                 > 0) {
             throw Refusal.notFound("rehearsal"); // somebody else's
         }
-        if (running(person).size() >= MOST_RUNNING) {
+        if (running(person) >= MOST_RUNNING) {
             throw Refusal.conflict(
                     "enough-running", "%d rehearsals are running. End one before the next.".formatted(MOST_RUNNING));
         }
@@ -198,7 +188,7 @@ class RehearsalHouses {
                 plan.boneIn(),
                 plan.fatCoverMm(),
                 pieces.isEmpty() ? plan.greenGrams() : grams,
-                GREEN_MINOR_PER_KG,
+                Review.GREEN_MINOR_PER_KG,
                 "",
                 null,
                 workshops.today(),
@@ -300,6 +290,11 @@ class RehearsalHouses {
     }
 
     private SignedIn mustBeOutside() {
+        return outside(current);
+    }
+
+    /** @throws Refusal if the person is in a rehearsal */
+    static SignedIn outside(CurrentWorkshop current) {
         SignedIn person = current.person();
         if (person.outside().isPresent()) {
             throw Refusal.conflict("in-rehearsal", "You are in a rehearsal. Leave it first.");
@@ -311,6 +306,14 @@ class RehearsalHouses {
         return lesson == null ? "a plan of your own" : lesson.title();
     }
 
+    private int running(SignedIn person) {
+        return database.sql(
+                        "select count(*) from rehearsal where of_workshop_id = ? and of_account_id = ? and ended_at is null")
+                .params(person.workshopId(), person.accountId())
+                .query(Integer.class)
+                .single();
+    }
+
     private int begunLately(SignedIn person) {
         return database.sql(
                         "select count(*) from rehearsal where of_workshop_id = ? and of_account_id = ? and begun_at > ?")
@@ -320,70 +323,5 @@ class RehearsalHouses {
                         LocalDateTime.ofInstant(clock.instant().minus(Duration.ofDays(1)), ZoneOffset.UTC))
                 .query(Integer.class)
                 .single();
-    }
-
-    private record Ended(RehearsalLesson lesson, boolean passed, int best) {}
-
-    /** @param forAll whether what others passed is told as well */
-    CourseView course(boolean forAll) {
-        SignedIn person = mustBeOutside();
-        Map<RehearsalLesson, Ended> ended = database
-                .sql("select lesson, max(passed) as passed, max(score) as best from rehearsal where of_workshop_id = ?"
-                        + " and of_account_id = ? and lesson is not null and ended_at is not null group by lesson")
-                .params(person.workshopId(), person.accountId())
-                .query((row, number) -> new Ended(
-                        RehearsalLesson.valueOf(row.getString("lesson")), row.getBoolean("passed"), row.getInt("best")))
-                .list()
-                .stream()
-                .collect(Collectors.toMap(Ended::lesson, Function.identity()));
-        List<LessonLine> lessons = Arrays.stream(RehearsalLesson.values())
-                .map(lesson -> {
-                    Ended each = ended.get(lesson);
-                    return new LessonLine(
-                            lesson,
-                            lesson.title(),
-                            lesson.task(),
-                            each != null && each.passed(),
-                            each == null ? null : each.best());
-                })
-                .toList();
-        return new CourseView(lessons, running(person), forAll ? hands(person) : List.of());
-    }
-
-    private List<RunningLine> running(SignedIn person) {
-        return database.sql("select id, lesson, begun_at from rehearsal where of_workshop_id = ? and of_account_id = ?"
-                        + " and ended_at is null order by begun_at desc")
-                .params(person.workshopId(), person.accountId())
-                .query((row, number) -> new RunningLine(
-                        UUID.fromString(row.getString("id")),
-                        title(
-                                row.getString("lesson") == null
-                                        ? null
-                                        : RehearsalLesson.valueOf(row.getString("lesson"))),
-                        row.getObject("begun_at", LocalDateTime.class).toInstant(ZoneOffset.UTC)))
-                .list();
-    }
-
-    private List<HandLine> hands(SignedIn person) {
-        Map<String, List<RehearsalLesson>> passed = new LinkedHashMap<>();
-        accounts.people().stream()
-                .filter(each -> each.active())
-                .forEach(each -> passed.put(each.id().toString(), new ArrayList<>()));
-        Map<String, String> names = new HashMap<>();
-        accounts.people().forEach(each -> names.put(each.id().toString(), each.name()));
-        database.sql("select distinct of_account_id, lesson from rehearsal where of_workshop_id = ? and passed"
-                        + " and lesson is not null")
-                .param(person.workshopId())
-                .query((row, number) -> Map.entry(row.getString(1), RehearsalLesson.valueOf(row.getString(2))))
-                .list()
-                .forEach(each ->
-                        passed.getOrDefault(each.getKey(), new ArrayList<>()).add(each.getValue()));
-        return passed.entrySet().stream()
-                .map(each -> new HandLine(
-                        names.get(each.getKey()),
-                        each.getValue().size(),
-                        RehearsalLesson.values().length,
-                        each.getValue().stream().sorted().toList()))
-                .toList();
     }
 }

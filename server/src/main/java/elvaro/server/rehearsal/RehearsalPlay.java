@@ -16,6 +16,8 @@ import elvaro.core.rehearsal.Mishap;
 import elvaro.core.rehearsal.PieceTruth;
 import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.rehearsal.RehearsalWorld;
+import elvaro.core.rehearsal.Replay;
+import elvaro.core.rehearsal.Replay.Choice;
 import elvaro.core.rehearsal.Review;
 import elvaro.core.rehearsal.Sight;
 import elvaro.core.rehearsal.Sight.LookTold;
@@ -30,6 +32,7 @@ import elvaro.server.rehearsal.RehearsalView.BefellLine;
 import elvaro.server.rehearsal.RehearsalView.FindingLine;
 import elvaro.server.rehearsal.RehearsalView.HeapOnBlock;
 import elvaro.server.rehearsal.RehearsalView.PieceBefore;
+import elvaro.server.rehearsal.RehearsalView.ReplayView;
 import elvaro.server.rehearsal.RehearsalView.ReviewView;
 import elvaro.server.rehearsal.RehearsalView.WeighedHeap;
 import elvaro.server.scale.ScaleService;
@@ -291,6 +294,17 @@ class RehearsalPlay {
         rehearsals.save(rehearsal);
     }
 
+    /** Once it is over. @throws Refusal before, and where what is chosen cannot be */
+    @Transactional(readOnly = true)
+    public ReplayView replay(Choice choice) {
+        Rehearsal rehearsal = here();
+        if (!rehearsal.isOver()) {
+            throw Refusal.conflict("not-over", "It is not over yet.");
+        }
+        Replay replay = reviewed(story(rehearsal)).replay(choice);
+        return new ReplayView(replay.curve(), replay.steakGrams(), replay.worthMinor(), replay.spoiltGrams());
+    }
+
     private static Review reviewed(Story story) {
         Map<Stream, Integer> piles = new EnumMap<>(Stream.class);
         story.log().stream()
@@ -315,6 +329,8 @@ class RehearsalPlay {
                 story.isDone() ? review.dangerGrams() : 0,
                 story.isDone() ? review.wasteGrams() : 0,
                 story.isDone() ? review.toughGrams() : 0,
+                review.paidMinor(),
+                story.isDone() ? review.keptMinor() : 0,
                 story.world().befell(story.day()).entrySet().stream()
                         .sorted(Map.Entry.comparingByValue())
                         .map(each -> new BefellLine(each.getKey().told(), (int) Math.floor(each.getValue())))

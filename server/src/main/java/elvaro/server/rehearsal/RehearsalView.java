@@ -104,6 +104,8 @@ record RehearsalView(
      * @param dangerGrams of what had turned and was kept
      * @param wasteGrams of good steak that was thrown away
      * @param toughGrams of crust that was kept as steak
+     * @param paidMinor for meat, membranes and seals
+     * @param keptMinor what the piles are worth that were kept
      * @param befell what befell the piece, the first first
      * @param findings what could be noticed, the first first
      * @param curve its weight by day
@@ -116,6 +118,8 @@ record RehearsalView(
             int dangerGrams,
             int wasteGrams,
             int toughGrams,
+            int paidMinor,
+            int keptMinor,
             List<BefellLine> befell,
             List<FindingLine> findings,
             List<WeightOnDay> curve,
@@ -142,4 +146,14 @@ record RehearsalView(
             List<WeightOnDay> instead) {}
 
     record WeighedHeap(String label, int grams) {}
+
+    /**
+     * The same piece with one choice made otherwise.
+     *
+     * @param curve its weight by day
+     * @param steakGrams more steak than as it was played; less where negative
+     * @param worthMinor more money
+     * @param spoiltGrams more that had to go
+     */
+    record ReplayView(List<WeightOnDay> curve, int steakGrams, int worthMinor, int spoiltGrams) {}
 }

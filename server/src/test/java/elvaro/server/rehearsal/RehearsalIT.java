@@ -282,7 +282,7 @@ class RehearsalIT {
         JsonNode course = client.must(client.get("/api/rehearsals")).body();
         assertThat(course.path("running").size()).isZero();
         assertThat(course.at("/lessons/1/passed").asBoolean()).isTrue();
-        assertThat(course.at("/hands/0/passed").asInt()).isOne();
+        assertThat(course.at("/hands/0/passed").size()).isOne();
         assertThat(owner.benchHand().get("/api/rehearsals").body().path("hands").size())
                 .isZero();
     }
@@ -404,5 +404,88 @@ class RehearsalIT {
                         .query(Integer.class)
                         .single())
                 .isZero();
+    }
+
+    private static final Map<String, Object> PLAN = Map.of(
+            "cutCode", "strip",
+            "grams", 5000,
+            "boneIn", false,
+            "method", "MEMBRANE",
+            "coating", "NONE",
+            "place", "REFRIGERATOR",
+            "days", 35);
+
+    @Test
+    void a_plan_runs_twenty_times_and_keeps_nothing(Someone owner) {
+        Client client = owner.client();
+        JsonNode runs = client.must(client.post("/api/rehearsals/runs", PLAN)).body();
+        assertThat(runs.path("runs").size()).isEqualTo(20);
+        assertThat(runs.at("/told/0").asString())
+                .matches("Looked after, it gives [0-9]+.* of steak, [0-9]+ g in the middle; .*");
+        assertThat(runs.at("/told/1").asString())
+                .startsWith("Left alone until day 35")
+                .contains("something had to be thrown away");
+        assertThat(runs.path("befell").toString()).contains("the membrane lifted off the meat");
+        assertThat(client.post("/api/rehearsals/runs", PLAN).body()).isEqualTo(runs);
+        assertThat(client.get("/api/rehearsals").body().path("running").size()).isZero();
+        Map<String, Object> forEver = new HashMap<>(PLAN);
+        forEver.put("days", 400);
+        assertThat(client.post("/api/rehearsals/runs", forEver).status()).isEqualTo(422);
+    }
+
+    @Test
+    void what_is_over_is_played_again_with_one_choice_made_otherwise(Someone owner) {
+        Client client = owner.client();
+        begin(client, RehearsalLesson.DRY_ROOM);
+        Map<String, Object> longer = Map.of("kind", "PULLED_ON", "day", 60);
+        assertThat(client.post("/api/rehearsal/replay", longer).type()).isEqualTo("not-over");
+        pass(client, 28);
+        JsonNode review = finish(client, true);
+        assertThat(review.path("paidMinor").asInt()).isEqualTo(6 * 2200);
+        assertThat(review.path("keptMinor").asInt()).isPositive();
+        JsonNode replay =
+                client.must(client.post("/api/rehearsal/replay", longer)).body();
+        assertThat(replay.path("steakGrams").asInt()).isNegative();
+        assertThat(replay.path("curve").size()).isEqualTo(120);
+        JsonNode seen = client.must(client.post(
+                        "/api/rehearsal/replay", Map.of("kind", "DONE_ON", "day", 5, "deed", "SAW_TO_THE_ROOM")))
+                .body();
+        assertThat(seen.path("steakGrams").asInt()).isPositive();
+        assertThat(client.post("/api/rehearsal/replay", Map.of("kind", "DONE_ON"))
+                        .status())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void a_shop_asks_for_lessons_before_somebody_works_alone(Someone owner) {
+        Client client = owner.client();
+        Client hand = owner.benchHand();
+        JsonNode idris = client.get("/api/rehearsals")
+                .body()
+                .path("hands")
+                .valueStream()
+                .filter(each -> each.path("name").asString().equals("Idris Vale"))
+                .findFirst()
+                .orElseThrow();
+        String path = "/api/people/%s/lessons".formatted(idris.path("id").asString());
+        Map<String, List<String>> two = Map.of("lessons", List.of("THE_BAG", "DEAD_MACHINE"));
+        assertThat(hand.put(path, two).status()).isEqualTo(403);
+        client.must(client.put(path, two));
+        client.must(client.put(path, two));
+        assertThat(asked(hand)).containsExactly("THE_BAG", "DEAD_MACHINE");
+        assertThat(asked(client)).as("of the owner nothing is asked").isEmpty();
+        client.must(client.put(path, Map.of("lessons", List.of("GARLIC"))));
+        assertThat(asked(hand)).containsExactly("GARLIC");
+        Client stranger = RunningApp.newWorkshop().client();
+        assertThat(stranger.put(path, two).status()).isEqualTo(404);
+    }
+
+    private static Stream<String> asked(Client client) {
+        return client.get("/api/rehearsals")
+                .body()
+                .path("lessons")
+                .valueStream()
+                .filter(each -> each.path("asked").asBoolean())
+                .map(each -> each.path("lesson").asString());
     }
 }

@@ -331,6 +331,7 @@ record PrivateHouse(
         bodies.put("PUT /api/me/tokens/{id}", TOKEN);
         bodies.put("PUT /api/me/tokens/{id}/remove", Map.of("version", 0));
         bodies.put("PUT /api/rehearsals/{id}", REHEARSAL);
+        bodies.put("PUT /api/people/{id}/lessons", Map.of("lessons", List.of("THE_BAG")));
         bodies.put("POST /api/rehearsals/{id}/enter", Map.of());
         bodies.put("PUT /api/rehearsal/room/{id}", Map.of());
         bodies.put("DELETE /api/me/sessions/{id}", Map.of());
