@@ -20,3 +20,10 @@ export const enter = (id: string) =>
   answer(api.POST('/api/rehearsals/{id}/enter', { params: { path: { id } } }));
 
 export const leave = () => answer(api.POST('/api/rehearsal/leave'));
+
+/** A plan let run twenty times; nothing of it is kept. */
+export const runs = (body: Schema['FreePlan']) => answer(api.POST('/api/rehearsals/runs', { body }));
+
+/** What somebody is to pass before they work alone. */
+export const askFor = (id: string, lessons: Schema['AskedForm']['lessons']) =>
+  answer(api.PUT('/api/people/{id}/lessons', { params: { path: { id } }, body: { lessons } }));

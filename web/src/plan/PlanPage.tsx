@@ -25,6 +25,7 @@ import { Outcome } from './Outcome';
 import { Rooms } from './Rooms';
 import { firstScenario, scenarioBody, scenarioNames, type Scenario } from './scenario';
 import { ScenarioFields } from './ScenarioFields';
+import { TwentyTimes } from '../rehearsal/TwentyTimes';
 import { FromATable } from './FromATable';
 
 const names = { a: scenarioNames('a'), b: scenarioNames('b') };
@@ -107,9 +108,6 @@ function Planner({ cuts, methods, chambers, first }: Props) {
           </ToggleButtonGroup>
           <MuiLink component={Link} to="/worth" sx={{ color: 'secondary.main' }}>
             Is it worth it?
-          </MuiLink>
-          <MuiLink component={Link} to="/rehearsal" sx={{ color: 'secondary.main' }}>
-            Rehearse it
           </MuiLink>
         </>
       }
@@ -214,6 +212,7 @@ function Planner({ cuts, methods, chambers, first }: Props) {
             {bodyA && (
               <>
                 <Rooms scenario={open === 'b' && bodyB ? bodyB : bodyA} />
+                <TwentyTimes plan={rehearsed(open === 'b' && bodyB ? bodyB : bodyA, chambers)} />
                 <KeepPlan
                   scenario={openBody}
                   cutCode={scenario.cutCode}
@@ -231,6 +230,20 @@ function Planner({ cuts, methods, chambers, first }: Props) {
       <KeptPlans />
     </Page>
   );
+}
+
+/** The plan as it is rehearsed: in a place of the chamber's kind. */
+function rehearsed(plan: Schema['ScenarioForm'], chambers: Schema['ChamberForm'][]): Schema['FreePlan'] {
+  return {
+    cutCode: plan.cutCode,
+    grams: plan.greenGrams,
+    boneIn: plan.boneIn,
+    fatCoverMm: plan.fatCoverMm,
+    method: plan.method,
+    coating: plan.coating,
+    place: chambers.find(({ id }) => id === plan.chamberId)?.kind ?? 'REFRIGERATOR',
+    days: plan.targetDays,
+  };
 }
 
 function restsOn(forward: Schema['ForwardView'] | undefined): string {

@@ -8,6 +8,7 @@ import { newId } from '../kit/drafts';
 import { Caution, ProblemNotice } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { FreePlay } from './FreePlay';
+import { Hands } from './Hands';
 import { goOver } from './over';
 
 /** The lessons in their order, what is running, and for an owner who passed what. */
@@ -85,7 +86,7 @@ export function CoursePage() {
             failure={ofAPlan ? go.error : null}
             onBegin={(body) => go.mutate({ id: newId(), body })}
           />
-          {hands.length > 1 && <Hands hands={hands} />}
+          {hands.length > 1 && <Hands hands={hands} lessons={lessons} />}
           <Caution of="NOBODY_TASTES" />
         </Box>
       </Box>
@@ -122,7 +123,14 @@ function Lesson({ lesson, number, next, busy, onStart }: LessonProps) {
         {lesson.passed ? '✓' : number}
       </Typography>
       <Box>
-        <Typography sx={{ fontWeight: 640 }}>{lesson.title}</Typography>
+        <Typography sx={{ fontWeight: 640 }}>
+          {lesson.title}
+          {lesson.asked && !lesson.passed && (
+            <Box component="span" sx={{ color: 'warning.main', ml: 1 }}>
+              your shop asks for it
+            </Box>
+          )}
+        </Typography>
         <Typography sx={{ color: 'text.secondary' }}>{lesson.task}</Typography>
         {lesson.best !== undefined && (
           <Typography variant="body2">
@@ -140,24 +148,6 @@ function Lesson({ lesson, number, next, busy, onStart }: LessonProps) {
       >
         {lesson.passed ? 'Again' : 'Begin'}
       </Button>
-    </Box>
-  );
-}
-
-function Hands({ hands }: { hands: Schema['HandLine'][] }) {
-  return (
-    <Box component="section" aria-labelledby="hands">
-      <Typography variant="h2" id="hands">
-        Who passed what
-      </Typography>
-      {hands.map(({ name, passed, all }) => (
-        <Typography key={name} sx={{ display: 'flex', justifyContent: 'space-between', py: 0.5 }}>
-          <span>{name}</span>
-          <span>
-            {passed} of {all}
-          </span>
-        </Typography>
-      ))}
     </Box>
   );
 }

@@ -27,6 +27,8 @@ const told: Schema['ReviewView'] = {
   dangerGrams: 300,
   wasteGrams: 0,
   toughGrams: 0,
+  paidMinor: 11000,
+  keptMinor: 0,
   befell: [{ told: 'the membrane lifted off the meat', day: 11 }],
   findings: [finding, { ...finding, told: 'something on it had turned', sinceDay: 21, costGrams: 0 }],
   curve,
@@ -59,4 +61,22 @@ test('who gave up is not told to have been judged', () => {
   expect(screen.getByRole('status')).toHaveTextContent('Given up');
   screen.getByText('of 100: it was not cut up');
   screen.getByText('Nothing was wrong that anybody could have seen.');
+});
+
+test('one choice is made otherwise, and what that would have come to is said', async () => {
+  const sent: unknown[] = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    if (request.method === 'GET') {
+      return Response.json([]);
+    }
+    sent.push(await request.json());
+    return Response.json({ curve, steakGrams: -310, worthMinor: -2100, spoiltGrams: 120 });
+  });
+  show(<Review piece={piece} review={told} />);
+  await userEvent.click(screen.getByRole('combobox', { name: 'Otherwise' }));
+  await userEvent.click(screen.getByRole('option', { name: 'sealed again once more' }));
+  await userEvent.type(screen.getByRole('textbox', { name: /Sealed again on day/ }), '14');
+  await userEvent.click(screen.getByRole('button', { name: 'Play it again' }));
+  await screen.findByText(/^0\.310 kg less steak, 0\.120 kg more to throw away: worth .*21\.00 less\.$/);
+  expect(sent).toEqual([{ kind: 'DONE_ON', day: 14, deed: 'RESEALED' }]);
 });

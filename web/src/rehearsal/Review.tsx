@@ -7,6 +7,7 @@ import { CurveChart } from '../kit/CurveChart';
 import { Caution } from '../kit/Notices';
 import { SurfaceDrawing } from '../kit/SurfaceDrawing';
 import { useUnits } from '../kit/units';
+import { Otherwise } from './Otherwise';
 import { Score } from './Score';
 
 type ReviewOf = Schema['ReviewView'];
@@ -136,9 +137,14 @@ export function Review({ piece, review }: { piece: Schema['PieceBefore']; review
               <span>{units.weight(grams)}</span>
             </Typography>
           ))}
+          <Typography sx={{ mt: 1.5 }}>
+            Bought for {units.money(review.paidMinor)}; what was kept is worth {units.money(review.keptMinor)}
+            .
+          </Typography>
           <Caution of="NOBODY_TASTES" />
         </Box>
       </Box>
+      {piece.isDone && <Otherwise curve={review.curve} />}
     </Box>
   );
 }

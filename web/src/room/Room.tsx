@@ -9,6 +9,7 @@ import { useSession } from '../api/house';
 import { useRoom } from '../api/room';
 import { Page, Waiting } from '../kit/Page';
 import { shortDate } from '../kit/units';
+import { AskedOfMe } from '../rehearsal/AskedOfMe';
 import { Alarms } from './Alarms';
 import { ChamberRails } from './ChamberRails';
 import { DueList } from './DueList';
@@ -20,6 +21,7 @@ const FirstPiece = whenOpened(async () => (await import('./FirstPiece')).FirstPi
 /** What hangs where, and what needs me now. */
 export function Room() {
   const room = useRoom();
+  const rehearsing = useSession().data?.me?.rehearsing;
   if (!room.data) {
     return <Waiting failure={room.error} />;
   }
@@ -27,6 +29,7 @@ export function Room() {
   return (
     <Page title="Room" aside={<Typography sx={{ color: 'text.secondary' }}>{shortDate(today)}</Typography>}>
       <Alarms />
+      {!rehearsing && <AskedOfMe />}
       {chambers.length === 0 ? (
         <FirstPiece />
       ) : (
