@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { answer, api, type Schema } from '../api/client';
 import { refresh } from '../api/house';
@@ -31,7 +32,9 @@ export function QuestionPart({ task, isOver, question }: Props) {
       <Typography sx={{ fontSize: '1.15rem' }}>{task}</Typography>
       {question.work === 'TASTING' ? <Table question={question} /> : <Trial question={question} />}
       {question.choices.length > 0 && <Say choices={question.choices} />}
-      <GiveUp label="Give up" />
+      <Box sx={{ justifySelf: 'start' }}>
+        <GiveUp label="Give up" />
+      </Box>
       <Caution of="NOBODY_TASTES" />
     </Box>
   );
@@ -45,29 +48,41 @@ function Table({ question }: { question: Question }) {
   const pieces = question.pieces.map(({ id }) => `piece=${id}`).join('&');
   return (
     <Steps label="At the table">
-      <Step done={question.unanswered > 0 || question.choices.length > 0}>
-        <Button component={Link} to={`/tastings/new?${pieces}`} variant="contained" sx={{ minHeight: 52 }}>
-          Set a blind table
-        </Button>{' '}
+      <Step
+        done={question.unanswered > 0 || question.choices.length > 0}
+        todo={
+          <Button component={Link} to={`/tastings/new?${pieces}`} variant="contained" sx={{ minHeight: 52 }}>
+            Set a blind table
+          </Button>
+        }
+      >
         Two dozen guests are known by name; “Everybody who tasted before” seats them.
       </Step>
-      <Step done={question.choices.length > 0}>
-        <Button
-          variant="contained"
-          disabled={question.unanswered === 0 || eat.isPending}
-          onClick={() => eat.mutate()}
-          sx={{ minHeight: 52 }}
-        >
-          Let the guests eat
-        </Button>{' '}
+      <Step
+        done={question.choices.length > 0}
+        todo={
+          <Button
+            variant="contained"
+            disabled={question.unanswered === 0 || eat.isPending}
+            onClick={() => eat.mutate()}
+            sx={{ minHeight: 52 }}
+          >
+            Let the guests eat
+          </Button>
+        }
+      >
         {question.unanswered > 0
           ? `${question.unanswered} sheets wait.`
           : 'Once the table is open, they fill in their sheets.'}
       </Step>
-      <Step done={question.choices.length > 0}>
-        <Button component={Link} to="/tastings" variant="outlined" color="inherit" sx={{ minHeight: 52 }}>
-          The tables
-        </Button>{' '}
+      <Step
+        done={question.choices.length > 0}
+        todo={
+          <Button component={Link} to="/tastings" variant="outlined" color="inherit" sx={{ minHeight: 52 }}>
+            The tables
+          </Button>
+        }
+      >
         Reveal it, and read what it shows.
       </Step>
       <ProblemNotice failure={eat.error} />
@@ -83,35 +98,47 @@ function Trial({ question }: { question: Question }) {
   const isCut = question.choices.length > 0;
   return (
     <Steps label="The trial">
-      <Step done={question.pieces.length > 0}>
-        <Button component={Link} to="/trials/new" variant="contained" sx={{ minHeight: 52 }}>
-          Make a trial of the loin
-        </Button>{' '}
+      <Step
+        done={question.pieces.length > 0}
+        todo={
+          <Button component={Link} to="/trials/new" variant="contained" sx={{ minHeight: 52 }}>
+            Make a trial of the loin
+          </Button>
+        }
+      >
         Compare the method: open air against a salt tray, in as many pieces as it takes.
       </Step>
-      <Step done={isCut}>
-        <Button
-          variant="contained"
-          disabled={question.hanging === 0 || work.isPending}
-          onClick={() => work.mutate()}
-          sx={{ minHeight: 52 }}
-        >
-          {work.isPending ? 'The hand is at it …' : 'Let a hand see it through'}
-        </Button>{' '}
+      <Step
+        done={isCut}
+        todo={
+          <Button
+            variant="contained"
+            disabled={question.hanging === 0 || work.isPending}
+            onClick={() => work.mutate()}
+            sx={{ minHeight: 52 }}
+          >
+            {work.isPending ? 'The hand is at it …' : 'Let a hand see it through'}
+          </Button>
+        }
+      >
         {question.hanging > 0
           ? `${question.hanging} pieces hang: it weighs them each week, takes them down and cuts them.`
           : 'It weighs what hangs each week, takes it down and cuts it.'}
       </Step>
-      <Step done={isCut}>
-        <Button
-          component={Link}
-          to={question.askedId ? `/trials/${question.askedId}` : '/trials'}
-          variant="outlined"
-          color="inherit"
-          sx={{ minHeight: 52 }}
-        >
-          The trial
-        </Button>{' '}
+      <Step
+        done={isCut}
+        todo={
+          <Button
+            component={Link}
+            to={question.askedId ? `/trials/${question.askedId}` : '/trials'}
+            variant="outlined"
+            color="inherit"
+            sx={{ minHeight: 52 }}
+          >
+            The trial
+          </Button>
+        }
+      >
         Read what it shows.
       </Step>
       <ProblemNotice failure={work.error} />
@@ -148,22 +175,41 @@ function Say({ choices }: { choices: Question['choices'] }) {
   );
 }
 
-function Steps({ label, children }: { label: string; children: React.ReactNode }) {
+function Steps({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <Box component="ol" aria-label={label} sx={{ m: 0, pl: 3, display: 'grid', gap: 2 }}>
+    <Box component="ol" aria-label={label} sx={{ listStyle: 'none', m: 0, p: 0, counterReset: 'step' }}>
       {children}
     </Box>
   );
 }
 
-function Step({ done, children }: { done: boolean; children: React.ReactNode }) {
+/** One thing to do, and what is to be known of it. */
+function Step({ done, todo, children }: { done: boolean; todo: ReactNode; children: ReactNode }) {
   return (
     <Box
       component="li"
-      sx={{ '&::marker': { fontWeight: 680, color: done ? 'primary.main' : 'text.primary' } }}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '2.4rem minmax(0, 1fr)', sm: '2.4rem 15rem minmax(0, 1fr)' },
+        columnGap: 2,
+        rowGap: 1,
+        alignItems: 'center',
+        py: 1.5,
+        borderBottom: '1px solid',
+        borderColor: 'divider',
+        counterIncrement: 'step',
+        '&::before': {
+          content: done ? '"✓" / ""' : 'counter(step) / ""',
+          typography: 'h2',
+          color: done ? 'primary.main' : 'text.secondary',
+        },
+      }}
     >
-      {children}
-      {done && <strong> Done.</strong>}
+      <Box sx={{ display: 'grid' }}>{todo}</Box>
+      <Typography sx={{ gridColumn: { xs: '2', sm: '3' } }}>
+        {children}
+        {done && <strong> Done.</strong>}
+      </Typography>
     </Box>
   );
 }

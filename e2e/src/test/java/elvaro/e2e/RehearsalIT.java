@@ -134,8 +134,74 @@ class RehearsalIT {
             judged(idris);
             idris.reads("Not passed");
             idris.reads("of crust was cut as steak");
+            idris.choose("Otherwise", "the other order at the bench");
+            by(idris, idris.button("Play it again"));
+            assertThat(idris.page.getByRole(
+                            AriaRole.IMG,
+                            new Page.GetByRoleOptions().setName(Pattern.compile("with the other choice"))))
+                    .isVisible();
             by(idris, idris.button("Leave"));
             idris.reads("Not passed yet");
+        }
+    }
+
+    @Test
+    void a_table_is_set_its_guests_eat_and_what_it_shows_is_judged() {
+        try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
+            begin(maren, "Three tasters");
+            assertThat(AccessIT.faults(maren.page)).isEmpty();
+            link(maren, "^Set a blind table").click();
+            maren.field("The question, in words").fill("Is the second liked better?");
+            maren.press("Everybody who tasted before");
+            maren.press("Set the table");
+            maren.press("Let the tasting begin");
+            maren.reads("0 of 24 sheets are in");
+            link(maren, "^What is asked").click();
+            maren.press("Let the guests eat");
+            maren.reads("Once the table is open");
+            link(maren, "^The tables").click();
+            link(maren, "^Is the second liked better").click();
+            maren.press("Reveal");
+            maren.press("Reveal it now");
+            maren.doesNotRead("Reveal what was what");
+            link(maren, "^What is asked").click();
+            maren.press("It does not tell");
+            maren.reads("You said: it does not tell.");
+            maren.reads("24 tasters, yours");
+            assertThat(AccessIT.faults(maren.page)).isEmpty();
+            maren.press("Leave");
+            maren.sees("Rehearsal");
+        }
+    }
+
+    @Test
+    void a_plan_is_let_run_twenty_times_and_a_hand_is_asked_for_lessons_before_working_alone() {
+        try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
+            maren.go("Plan");
+            maren.press("Let it run twenty times");
+            maren.reads("Left alone until day");
+            assertThat(AccessIT.faults(maren.page)).isEmpty();
+            maren.opens("/rehearsal");
+            maren.press("Ask Idris Vale for lessons");
+            maren.page
+                    .getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("The fan that stood"))
+                    .check();
+            maren.press("Ask for these");
+            maren.reads("1 asked for still open");
+        }
+        try (Visitor idris = Visitor.withPhone(House.demo()).signedInAs(IDRIS, House.PASSWORD)) {
+            idris.reads("Before you work alone your shop asks you to pass");
+            link(idris, "^“The fan that stood”").click();
+            idris.reads("your shop asks for it");
+        }
+        try (Visitor maren = Visitor.at(House.demo()).signedIn()) {
+            maren.opens("/rehearsal");
+            maren.press("Ask Idris Vale for lessons");
+            maren.page
+                    .getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("The fan that stood"))
+                    .uncheck();
+            maren.press("Ask for these");
+            maren.doesNotRead("asked for still open");
         }
     }
 
