@@ -45,13 +45,20 @@ function Table({ question }: { question: Question }) {
     mutationFn: () => answer(api.POST('/api/rehearsal/tasters')),
     onSuccess: refresh,
   });
+  const isSet = question.unanswered > 0 || question.choices.length > 0;
   const pieces = question.pieces.map(({ id }) => `piece=${id}`).join('&');
   return (
     <Steps label="At the table">
       <Step
-        done={question.unanswered > 0 || question.choices.length > 0}
+        done={isSet}
         todo={
-          <Button component={Link} to={`/tastings/new?${pieces}`} variant="contained" sx={{ minHeight: 52 }}>
+          <Button
+            component={Link}
+            to={`/tastings/new?${pieces}`}
+            variant={isSet ? 'outlined' : 'contained'}
+            color={isSet ? 'inherit' : 'primary'}
+            sx={{ minHeight: 52 }}
+          >
             Set a blind table
           </Button>
         }
@@ -95,13 +102,20 @@ function Trial({ question }: { question: Question }) {
     mutationFn: () => answer(api.POST('/api/rehearsal/hand')),
     onSuccess: refresh,
   });
+  const isMade = question.pieces.length > 0;
   const isCut = question.choices.length > 0;
   return (
     <Steps label="The trial">
       <Step
-        done={question.pieces.length > 0}
+        done={isMade}
         todo={
-          <Button component={Link} to="/trials/new" variant="contained" sx={{ minHeight: 52 }}>
+          <Button
+            component={Link}
+            to="/trials/new"
+            variant={isMade ? 'outlined' : 'contained'}
+            color={isMade ? 'inherit' : 'primary'}
+            sx={{ minHeight: 52 }}
+          >
             Make a trial of the loin
           </Button>
         }

@@ -17,6 +17,9 @@ final class CutUp {
     /** What is cut out about a spot of mould, as so much more of the surface. */
     private static final double SPREADS = 3;
 
+    /** No knife takes a thinner slice off a whole face, metres. */
+    private static final double THINNEST_SLICE = 0.0045;
+
     private final PieceTruth truth;
     private final Method method;
     private final MeatLayers[] faces;
@@ -43,7 +46,7 @@ final class CutUp {
             double all = faces[face].kilograms();
             double bad = truth.isLost() ? 1 : Math.min(1, flora[face].foreign() * SPREADS + badPockets());
             double dry = faces[face].crust();
-            double off = Math.min(all, faces[face].kilogramsTo(Math.max(0, dry + (dry > 0 ? knife : 0))));
+            double off = Math.min(all, faces[face].kilogramsTo(hasSkin() ? Math.max(dry + knife, THINNEST_SLICE) : 0));
             double rotten = truth.isLost() ? all : Math.min(all, faces[face].kilogramsTo(depth(face)));
             spoilt += bad * rotten;
             crust += Math.max(0, off - bad * Math.min(off, rotten));
@@ -60,6 +63,11 @@ final class CutUp {
             heaps.merge(good < TOO_THIN ? Heap.CLEAN_CRUST : Heap.STEAKS, whole - others, Integer::sum);
         }
         return heaps;
+    }
+
+    /** What was kept wet has none. */
+    private boolean hasSkin() {
+        return method != Method.VACUUM && method != Method.ON_ICE && method != Method.FAT_SEAL;
     }
 
     private static void put(Map<Heap, Integer> heaps, Heap heap, double kilograms) {

@@ -49,6 +49,38 @@ class RehearsalTradeTest {
                 .isCloseTo(9.5, within(1.0));
     }
 
+    /** 15 to 18 % of the green weight, its fat cap with it (MEM: Ahnström et al. 2006; ±2.5 points). */
+    @Test
+    void what_is_trimmed_off_a_loin() {
+        for (int day : new int[] {14, 21}) {
+            assertThat(trimmed(day)).isBetween(12.5, 20.5);
+        }
+    }
+
+    private static double trimmed(int day) {
+        return LongStream.rangeClosed(1, 20)
+                .mapToDouble(seed -> {
+                    RehearsalPlan loin = new RehearsalPlan(
+                            CutCatalogue.get("strip"),
+                            8000,
+                            false,
+                            4,
+                            Method.OPEN_AIR,
+                            Coating.NONE,
+                            ChamberKind.CABINET,
+                            35,
+                            0,
+                            Set.of(),
+                            seed);
+                    RehearsalWorld world = new RehearsalWorld(loin, TURNED);
+                    world.at(day);
+                    Map<Heap, Integer> heaps = world.cutUp(BenchOrder.SLICE_FIRST, Closeness.USUAL);
+                    return (heaps.get(Heap.CLEAN_CRUST) + heaps.get(Heap.FAT)) / 80.0;
+                })
+                .average()
+                .orElseThrow();
+    }
+
     @Test
     void a_steak_in_a_membrane_and_its_twin_in_vacuum() {
         assertThat(lost("beef-steak", 500, false, Method.MEMBRANE, ChamberKind.REFRIGERATOR, 21))
