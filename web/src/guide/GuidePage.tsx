@@ -77,7 +77,7 @@ export default function GuidePage() {
         <Link component={RouterLink} to="/rehearsal" sx={{ color: 'secondary.main' }}>
           Rehearse it without meat
         </Link>
-        : twelve lessons, each a piece to age in ten minutes.
+        : fourteen lessons of ten minutes each.
       </Typography>
       <TextField
         label="Find in the guide"

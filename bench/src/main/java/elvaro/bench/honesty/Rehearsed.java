@@ -21,9 +21,13 @@ import elvaro.core.notice.NoticeKind;
 import elvaro.core.rehearsal.Deed;
 import elvaro.core.rehearsal.Heap;
 import elvaro.core.rehearsal.Mishap;
+import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.rehearsal.RehearsalPlan;
 import elvaro.core.rehearsal.RehearsalWorld;
+import elvaro.core.rehearsal.SimulatedTaster;
+import elvaro.core.rehearsal.Taste;
 import elvaro.core.rehearsal.TrueAir;
+import elvaro.core.tasting.Preference;
 import elvaro.core.trial.Effect;
 import elvaro.core.trial.Effect.ArmValue;
 import elvaro.core.trial.Judgement;
@@ -41,12 +45,13 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
 
 /**
  * The world of the rehearsal as the outside check of the product: its forecast, its trials and its alarms, in a world that
- * shares none of their equations. Seeds 1 and up. Prints three tables.
+ * shares none of their equations. Seeds 1 and up. Prints four tables.
  */
 public final class Rehearsed {
     private static final Instant HUNG = Instant.parse("2026-01-05T00:00:00Z");
@@ -116,7 +121,37 @@ public final class Rehearsed {
     public static void main(String[] arguments) {
         forecasts();
         trials();
+        tables();
         alarms();
+    }
+
+    /** Tables before two steaks that are alike, and before two of which most people like the second. */
+    private static void tables() {
+        int tables = 20_000;
+        System.out.printf("%nTables that are asked which of two is liked better, %d a cell, %% shown:%n", tables);
+        System.out.printf("%-34s %8s %8s %8s %8s%n", "", "3", "6", "12", "24");
+        for (long seed : new long[] {2, 1}) {
+            List<Taste> two = RehearsalLesson.THREE_TASTERS.tasted(seed).stream()
+                    .map(plan -> Taste.of(plan, new RehearsalWorld(plan, List.of()).at(plan.plannedDays())))
+                    .toList();
+            StringBuilder line =
+                    new StringBuilder("%-34s".formatted(seed == 2 ? "two of 28 days" : "one of 10 and one of 45 days"));
+            int person = 0;
+            for (int tasters : new int[] {3, 6, 12, 24}) {
+                int shown = 0;
+                for (int table = 0; table < tables; table++) {
+                    List<Integer> voices = new ArrayList<>();
+                    for (int seat = 0; seat < tasters; seat++) {
+                        OptionalInt liked =
+                                new SimulatedTaster(seed, person++).eats(two, 0).liked();
+                        voices.add(liked.isEmpty() ? 0 : liked.getAsInt() == 0 ? 1 : -1);
+                    }
+                    shown += Preference.count(voices).p() < Preference.LEVEL ? 1 : 0;
+                }
+                line.append("%9.1f".formatted(100.0 * shown / tables));
+            }
+            System.out.println(line);
+        }
     }
 
     private static void forecasts() {
