@@ -34,7 +34,7 @@ export function TwentyTimes({ plan }: Props) {
       </Typography>
       <Typography sx={{ color: 'text.secondary', mb: 1.5, maxWidth: 680 }}>
         Twenty such pieces in twenty rooms, where fans stand and films lift as they do: how it goes where
-        somebody looks, and where nobody does.
+        somebody looks, and where nobody does. It goes by the middle of the trade, not by your own benches.
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button
