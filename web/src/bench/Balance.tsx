@@ -67,8 +67,9 @@ export function Balance({ bench }: { bench: Schema['BenchView'] }) {
           {left !== 0 && closes && ', within what scale and drip explain'}
         </Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-          asked about above {units.weight(Math.round(bench.askAboveGrams))}, a reason needed above{' '}
-          {units.weight(Math.round(bench.refuseAboveGrams))}
+          {bench.askAboveGrams < bench.refuseAboveGrams &&
+            `asked about above ${units.weight(Math.round(bench.askAboveGrams))}, `}
+          a reason needed above {units.weight(Math.round(bench.refuseAboveGrams))}
         </Typography>
       </Box>
       <ProblemNotice failure={close.error} />

@@ -83,7 +83,7 @@ export function Otherwise({ curve }: { curve: Schema['WeightOnDay'][] }) {
             setChosen(Number(event.target.value));
             replay.reset();
           }}
-          sx={{ minWidth: 260 }}
+          sx={{ width: 280 }}
         >
           {choices.map(({ label }, index) => (
             <MenuItem key={label} value={index}>
