@@ -27,7 +27,7 @@ export function CoursePage() {
     return <Waiting failure={course.error} />;
   }
   const ofAPlan = Boolean(go.variables?.body?.plan);
-  const { lessons, running, hands } = course.data;
+  const { lessons, running, hands, purse } = course.data;
   const next = lessons.find(({ passed }) => !passed);
   const start = (lesson: Schema['LessonLine']['lesson']) =>
     go.mutate({ id: newId(), body: { lesson, answers: {} } });
@@ -82,6 +82,7 @@ export function CoursePage() {
         </Box>
         <Box sx={{ display: 'grid', alignContent: 'start', gap: 4 }}>
           <FreePlay
+            purse={purse}
             busy={go.isPending}
             failure={ofAPlan ? go.error : null}
             onBegin={(body) => go.mutate({ id: newId(), body })}

@@ -29,13 +29,15 @@ const Free = fieldsOf<Text>();
 const places: Plan['place'][] = ['REFRIGERATOR', 'CABINET', 'WALK_IN', 'SHED'];
 
 interface Props {
+  /** What there is to spend, in words. */
+  purse: string;
   busy: boolean;
   failure: unknown;
   onBegin: (body: Schema['RehearsalForm']) => void;
 }
 
 /** A piece of one's own choosing; what befalls it is left to chance. */
-export function FreePlay({ busy, failure, onBegin }: Props) {
+export function FreePlay({ purse, busy, failure, onBegin }: Props) {
   const methods = useMethods();
   const units = useUnits();
   const form = useKeptForm<Text>('rehearsal', () => ({
@@ -67,7 +69,7 @@ export function FreePlay({ busy, failure, onBegin }: Props) {
         A plan of your own
       </Typography>
       <Typography sx={{ color: 'text.secondary', mb: 2 }}>
-        What goes wrong, if anything, is left to chance.
+        You have {purse}. What goes wrong, if anything, is left to chance.
       </Typography>
       <Form
         form={form}

@@ -135,7 +135,7 @@ test('an owner sees what is still open and asks for other lessons', async () => 
 });
 
 test('a hand is told in the Room what is asked, until it is passed', async () => {
-  house({ lessons, running: [], hands: [] });
+  house({ lessons, running: [], hands: [], purse: '' });
   show(<AskedOfMe />);
   await screen.findByRole('link', { name: '“The bag that let go”' });
 });

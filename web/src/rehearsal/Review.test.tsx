@@ -27,6 +27,7 @@ const told: Schema['ReviewView'] = {
   dangerGrams: 300,
   wasteGrams: 0,
   toughGrams: 0,
+  wronglyWeighed: 2,
   paidMinor: 11000,
   keptMinor: 0,
   befell: [{ told: 'the membrane lifted off the meat', day: 11 }],
@@ -47,6 +48,7 @@ test('what was kept and had turned is said first, and what each sign cost', asyn
   show(<Review piece={piece} review={told} />);
   expect(screen.getByRole('status')).toHaveTextContent('Not passed');
   screen.getByText(/^300 g|^0.300 kg/);
+  screen.getByText(/^2 weights were written down with something else on the scale\./);
   screen.getByText('From day 13 on the membrane had lifted or was open, until day 35.');
   screen.getByText(
     /17 days later than a careful person comes by\. Done at once, it would have kept 0\.720 kg/,

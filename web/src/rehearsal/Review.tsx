@@ -45,6 +45,12 @@ export function Review({ piece, review }: { piece: Schema['PieceBefore']; review
           {review.wasteGrams > 0 && (
             <Typography>{units.weight(review.wasteGrams)} of good steak was thrown away.</Typography>
           )}
+          {review.wronglyWeighed > 0 && (
+            <Typography>
+              {review.wronglyWeighed === 1 ? 'One weight was' : `${review.wronglyWeighed} weights were`}{' '}
+              written down with something else on the scale. Take the piece off, look, and tare.
+            </Typography>
+          )}
           {review.moral && <Typography sx={{ mt: 1, fontSize: '1.1rem' }}>{review.moral}</Typography>}
         </Box>
         <SurfaceDrawing appearance={piece.appearance} width={200} title="The piece as it was at the end" />

@@ -105,3 +105,20 @@ test('at the block one chooses what is laid on, and no more days go by', async (
   expect(laid()).not.toContainEqual({});
   expect(screen.queryByRole('button', { name: 'Next day' })).toBeNull();
 });
+
+test('the scale is emptied to see what was left on it, and the piece is laid on again', async () => {
+  house(hanging);
+  show(
+    <>
+      <RehearsalStrip />
+      <Weighing />
+    </>,
+  );
+  await waitFor(() => expect(laid()).toContainEqual({}));
+  sent = [];
+  await userEvent.click(screen.getByRole('button', { name: 'Empty the scale' }));
+  await waitFor(() => expect(sent.filter(({ path }) => path.endsWith('/clear')).length).toBeGreaterThan(1));
+  expect(laid()).toEqual([]);
+  await userEvent.click(screen.getByRole('button', { name: 'The scale is empty' }));
+  await waitFor(() => expect(laid()).toContainEqual({}));
+});

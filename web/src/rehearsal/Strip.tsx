@@ -13,8 +13,8 @@ import { goOver } from './over';
 
 type Heap = Schema['HeapOnBlock']['heap'];
 
-/** What lies on the scale: the piece itself, or a heap of it. */
-type Laid = 'PIECE' | Heap;
+/** What lies on the scale: the piece itself, a heap of it, or nothing but what was left there. */
+type Laid = 'PIECE' | 'NOTHING' | Heap;
 
 const STEPS = [1, 3, 7];
 
@@ -30,7 +30,7 @@ export function RehearsalStrip() {
   const over = here?.isOver ?? false;
   const piece = here?.piece;
   // What hangs is laid on as soon as a scale is looked at; at the block one chooses.
-  useLaid(piece && watched && !over ? (piece.isDown ? heap : 'PIECE') : null);
+  useLaid(piece && watched && !over ? (piece.isDown || heap === 'NOTHING' ? heap : 'PIECE') : null);
   const pass = useMutation({
     mutationFn: (body: Schema['DaysForm']) => answer(api.POST('/api/rehearsal/days', { body })),
     onSuccess: refresh,
@@ -84,6 +84,9 @@ export function RehearsalStrip() {
           ))}
         </Box>
       )}
+      {piece && !over && watched && !piece.isDone && (
+        <Lay what="NOTHING" label="Nothing" laid={heap} onLay={setHeap} />
+      )}
       <Button component={Link} to="/rehearsal" color="inherit" variant="outlined" sx={{ minHeight: 48 }}>
         {over || !here ? 'What it came to' : piece ? `See ${piece.tag}` : 'What is asked'}
       </Button>
@@ -122,7 +125,8 @@ function Lay({ what, label, laid, onLay }: LayProps) {
         '&:hover': { bgcolor: on ? 'text.primary' : 'background.default' },
       }}
     >
-      {on ? `${label}: on the scale` : `Weigh: ${label}`}
+      {what === 'NOTHING' && (on ? 'The scale is empty' : 'Empty the scale')}
+      {what !== 'NOTHING' && (on ? `${label}: on the scale` : `Weigh: ${label}`)}
     </Button>
   );
 }
@@ -134,9 +138,11 @@ function useLaid(laid: Laid | null): void {
       return;
     }
     const show = () =>
-      void api
-        .POST('/api/rehearsal/scale', { body: laid === 'PIECE' ? {} : { heap: laid } })
-        .catch(() => undefined);
+      void (
+        laid === 'NOTHING'
+          ? api.POST('/api/rehearsal/scale/clear')
+          : api.POST('/api/rehearsal/scale', { body: laid === 'PIECE' ? {} : { heap: laid } })
+      ).catch(() => undefined);
     show();
     const asked = window.setInterval(show, ASKED_EVERY_MS);
     return () => {

@@ -33,7 +33,7 @@ public final class CarefulPerson {
     public record Played(List<Deed> deeds, double day, Map<Heap, Integer> heaps) {
         /** As a rehearsal ends that was played so. */
         Ending ending() {
-            return new Ending(day, BenchOrder.SLICE_FIRST, Closeness.USUAL, HandWork.piles(heaps));
+            return new Ending(day, BenchOrder.SLICE_FIRST, Closeness.USUAL, HandWork.piles(heaps), List.of());
         }
     }
 

@@ -20,7 +20,8 @@ public enum Mishap {
     NEIGHBOUR_SCENTS("a neighbour soaked in spirit scented the room", true, 0.05, 0.25),
     FOLD_LEFT("a knife cut was left open on the underside", false, 0, 0),
     RAW_GARLIC("raw garlic lay under the cloth", false, 0, 0),
-    DIRTY_ROOM("the room held spores of foreign mould", false, 0, 0);
+    DIRTY_ROOM("the room held spores of foreign mould", false, 0, 0),
+    TRAY_ON_THE_SCALE("a tray was left on the scale", false, 0.05, 0.5);
 
     private final String told;
     private final boolean ofTheRoom;
@@ -71,6 +72,7 @@ public enum Mishap {
             case SEAL_FAILS, CONTACT_LIFTS -> plan.method() == Method.MEMBRANE;
             case NEIGHBOUR_SCENTS, DIRTY_ROOM, FOLD_LEFT -> plan.method() == Method.OPEN_AIR;
             case RAW_GARLIC -> plan.coating() == Coating.CLOTH;
+            case TRAY_ON_THE_SCALE -> true;
         };
     }
 

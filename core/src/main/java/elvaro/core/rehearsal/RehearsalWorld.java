@@ -39,6 +39,9 @@ public final class RehearsalWorld {
     /** Days times Pa·m²/kg, as the trade's tables give resistances, into seconds. */
     private static final double SECONDS_A_DAY = 86_400;
 
+    /** Grams. */
+    private static final int TRAY = 240;
+
     private final RehearsalPlan plan;
     private final Luck luck;
     private final List<Deed> deeds;
@@ -202,6 +205,11 @@ public final class RehearsalWorld {
     public TrueAir shown(double day) {
         TrueAir air = room.air(Math.max(HOUR, day));
         return new TrueAir(air.celsius(), Math.max(0, Math.min(1, air.humidity() + luck.probeOff)), air.speed());
+    }
+
+    /** What lies on the scale before anything is weighed, g. */
+    public int onTheScale(double day) {
+        return luck.hasBegun(Mishap.TRAY_ON_THE_SCALE, day) ? TRAY : 0;
     }
 
     /** When an alarm calls between two days: two hours above 5 °C where a machine cools; empty where none does. */

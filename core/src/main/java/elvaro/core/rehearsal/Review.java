@@ -22,6 +22,12 @@ public final class Review {
     private static final int MOST_FOR_A_SIGN = 30;
     private static final int GOOD_THROWN_AWAY = 15;
     private static final int CRUST_AS_STEAK = 45;
+    private static final int WRONGLY_WEIGHED = 10;
+
+    /** Scales and wet hands are off by less. */
+    private static final double OFF_GRAMS = 60;
+
+    private static final double OFF_SHARE = 0.01;
 
     /** Who is so late did not come by at all. */
     private static final double MISSED_DAYS = 6;
@@ -43,6 +49,9 @@ public final class Review {
 
     /** What a kilogram of it cost as it was bought, minor units. */
     public static final int GREEN_MINOR_PER_KG = 2200;
+
+    /** What there is to buy a piece with, minor units. */
+    public static final int PURSE_MINOR = 30_000;
 
     /** What it weighed on a day. */
     public record WeightOnDay(double day, double grams) {}
@@ -213,6 +222,19 @@ public final class Review {
         return above(over);
     }
 
+    /** How many weights were written down that had something else on the scale, or were never seen on it. */
+    public int wronglyWeighed() {
+        RehearsalWorld world = new RehearsalWorld(plan, deeds);
+        int wrong = 0;
+        for (WeightOnDay each : ending.written().stream()
+                .sorted(Comparator.comparingDouble(WeightOnDay::day))
+                .toList()) {
+            double truly = world.at(each.day()).grams();
+            wrong += Math.abs(each.grams() - truly) > Math.max(OFF_GRAMS, OFF_SHARE * truly) ? 1 : 0;
+        }
+        return wrong;
+    }
+
     /** 0 to 100; 0 where what had turned was kept for eating. */
     public int score() {
         if (dangerGrams() > 0) {
@@ -224,6 +246,7 @@ public final class Review {
         }
         lost += wasteGrams() > 0 ? GOOD_THROWN_AWAY + 60.0 * wasteGrams() / plan.greenGrams() : 0;
         lost += toughGrams() > 0 ? CRUST_AS_STEAK : 0;
+        lost += Math.min(MOST_FOR_A_SIGN, WRONGLY_WEIGHED * wronglyWeighed());
         double over = ending.day() - Math.max(plan.plannedDays(), plan.beginsOnDay()) - 7;
         lost += over > 0 ? Math.min(30, over) : 0;
         return (int) Math.max(0, Math.round(100 - lost));

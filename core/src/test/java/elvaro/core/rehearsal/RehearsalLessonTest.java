@@ -12,6 +12,7 @@ import elvaro.core.yield.BenchOrder;
 import elvaro.core.yield.Closeness;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -41,7 +42,7 @@ class RehearsalLessonTest {
     }
 
     private static Ending ending(double day, Piles piles) {
-        return new Ending(day, BenchOrder.SLICE_FIRST, Closeness.USUAL, piles);
+        return new Ending(day, BenchOrder.SLICE_FIRST, Closeness.USUAL, piles, List.of());
     }
 
     @ParameterizedTest
@@ -169,5 +170,32 @@ class RehearsalLessonTest {
         int all = heaps(seal, 35).values().stream().mapToInt(each -> each).sum();
         assertThat(new Review(seal, List.of(), ending(35, Piles.of(0, all, 0, 0, 0))).keptMinor())
                 .isZero();
+    }
+
+    @Test
+    void a_tray_on_the_scale_is_weighed_with_the_piece_until_somebody_notices() {
+        RehearsalPlan loin = RehearsalLesson.DRY_ROOM.plan(5).befallen(Set.of(Mishap.TRAY_ON_THE_SCALE), 5);
+        RehearsalWorld world = new RehearsalWorld(loin, List.of());
+        assertThat(world.onTheScale(0)).isZero();
+        assertThat(world.onTheScale(27)).isPositive();
+        double truly = world.at(21).grams();
+        Piles piles = HandWork.piles(heaps(loin, 28));
+        Review noticed = weighed(loin, piles, truly + 4);
+        Review not = weighed(loin, piles, truly + world.onTheScale(27));
+        assertThat(noticed.wronglyWeighed()).isZero();
+        assertThat(not.wronglyWeighed()).isOne();
+        assertThat(not.score()).isLessThan(noticed.score());
+    }
+
+    private static Review weighed(RehearsalPlan plan, Piles piles, double grams) {
+        return new Review(
+                plan,
+                List.of(),
+                new Ending(
+                        28,
+                        BenchOrder.SLICE_FIRST,
+                        Closeness.USUAL,
+                        piles,
+                        List.of(new Review.WeightOnDay(21, grams))));
     }
 }

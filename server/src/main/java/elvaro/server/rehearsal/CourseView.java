@@ -12,8 +12,9 @@ import org.jspecify.annotations.Nullable;
  * @param lessons in their order
  * @param running rehearsals that were begun and are not over, the newest first
  * @param hands who passed what, for the owner; empty for others
+ * @param purse what there is for a piece of one's own, in words
  */
-record CourseView(List<LessonLine> lessons, List<RunningLine> running, List<HandLine> hands) {
+record CourseView(List<LessonLine> lessons, List<RunningLine> running, List<HandLine> hands, String purse) {
     /**
      * @param best score so far; absent where none was ended
      * @param asked whether the shop asks for it before one works alone

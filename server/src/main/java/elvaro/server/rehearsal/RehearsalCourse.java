@@ -64,7 +64,8 @@ class RehearsalCourse {
                             mine.contains(lesson));
                 })
                 .toList();
-        return new CourseView(lessons, running(person), forAll ? hands(person, asked) : List.of());
+        return new CourseView(
+                lessons, running(person), forAll ? hands(person, asked) : List.of(), RehearsalForm.purse());
     }
 
     private List<Ended> ended(SignedIn person) {

@@ -1,5 +1,8 @@
 package elvaro.server.rehearsal;
 
+import static elvaro.core.working.Quantity.money;
+import static elvaro.core.working.Quantity.price;
+
 import elvaro.core.air.ChamberKind;
 import elvaro.core.cut.CutCatalogue;
 import elvaro.core.drying.Coating;
@@ -7,6 +10,7 @@ import elvaro.core.drying.Method;
 import elvaro.core.rehearsal.Mishap;
 import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.rehearsal.RehearsalPlan;
+import elvaro.core.rehearsal.Review;
 import elvaro.core.treatment.Clash;
 import elvaro.server.shared.Answers;
 import elvaro.server.shared.Refusal;
@@ -95,6 +99,14 @@ record RehearsalForm(
             throw Refusal.wrong("invalid", "lesson", "Choose a lesson, or say what to rehearse.");
         }
         RehearsalPlan planned = plan.plan(seed);
+        if (planned.greenGrams() / 1000.0 * Review.GREEN_MINOR_PER_KG > Review.PURSE_MINOR) {
+            throw Refusal.wrong("too-dear", "plan.grams", "That costs more than you have: %s.".formatted(purse()));
+        }
         return planned.befallen(Mishap.drawn(planned, seed), seed);
+    }
+
+    /** What there is to spend, in words. */
+    static String purse() {
+        return "%s to buy it with, at %s".formatted(money(Review.PURSE_MINOR), price(Review.GREEN_MINOR_PER_KG));
     }
 }

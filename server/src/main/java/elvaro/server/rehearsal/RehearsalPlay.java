@@ -19,6 +19,7 @@ import elvaro.core.rehearsal.RehearsalWorld;
 import elvaro.core.rehearsal.Replay;
 import elvaro.core.rehearsal.Replay.Choice;
 import elvaro.core.rehearsal.Review;
+import elvaro.core.rehearsal.Review.WeightOnDay;
 import elvaro.core.rehearsal.Sight;
 import elvaro.core.rehearsal.Sight.LookTold;
 import elvaro.core.yield.BenchOrder;
@@ -237,8 +238,9 @@ class RehearsalPlay {
         Rehearsal rehearsal = running();
         Story story = story(rehearsal);
         RehearsalWorld world = story.world();
+        int below = world.onTheScale(rehearsal.day(time.instant()));
         if (heap == null) {
-            scales.show(rehearsal.scaleId(), story.truth(world).grams());
+            scales.show(rehearsal.scaleId(), below + story.truth(world).grams());
             return;
         }
         if (!story.isDown()) {
@@ -248,12 +250,14 @@ class RehearsalPlay {
         if (grams == null) {
             throw Refusal.notFound("heap");
         }
-        scales.show(rehearsal.scaleId(), grams);
+        scales.show(rehearsal.scaleId(), below + grams);
     }
 
-    /** Nothing lies on the scale. */
+    /** Nothing lies on the scale but what was left there. */
     void clearScale() {
-        scales.show(running().scaleId(), 0);
+        Rehearsal rehearsal = running();
+        RehearsalWorld world = new RehearsalWorld(rehearsal.plan(), List.of());
+        scales.show(rehearsal.scaleId(), world.onTheScale(rehearsal.day(time.instant())));
     }
 
     /** @param sentences what was found and put right; one that says so where nothing was wrong */
@@ -317,7 +321,15 @@ class RehearsalPlay {
                         story.day(),
                         story.piece().benchOrder().orElse(BenchOrder.SLICE_FIRST),
                         story.piece().closeness(),
-                        new Piles(piles)));
+                        new Piles(piles),
+                        written(story)));
+    }
+
+    private static List<WeightOnDay> written(Story story) {
+        return story.log().stream()
+                .filter(entry -> entry.kind() == LogFactKind.WEIGHED || entry.kind() == LogFactKind.PULLED)
+                .map(entry -> new WeightOnDay(story.rehearsal().day(entry.happenedAt()), entry.grams()))
+                .toList();
     }
 
     private static ReviewView review(Story story) {
@@ -329,6 +341,7 @@ class RehearsalPlay {
                 story.isDone() ? review.dangerGrams() : 0,
                 story.isDone() ? review.wasteGrams() : 0,
                 story.isDone() ? review.toughGrams() : 0,
+                review.wronglyWeighed(),
                 review.paidMinor(),
                 story.isDone() ? review.keptMinor() : 0,
                 story.world().befell(story.day()).entrySet().stream()

@@ -104,6 +104,7 @@ record RehearsalView(
      * @param dangerGrams of what had turned and was kept
      * @param wasteGrams of good steak that was thrown away
      * @param toughGrams of crust that was kept as steak
+     * @param wronglyWeighed weights that were written down with something else on the scale
      * @param paidMinor for meat, membranes and seals
      * @param keptMinor what the piles are worth that were kept
      * @param befell what befell the piece, the first first
@@ -118,6 +119,7 @@ record RehearsalView(
             int dangerGrams,
             int wasteGrams,
             int toughGrams,
+            int wronglyWeighed,
             int paidMinor,
             int keptMinor,
             List<BefellLine> befell,

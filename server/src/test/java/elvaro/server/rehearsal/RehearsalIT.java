@@ -240,11 +240,14 @@ class RehearsalIT {
 
     /** What the scale shows of it. */
     private static double truly(Client client, String heap) {
+        return shows(client, "/api/rehearsal/scale", heap == null ? Map.of() : Map.of("heap", heap));
+    }
+
+    private static double shows(Client client, String done, Map<String, String> laid) {
         String scale = client.get("/api/devices").body().at("/0/id").asString();
-        Map<String, String> laid = heap == null ? Map.of() : Map.of("heap", heap);
         try (var figures = client.events("/api/scales/%s/figures".formatted(scale))) {
             var lines = figures.iterator();
-            client.must(client.post("/api/rehearsal/scale", laid));
+            client.must(client.post(done, laid));
             while (lines.hasNext()) {
                 String line = lines.next();
                 if (line.startsWith("data:")) {
@@ -362,6 +365,11 @@ class RehearsalIT {
                 "days", 35));
         String id = UUID.randomUUID().toString();
         client.must(client.put("/api/rehearsals/" + id, Map.of("plan", plan, "answers", Map.of())));
+        plan.put("grams", 15_000);
+        Answer dear = client.put("/api/rehearsals/" + UUID.randomUUID(), Map.of("plan", plan, "answers", Map.of()));
+        assertThat(dear.type()).isEqualTo("too-dear");
+        assertThat(dear.body().toString()).contains("300.00", "22.00");
+        plan.put("grams", 5000);
         plan.put("cutCode", "unicorn");
         assertThat(client.put("/api/rehearsals/" + UUID.randomUUID(), Map.of("plan", plan, "answers", Map.of()))
                         .status())
@@ -448,12 +456,36 @@ class RehearsalIT {
         assertThat(replay.path("steakGrams").asInt()).isNegative();
         assertThat(replay.path("curve").size()).isEqualTo(120);
         JsonNode seen = client.must(client.post(
-                        "/api/rehearsal/replay", Map.of("kind", "DONE_ON", "day", 5, "deed", "SAW_TO_THE_ROOM")))
+                        "/api/rehearsal/replay", Map.of("kind", "DONE_ON", "day", 8, "deed", "SAW_TO_THE_ROOM")))
                 .body();
         assertThat(seen.path("steakGrams").asInt()).isPositive();
         assertThat(client.post("/api/rehearsal/replay", Map.of("kind", "DONE_ON"))
                         .status())
                 .isEqualTo(422);
+    }
+
+    /** What lies on the scale before the piece does is seen when the scale is emptied, and taken off by its tare. */
+    @Test
+    void a_tray_that_was_left_on_the_scale_is_tared_by_who_looks(Someone owner, JdbcClient database) {
+        Client client = owner.client();
+        String id = begin(client, RehearsalLesson.DRY_ROOM);
+        database.sql("update rehearsal set mishaps = 'TRAY_ON_THE_SCALE' where id = ?")
+                .param(id)
+                .update();
+        double hung = truly(client, null);
+        pass(client, 21);
+        double withTray = truly(client, null);
+        double tray = shows(client, "/api/rehearsal/scale/clear", Map.of());
+        assertThat(tray).isEqualTo(240);
+        assertThat(withTray).isLessThan(hung);
+        String scale = client.get("/api/devices").body().at("/0/id").asString();
+        Answer tared = null;
+        for (int figure = 0; figure < 1000 && (tared == null || tared.status() != 200); figure++) {
+            client.must(client.post("/api/rehearsal/scale/clear", Map.of()));
+            tared = client.put("/api/scales/%s/tare".formatted(scale), Map.of());
+        }
+        client.must(tared);
+        assertThat(truly(client, null)).isEqualTo(withTray - 240);
     }
 
     @Test
