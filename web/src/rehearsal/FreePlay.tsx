@@ -26,7 +26,7 @@ interface Text {
 
 const Free = fieldsOf<Text>();
 
-const places: Plan['place'][] = ['REFRIGERATOR', 'CABINET', 'WALK_IN', 'SHED'];
+const places: Plan['place'][] = ['REFRIGERATOR', 'CABINET', 'WALK_IN', 'SHED', 'ICE_CHEST'];
 
 interface Props {
   /** What there is to spend, in words. */
