@@ -46,7 +46,7 @@ public final class RehearsalWorld {
     private final Luck luck;
     private final List<Deed> deeds;
     private final TrueRoom room;
-    private final Wrap wrap;
+    private final TrueMembrane membrane;
     private final CoatEffect coat;
     private final MeatLayers[] faces = new MeatLayers[2];
     private final Flora[] flora = new Flora[2];
@@ -70,7 +70,7 @@ public final class RehearsalWorld {
         this.deeds = new ArrayList<>(deeds);
         luck = new Luck(plan);
         room = new TrueRoom(plan, luck, this.deeds);
-        wrap = new Wrap(plan, luck);
+        membrane = new TrueMembrane(plan, luck);
         coat = CoatEffect.of(plan);
         double kilograms = plan.greenGrams() / 1000.0;
         double area = Proportions.of(plan.cut().surface()).squareMetres(kilograms / DENSITY) * luck.surface;
@@ -119,8 +119,8 @@ public final class RehearsalWorld {
     private void done(Deed deed) {
         switch (deed.kind()) {
             case TURNED -> below = 1 - below;
-            case RESEALED -> wrap.seal(deed.day());
-            case UNWRAPPED -> wrap.comeOff();
+            case RESEALED -> membrane.seal(deed.day());
+            case UNWRAPPED -> membrane.comeOff();
             case TRIMMED -> {
                 fold = false;
                 for (Flora each : flora) {
@@ -139,8 +139,8 @@ public final class RehearsalWorld {
         if (plan.method() == Method.VACUUM || plan.method() == Method.ON_ICE) {
             air = new TrueAir(air.celsius(), 0.99, 0.05);
         }
-        wrap.loosen(day, HOUR);
-        boolean film = wrap.isOn();
+        membrane.loosen(day, HOUR);
+        boolean film = membrane.isOn();
         boolean seal = plan.method() == Method.FAT_SEAL;
         for (int face = 0; face < 2; face++) {
             boolean lies = face == below;
@@ -150,12 +150,12 @@ public final class RehearsalWorld {
                 faces[face].pass(SECONDS, here, luck.film * uncovered(), between(seal), coat.binds(), luck.diffusion);
             }
             double activity = Math.min(coat.binds(), faces[face].activity());
-            double pocket = film ? Math.max(0, wrap.lifted() - 0.1) : fold && lies ? 0.05 : 0;
+            double pocket = film ? Math.max(0, membrane.lifted() - 0.1) : fold && lies ? 0.05 : 0;
             flora[face].pass(
                     HOUR,
                     CoatEffect.under(plan.coating(), here),
                     activity,
-                    film && !wrap.isOpen(day) || seal,
+                    film && !membrane.isOpen(day) || seal,
                     pocket,
                     coat.feeds(),
                     coat.powders());
@@ -177,7 +177,7 @@ public final class RehearsalWorld {
 
     /** Pa·s·m²/kg that lie between meat and air. */
     private double between(boolean seal) {
-        return (wrap.between(hour * HOUR) + (seal ? SEAL : 0) + coat.between()) * SECONDS_A_DAY;
+        return (membrane.between(hour * HOUR) + (seal ? SEAL : 0) + coat.between()) * SECONDS_A_DAY;
     }
 
     /** The fat cap keeps most of what lies under it. */
@@ -194,7 +194,7 @@ public final class RehearsalWorld {
         if (seal) {
             return 0.62 * warmth;
         }
-        if (film && wrap.lifted() > 0.25) {
+        if (film && membrane.lifted() > 0.25) {
             return 0.40 * warmth;
         }
         double atTheBone = plan.boneIn() ? Math.max(0, 0.2 * (air.celsius() - WARM_AT_THE_BONE)) : 0;
@@ -278,9 +278,9 @@ public final class RehearsalWorld {
                 Math.max(flora[0].acid(), flora[1].acid()),
                 share * flora[0].bloom() + (1 - share) * flora[1].bloom(),
                 share * flora[0].foreign() + (1 - share) * flora[1].foreign(),
-                wrap.isOn(),
-                wrap.lifted(),
-                wrap.isOpen(day),
+                membrane.isOn(),
+                membrane.lifted(),
+                membrane.isOpen(day),
                 pocketMm,
                 fold,
                 rancid,

@@ -220,8 +220,12 @@ class RehearsalAsking {
         };
     }
 
+    /** What was kept fresh never lived in this world: nothing is said of it. */
     private static boolean isCut(List<Piece> arm) {
-        return !arm.isEmpty() && arm.stream().allMatch(piece -> piece.state() == PieceState.CUT);
+        return !arm.isEmpty()
+                && arm.stream()
+                        .allMatch(piece -> piece.state() == PieceState.CUT
+                                && piece.method().isPresent());
     }
 
     private static ClaimView told(Rehearsal rehearsal, Claim claim, Found found) {

@@ -4,7 +4,7 @@ import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
 
 /** The membrane about a piece: how much of it touches, and whether it is shut. Estimates (EST). */
-final class Wrap {
+final class TrueMembrane {
     private static final double AS_SEALED = 0.05;
 
     private final RehearsalPlan plan;
@@ -13,7 +13,7 @@ final class Wrap {
     private double lifted;
     private double tightSince;
 
-    Wrap(RehearsalPlan plan, Luck luck) {
+    TrueMembrane(RehearsalPlan plan, Luck luck) {
         this.plan = plan;
         this.luck = luck;
         on = plan.isWrapped();
