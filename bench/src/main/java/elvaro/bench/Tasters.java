@@ -21,6 +21,7 @@ import tools.jackson.databind.JsonNode;
  */
 public final class Tasters {
     private static final int TASTERS = 200;
+    private static final int TABLES = 3;
     private static final int ROUNDS = 3;
     private static final int SECONDS = 10;
     private static final int PHONES_AT_ONCE = 48;
@@ -32,50 +33,57 @@ public final class Tasters {
         Path log = Files.createTempFile("elvaro-bench", ".log");
         try (ServerUnderTest server = ServerUnderTest.start(Path.of(arguments[0]), log)) {
             Client host = server.owner();
-            JsonNode table = set(host);
-            List<String> tokens = table.path("places")
-                    .valueStream()
-                    .map(place -> place.path("link").asString().substring("/t/".length()))
-                    .toList();
-            List<Client> phones = java.util.stream.Stream.generate(server::client)
-                    .limit(PHONES_AT_ONCE)
-                    .toList();
-            AtomicInteger next = new AtomicInteger();
-            Result opened = Load.run(
-                    PHONES_AT_ONCE,
-                    TASTERS / SECONDS,
-                    SECONDS,
-                    worker -> phones.get(worker)
-                                    .phone("GET", "/taste/sheets", tokens.get(next.getAndIncrement()), null)
-                                    .status()
-                            == 200);
-            report("Table     sheets opened", opened);
-            for (int round = 0; round < ROUNDS; round++) {
-                int now = round;
-                AtomicInteger turn = new AtomicInteger();
-                Result handedIn = Load.run(PHONES_AT_ONCE, TASTERS / SECONDS, SECONDS, worker -> {
-                    int taster = turn.getAndIncrement();
-                    return phones.get(worker)
-                                    .phone(
-                                            "PUT",
-                                            "/taste/sheets/" + UUID.randomUUID(),
-                                            tokens.get(taster),
-                                            sheet(table, taster, now))
-                                    .status()
-                            == 204;
-                });
-                report("Table     sheets handed in, round " + (round + 1), handedIn);
+            for (int table = 1; table <= TABLES; table++) {
+                seat(server, host, "Table %d  ".formatted(table));
             }
-            JsonNode after =
-                    host.get("/api/tastings/" + table.path("id").asString()).body();
-            long arrived = after.path("places")
-                    .valueStream()
-                    .flatMap(place -> place.path("arrived").valueStream())
-                    .filter(JsonNode::asBoolean)
-                    .count();
-            System.out.printf(Locale.ROOT, "Table     %d of %d sheets arrived%n", arrived, TASTERS * ROUNDS);
             report("Table     the same rows by plain JDBC", floor());
         }
+    }
+
+    /** Two hundred open their sheets and hand in round after round. */
+    private static void seat(ServerUnderTest server, Client host, String name) throws Exception {
+        JsonNode table = set(host);
+        List<String> tokens = table.path("places")
+                .valueStream()
+                .map(place -> place.path("link").asString().substring("/t/".length()))
+                .toList();
+        List<Client> phones = java.util.stream.Stream.generate(server::client)
+                .limit(PHONES_AT_ONCE)
+                .toList();
+        AtomicInteger next = new AtomicInteger();
+        Result opened = Load.run(
+                PHONES_AT_ONCE,
+                TASTERS / SECONDS,
+                SECONDS,
+                worker -> phones.get(worker)
+                                .phone("GET", "/taste/sheets", tokens.get(next.getAndIncrement()), null)
+                                .status()
+                        == 200);
+        report(name + " sheets opened", opened);
+        for (int round = 0; round < ROUNDS; round++) {
+            int now = round;
+            AtomicInteger turn = new AtomicInteger();
+            Result handedIn = Load.run(PHONES_AT_ONCE, TASTERS / SECONDS, SECONDS, worker -> {
+                int taster = turn.getAndIncrement();
+                return phones.get(worker)
+                                .phone(
+                                        "PUT",
+                                        "/taste/sheets/" + UUID.randomUUID(),
+                                        tokens.get(taster),
+                                        sheet(table, taster, now))
+                                .status()
+                        == 204;
+            });
+            report(name + " sheets handed in, round " + (round + 1), handedIn);
+        }
+        JsonNode after =
+                host.get("/api/tastings/" + table.path("id").asString()).body();
+        long arrived = after.path("places")
+                .valueStream()
+                .flatMap(place -> place.path("arrived").valueStream())
+                .filter(JsonNode::asBoolean)
+                .count();
+        System.out.printf(Locale.ROOT, "%s %d of %d sheets arrived%n", name, arrived, TASTERS * ROUNDS);
     }
 
     private static void report(String what, Result result) {

@@ -110,7 +110,7 @@ class AccessIT {
                 maren.opens(path);
                 found.put(path, faultsInBoth(maren.page));
                 maren.page.setViewportSize(390, 844);
-                found.put(path + " on a phone", faultsInBoth(maren.page));
+                found.put(path + " on a phone", faults(maren.page)); // its colours in the dark are those of the desk
                 maren.page.setViewportSize(1280, 800);
             }
         }

@@ -346,6 +346,28 @@ class Drills {
         }
     }
 
+    /** Its user may come encrypted only; whoever shows a certificate of another is not given the password. */
+    @Test
+    void an_existing_database_is_reached_encrypted_and_known_by_its_certificate() throws Exception {
+        try (OtherDatabase database = OtherDatabase.encrypted(folder)) {
+            Process launcher = launcher(database.words("authority"), "start", "--empty");
+            try {
+                within(Duration.ofSeconds(180), "it starts", this::ready);
+                String backup = folder.resolve("over-the-network.backup").toString();
+                Process written = launcher(database.words("authority"), "backup", backup);
+                assertThat(written.waitFor()).as(read("../said")).isZero();
+            } finally {
+                launcher.destroy();
+                launcher.waitFor();
+            }
+            Process deceived = launcher(database.words("stranger"), "start", "--empty");
+            assertThat(deceived.waitFor()).isNotZero();
+            assertThat(read("../said")).contains("127.0.0.1");
+            Process open = launcher(database.words(""), "start", "--empty");
+            assertThat(open.waitFor()).as("unencrypted").isNotZero();
+        }
+    }
+
     private static SSLContext trusting(X509Certificate authority) throws Exception {
         KeyStore known = KeyStore.getInstance(KeyStore.getDefaultType());
         known.load(null, null);

@@ -1,5 +1,6 @@
 package elvaro.core.tasting;
 
+import java.util.AbstractList;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -9,9 +10,10 @@ import java.util.stream.IntStream;
 /**
  * What stands before each taster, in which order and under which code. All of it follows from the seed.
  *
- * @param plates one for each taster and round, the servings in the order they are eaten
+ * @param tasters how many sit at the table
+ * @param plates one for each taster and round, round by round, the servings in the order they are eaten
  */
-public record Servings(List<Plate> plates) {
+public record Servings(int tasters, List<Plate> plates) {
     private static final int FIRST_CODE = 100;
     private static final int LAST_CODE = 999;
 
@@ -57,30 +59,61 @@ public record Servings(List<Plate> plates) {
         List<List<Integer>> orders =
                 new ArrayList<>(kind == TastingKind.TRIANGLE ? TRIANGLES : Williams.orders(samples));
         List<Integer> codes = codes(random);
+        if (codesOf == CodesOf.SAMPLE) {
+            List<List<Integer>> eaten = new ArrayList<>();
+            for (int turn = 0; turn < rounds * tasters; turn++) {
+                eaten.add(order(turn, orders, random));
+            }
+            return new Servings(tasters, new Laid(tasters, samples, eaten, codes));
+        }
         int used = 0;
         List<Plate> plates = new ArrayList<>();
-        int turn = 0;
-        for (int round = 0; round < rounds; round++) {
-            // Every order is used once before any is used again.
-            for (int taster = 0; taster < tasters; taster++, turn++) {
-                if (turn % orders.size() == 0) {
-                    Collections.shuffle(orders, random);
-                }
-                List<Integer> order = orders.get(turn % orders.size());
-                if (codesOf == CodesOf.SAMPLE) {
-                    plates.add(new Plate(taster, round, plate(order, samples, round, codes)));
-                    continue;
-                }
-                if (used + order.size() > codes.size()) {
-                    // With very many tasters some code comes again, for whatever sample it happens to.
-                    codes = codes(random);
-                    used = 0;
-                }
-                plates.add(new Plate(taster, round, plate(order, codes.subList(used, used + order.size()))));
-                used += order.size();
+        for (int turn = 0; turn < rounds * tasters; turn++) {
+            List<Integer> order = order(turn, orders, random);
+            if (used + order.size() > codes.size()) {
+                // With very many tasters some code comes again, for whatever sample it happens to.
+                codes = codes(random);
+                used = 0;
             }
+            List<Serving> servings = plate(order, codes.subList(used, used + order.size()));
+            plates.add(new Plate(turn % tasters, turn / tasters, servings));
+            used += order.size();
         }
-        return new Servings(List.copyOf(plates));
+        return new Servings(tasters, List.copyOf(plates));
+    }
+
+    /** Every order is used once before any is used again. */
+    private static List<Integer> order(int turn, List<List<Integer>> orders, Random random) {
+        if (turn % orders.size() == 0) {
+            Collections.shuffle(orders, random);
+        }
+        return orders.get(turn % orders.size());
+    }
+
+    /** Plates that are laid as somebody looks at them: of the hundreds of a table a taster's sheet needs one. */
+    private static final class Laid extends AbstractList<Plate> {
+        private final int tasters;
+        private final int samples;
+        private final List<List<Integer>> eaten;
+        private final List<Integer> codes;
+
+        Laid(int tasters, int samples, List<List<Integer>> eaten, List<Integer> codes) {
+            this.tasters = tasters;
+            this.samples = samples;
+            this.eaten = eaten;
+            this.codes = codes;
+        }
+
+        @Override
+        public Plate get(int turn) {
+            int round = turn / tasters;
+            return new Plate(turn % tasters, round, plate(eaten.get(turn), samples, round, codes));
+        }
+
+        @Override
+        public int size() {
+            return eaten.size();
+        }
     }
 
     /** Of a sample served twice on one plate, each serving has a code of its own. */
@@ -118,10 +151,12 @@ public record Servings(List<Plate> plates) {
         return first != second && second != third && first != third && !(second - first == third - second);
     }
 
+    /** @throws IllegalArgumentException if nobody sits there, or there is no such round */
     public Plate of(int taster, int round) {
-        return plates.stream()
-                .filter(plate -> plate.taster() == taster && plate.round() == round)
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("There is no such plate."));
+        int turn = round * tasters + taster;
+        if (taster < 0 || taster >= tasters || round < 0 || turn >= plates.size()) {
+            throw new IllegalArgumentException("There is no such plate.");
+        }
+        return plates.get(turn);
     }
 }

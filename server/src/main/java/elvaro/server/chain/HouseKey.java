@@ -9,6 +9,7 @@ import java.security.PublicKey;
 import java.security.Signature;
 import java.security.spec.PKCS8EncodedKeySpec;
 import java.security.spec.X509EncodedKeySpec;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
@@ -96,8 +97,11 @@ public class HouseKey {
     /** Whether the one with this key signed these words; false for what is no key or no signature. */
     public static boolean signed(String open, byte[] words, String signature) {
         try {
-            PublicKey key = KeyFactory.getInstance(KIND)
-                    .generatePublic(new X509EncodedKeySpec(Base64.getDecoder().decode(open)));
+            byte[] encoded = Base64.getDecoder().decode(open);
+            PublicKey key = KeyFactory.getInstance(KIND).generatePublic(new X509EncodedKeySpec(encoded));
+            if (!Arrays.equals(encoded, key.getEncoded())) {
+                return false; // what follows a key is not read
+            }
             Signature check = Signature.getInstance(KIND);
             check.initVerify(key);
             check.update(words);

@@ -13,6 +13,7 @@ import elvaro.server.shared.Refusal;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -56,15 +57,14 @@ public class CompareService {
                                     .formatted(figures.piece().tag()));
                 });
         WorkshopSettings settings = workshops.settings();
-        List<ColumnView> columns = found.stream()
-                .map(figures -> new ColumnView(
-                        pieces.card(figures),
-                        LedgerView.of(figures.ledger()),
-                        CostView.of(
-                                figures.landed(),
-                                figures.steak(),
-                                figures.ledger().green(),
-                                settings)))
+        List<PieceCard> cards = pieces.cardsOf(found);
+        List<ColumnView> columns = IntStream.range(0, found.size())
+                .mapToObj(index -> {
+                    Figures figures = found.get(index);
+                    CostView cost = CostView.of(
+                            figures.landed(), figures.steak(), figures.ledger().green(), settings);
+                    return new ColumnView(cards.get(index), LedgerView.of(figures.ledger()), cost);
+                })
                 .toList();
         return new CompareView(columns, marks(distinct, found));
     }

@@ -66,7 +66,8 @@ class ArchiveWriter {
                 new JsonMapper().writeValueAsBytes(chain.signed(current.person().workshopId()));
         rows.atOneMoment(() -> {
             entry(zip, RECORD);
-            try (JsonGenerator record = json.createGenerator(zip)) {
+            try (HandedOn packing = new HandedOn(zip);
+                    JsonGenerator record = json.createGenerator(packing)) {
                 record(record);
             }
             zip.closeEntry();

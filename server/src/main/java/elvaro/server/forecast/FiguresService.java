@@ -11,10 +11,11 @@ import elvaro.core.ledger.PieceLog;
 import elvaro.core.yield.Section;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.forecast.Forecasts.Forecaster;
+import elvaro.server.piece.ChamberStays;
+import elvaro.server.piece.ChamberStays.StayRow;
 import elvaro.server.piece.Piece;
 import elvaro.server.piece.PieceLogs;
 import elvaro.server.piece.PieceReader;
-import elvaro.server.piece.PieceReader.StayRow;
 import elvaro.server.piece.PieceState;
 import elvaro.server.settings.HouseClock;
 import elvaro.server.settings.WorkshopService;
@@ -43,13 +44,21 @@ public class FiguresService {
     private static final int LONGEST_STAY_DAYS = 400;
 
     private final PieceReader pieces;
+    private final ChamberStays stays;
     private final PieceLogs logs;
     private final Forecasts forecasts;
     private final WorkshopService workshops;
     private final Clock clock;
 
-    FiguresService(PieceReader pieces, PieceLogs logs, Forecasts forecasts, WorkshopService workshops, Clock clock) {
+    FiguresService(
+            PieceReader pieces,
+            ChamberStays stays,
+            PieceLogs logs,
+            Forecasts forecasts,
+            WorkshopService workshops,
+            Clock clock) {
         this.pieces = pieces;
+        this.stays = stays;
         this.logs = logs;
         this.forecasts = forecasts;
         this.workshops = workshops;
@@ -65,7 +74,7 @@ public class FiguresService {
         Map<UUID, PieceLog> read = logs.of(asked);
         WorkshopSettings settings = workshops.settings();
         HouseClock house = workshops.mine().clock();
-        Map<UUID, HungTogether> stays = stays(asked, house);
+        Map<UUID, HungTogether> together = together(asked, house);
         PaidShares paid = new PaidShares(
                 pieces.cutFrom(asked.stream().map(piece -> piece.lot().id()).collect(Collectors.toSet())));
         Forecaster forecaster = forecasts.forecaster();
@@ -75,7 +84,7 @@ public class FiguresService {
                     PieceLog log = read.get(piece.id());
                     Supplier<@Nullable Ahead> ahead = forecaster.later(piece, log);
                     Ledger ledger = log.ledger();
-                    PieceCost cost = cost(piece, log, paid.of(piece), settings, stays);
+                    PieceCost cost = cost(piece, log, paid.of(piece), settings, together);
                     Section section = section(piece, ledger, ahead, house, now);
                     return new Figures(piece, log, ledger, section, cost.landed(), cost.steak(), cost.perDay(), ahead);
                 })
@@ -133,7 +142,7 @@ public class FiguresService {
     }
 
     /** Chamber → piece → stay, for every chamber the asked pieces hang or hung in. */
-    private Map<UUID, HungTogether> stays(List<Piece> asked, HouseClock house) {
+    private Map<UUID, HungTogether> together(List<Piece> asked, HouseClock house) {
         Set<UUID> chambers = asked.stream()
                 .flatMap(piece -> piece.chamber().stream())
                 .map(Chamber::id)
@@ -143,9 +152,9 @@ public class FiguresService {
         if (chambers.isEmpty() || first.isEmpty()) {
             return Map.of();
         }
-        LocalDate today = workshops.today();
+        LocalDate today = house.day(clock.instant());
         Map<UUID, Map<UUID, Stay>> byChamber =
-                pieces.stays(chambers, first.get().minusDays(LONGEST_STAY_DAYS), today).stream()
+                stays.in(chambers, first.get().minusDays(LONGEST_STAY_DAYS), today).stream()
                         .collect(Collectors.groupingBy(
                                 StayRow::chamberId,
                                 Collectors.toMap(StayRow::pieceId, row -> stay(row, house, today))));

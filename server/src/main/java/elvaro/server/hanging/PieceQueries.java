@@ -147,15 +147,17 @@ public class PieceQueries {
     }
 
     public PieceCard card(Figures worked) {
+        return cardsOf(List.of(worked)).get(0);
+    }
+
+    /** In the order given. */
+    public List<PieceCard> cardsOf(List<Figures> worked) {
         HouseClock house = workshops.mine().clock();
-        return PieceCard.of(
-                worked.piece(),
-                worked.log(),
-                worked.ledger(),
-                worked.section(),
-                worked.expected(),
-                clock.instant(),
-                house);
+        Instant now = clock.instant();
+        return worked.stream()
+                .map(each -> PieceCard.of(
+                        each.piece(), each.log(), each.ledger(), each.section(), each.expected(), now, house))
+                .toList();
     }
 
     /** Until the pull, or as it is planned. */
@@ -287,7 +289,7 @@ public class PieceQueries {
     }
 
     private List<PieceCard> cards(List<Piece> found) {
-        return figures.of(found).stream().map(this::card).toList();
+        return cardsOf(figures.of(found));
     }
 
     /** Figures of the asked pieces, in the order asked. */

@@ -1,26 +1,16 @@
 package elvaro.server.piece;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.Query;
 
 /** Reading pieces. It reads from the database each time, bound to the workshop. */
 public interface PieceReader {
-    /** A stay in a chamber; the pull is empty while the piece hangs. */
-    record StayRow(
-            UUID pieceId,
-            UUID chamberId,
-            int greenGrams,
-            LocalDate hungOn,
-            @Nullable Instant pulledAt) {}
-
     /** A finished piece, with the versions of all that is learnt from it. */
     record FinishedRow(UUID id, int logVersion, int version, int lotVersion, int chamberVersion) {}
 
@@ -94,15 +84,6 @@ public interface PieceReader {
     @Query("select coalesce(sum(p.greenGrams), 0) from Piece p where p.chamber.id = :chamberId"
             + " and p.state = elvaro.server.piece.PieceState.HANGING")
     long loadOf(UUID chamberId);
-
-    /** Who shared the chambers; nothing hangs longer than 400 days, which bounds the search. */
-    @Query("select new elvaro.server.piece.PieceReader$StayRow(p.id, p.chamber.id, p.greenGrams, p.hungOn,"
-            + " case when p.state = elvaro.server.piece.PieceState.HANGING then null else"
-            + " (select max(e.happenedAt) from LogEntry e where e.pieceId = p.id and e.kind = elvaro.core.ledger.LogFact$LogFactKind.PULLED"
-            + " and not exists (select 1 from LogEntry c where c.correctsId = e.id and not exists"
-            + " (select 1 from LogEntry t where t.correctsId = c.id and t.kind = elvaro.core.ledger.LogFact$LogFactKind.TAKEN_BACK))) end)"
-            + " from Piece p where p.chamber.id in :chamberIds and p.hungOn >= :earliest and p.hungOn <= :latest")
-    List<StayRow> stays(Collection<UUID> chamberIds, LocalDate earliest, LocalDate latest);
 
     @Query("select l.id from Lot l where not exists (select 1 from Piece p where p.lot = l)")
     List<UUID> uncutLots();

@@ -4,12 +4,13 @@ import elvaro.core.tasting.Servings.Plate;
 import elvaro.core.tasting.Servings.Serving;
 import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
+import elvaro.server.tasting.Seats.Laid;
+import elvaro.server.tasting.Seats.Seat;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -20,11 +21,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class SheetService {
     private final TastingRepository tastings;
+    private final Seats seats;
     private final EntityManager entities;
     private final Clock clock;
 
-    SheetService(TastingRepository tastings, EntityManager entities, Clock clock) {
+    SheetService(TastingRepository tastings, Seats seats, EntityManager entities, Clock clock) {
         this.tastings = tastings;
+        this.seats = seats;
         this.entities = entities;
         this.clock = clock;
     }
@@ -38,12 +41,9 @@ class SheetService {
     void take(UUID tastingId, UUID placeId, UUID sheetId, SheetForm form, @Nullable UUID typedBy) {
         // The tasting first, as the reveal does, so that neither waits for the other.
         Tasting tasting = tastings.share(tastingId).orElseThrow(() -> Refusal.notFound("tasting"));
-        TastingPlace place = tastings.lockPlace(placeId).orElseThrow(() -> Refusal.notFound("place"));
-        Optional<TastingSheet> before = tastings.sheetsOfPlace(placeId).stream()
-                .filter(sheet -> sheet.round() == form.round())
-                .findFirst();
-        if (before.isPresent()) {
-            if (before.get().id().equals(sheetId)) {
+        Seat seat = seats.lock(placeId, form.round());
+        if (seat.handedIn() != null) {
+            if (seat.handedIn().equals(sheetId)) {
                 return;
             }
             throw Refusal.conflict(
@@ -53,35 +53,38 @@ class SheetService {
         if (form.round() >= tasting.rounds()) {
             throw Refusal.wrong("other-codes", "round", "There is no such round. Load the page again.");
         }
-        List<TastingSample> samples = tastings.samplesOf(List.of(tasting.id()));
-        Plate plate =
-                tasting.servings(samples.size(), tastings.places(tasting.id())).of(place.position(), form.round());
-        keep(sheetId, place, plate, tasting, samples, form, clock.instant(), typedBy);
+        Laid laid = seats.laid(tastingId);
+        Plate plate = tasting.servings(laid.samples().size(), laid.places()).of(seat.position(), form.round());
+        keep(sheetId, placeId, plate, tasting, laid.samples(), form, clock.instant(), typedBy);
     }
 
     /** Writes a sheet and its words. */
     void keep(
             UUID sheetId,
-            TastingPlace place,
+            UUID placeId,
             Plate plate,
             Tasting tasting,
-            List<TastingSample> samples,
+            List<UUID> samples,
             SheetForm form,
             Instant at,
             @Nullable UUID typedBy) {
         SheetAnswers answers = form.answering(tasting.kind(), tasting.attributes(), plate);
         TastingSheet sheet = new TastingSheet(
-                sheetId, place, form.round(), answers, form.knew(), at.truncatedTo(ChronoUnit.MICROS), typedBy);
+                sheetId,
+                tasting.id(),
+                placeId,
+                form.round(),
+                answers,
+                form.knew(),
+                at.truncatedTo(ChronoUnit.MICROS),
+                typedBy);
         entities.persist(sheet);
         entities.flush();
         for (Serving serving : plate.servings()) {
             String words = form.words().getOrDefault(serving.code(), "").strip();
             if (!words.isEmpty()) {
                 entities.persist(new TastingNote(
-                        Ids.after(sheetId, "words " + serving.code()),
-                        sheet,
-                        samples.get(serving.sample()).id(),
-                        words));
+                        Ids.after(sheetId, "words " + serving.code()), sheet, samples.get(serving.sample()), words));
             }
         }
     }

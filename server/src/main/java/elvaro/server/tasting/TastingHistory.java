@@ -87,12 +87,13 @@ public class TastingHistory {
             PastSample each = past.samples().get(sample);
             laid.samples().get(sample).cooked(each.thicknessMm(), each.thawed(), true, each.coreCelsius(), null);
         }
+        List<UUID> samples = laid.samples().stream().map(TastingSample::id).toList();
         for (TastingPlace place : laid.places()) {
             List<PastSheet> own = past.sheets().get(place.position());
             for (int round = 0; round < own.size(); round++) {
                 Plate plate = laid.plate(place, round);
                 UUID sheetId = Ids.after(place.id(), "round " + round);
-                sheets.keep(sheetId, place, plate, tasting, laid.samples(), byCodes(own.get(round), plate), at, null);
+                sheets.keep(sheetId, place.id(), plate, tasting, samples, byCodes(own.get(round), plate), at, null);
             }
         }
         if (past.revealed()) {

@@ -45,15 +45,8 @@ interface TastingRepository extends Repository<Tasting, UUID> {
     @Query("select p from TastingPlace p join fetch p.taster where p.tastingId in :tastingIds order by p.position")
     List<TastingPlace> placesOf(Collection<UUID> tastingIds);
 
-    @Lock(LockModeType.PESSIMISTIC_WRITE)
-    @Query("select p from TastingPlace p where p.id = :id")
-    Optional<TastingPlace> lockPlace(UUID id);
-
     @Query("select s from TastingSheet s where s.tastingId in :tastingIds order by s.round, s.id")
     List<TastingSheet> sheetsOf(Collection<UUID> tastingIds);
-
-    @Query("select s from TastingSheet s where s.placeId = :placeId")
-    List<TastingSheet> sheetsOfPlace(UUID placeId);
 
     @Query("select n from TastingNote n where n.tastingId in :tastingIds order by n.id")
     List<TastingNote> notesOf(Collection<UUID> tastingIds);

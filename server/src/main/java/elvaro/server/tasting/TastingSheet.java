@@ -35,15 +35,16 @@ class TastingSheet extends WorkshopRow {
     /** @param typedBy who typed a paper sheet in; absent where the taster's phone sent it */
     TastingSheet(
             UUID id,
-            TastingPlace place,
+            UUID tastingId,
+            UUID placeId,
             int round,
             SheetAnswers answers,
             boolean knew,
             Instant at,
             @Nullable UUID typedBy) {
         super(id);
-        tastingId = place.tastingId();
-        placeId = place.id();
+        this.tastingId = tastingId;
+        this.placeId = placeId;
         this.round = round;
         this.answers = answers;
         this.knew = knew;

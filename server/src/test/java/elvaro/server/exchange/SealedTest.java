@@ -2,6 +2,7 @@ package elvaro.server.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowable;
 
 import elvaro.server.chain.HouseKey;
 import elvaro.server.shared.Refusal;
@@ -63,6 +64,21 @@ class SealedTest {
         file[random.nextInt(file.length)] ^= 4;
         Files.write(path, file);
         assertThatThrownBy(() -> Sealed.check(path)).isInstanceOf(Refusal.class);
+    }
+
+    @Test
+    void a_bit_changed_in_the_seal_itself_is_noticed_as_well() throws Exception {
+        byte[] content = {80, 75, (byte) Sealed.LENGTH, 0};
+        byte[] file = sealed(content, new Random(1));
+        Path path = folder.resolve("file");
+        for (int bit = content.length * 8; bit < file.length * 8; bit++) {
+            byte[] changed = file.clone();
+            changed[bit / 8] ^= (byte) (1 << bit % 8);
+            Files.write(path, changed);
+            assertThat(catchThrowable(() -> Sealed.check(path)))
+                    .as("bit %d", bit)
+                    .isInstanceOf(Refusal.class);
+        }
     }
 
     /** Whoever forges can make the digest anew, but not in the name of a house whose key they lack. */
