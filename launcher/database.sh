@@ -42,6 +42,7 @@ locate_database() {
         fail "A database is named by ELVARO_DB_URL; name who comes to it too: ELVARO_DB_USER, and ELVARO_DB_PASSWORD or ELVARO_DB_PASSWORD_FILE."
     DB_OWNER=${ELVARO_DB_OWNER:-$DB_USER} DB_OWNER_PASSWORD=$(given ELVARO_DB_OWNER_PASSWORD)
     DB_OWNER_PASSWORD=${DB_OWNER_PASSWORD:-$DB_PASSWORD}
+    DB_CLIENT=(--skip-ssl) # else it would come encrypted where the application cannot
     [[ ! $options =~ sslMode=(trust|verify-ca|verify-full) ]] || DB_CLIENT=(--ssl)
     [[ ! $options =~ sslMode=verify-full ]] || DB_CLIENT+=(--ssl-verify-server-cert)
     [[ ! $options =~ serverSslCert=([^\&]+) ]] || DB_CLIENT+=(--ssl-ca="${BASH_REMATCH[1]}")

@@ -362,9 +362,10 @@ class Drills {
             }
             Process deceived = launcher(database.words("stranger"), "start", "--empty");
             assertThat(deceived.waitFor()).isNotZero();
-            assertThat(read("../said")).contains("127.0.0.1");
+            assertThat(read("../said")).contains("does not let elvaro into").contains("certificate");
             Process open = launcher(database.words(""), "start", "--empty");
             assertThat(open.waitFor()).as("unencrypted").isNotZero();
+            assertThat(read("../said")).contains("does not let elvaro into");
         }
     }
 

@@ -24,7 +24,8 @@ final class OtherDatabase implements AutoCloseable {
     private static final String START = """
             set -e; PATH=$PATH:/usr/sbin; cd %1$s; root=$([ $(id -u) != 0 ] || echo --user=root)
             mariadb-install-db --no-defaults $root --datadir=%1$s/other --auth-root-authentication-method=socket --skip-test-db
-            echo "create database elvaro; create user elvaro@'%%' identified by '%3$s' require ssl; grant all on elvaro.* to elvaro@'%%';" >first.sql
+            printf '%%s;\\n' 'create database elvaro' "create user elvaro@'%%' identified by '%3$s' require ssl" \\
+                "grant all on elvaro.* to elvaro@'%%'" "drop user if exists ''@'localhost'" >first.sql
             exec mariadbd --no-defaults $root --datadir=%1$s/other --socket=%1$s/o --pid-file=%1$s/op --bind-address=127.0.0.1 --port=%2$d \\
                 --character-set-server=utf8mb4 --default-time-zone=+00:00 --init-file=%1$s/first.sql \\
                 --ssl-ca=%1$s/authority.pem --ssl-cert=%1$s/server.pem --ssl-key=%1$s/server.key
