@@ -54,20 +54,20 @@ public final class RoomAndCompare {
                     Runtime.getRuntime().availableProcessors());
             Load.run(people, "/api/room", REQUESTS_A_SECOND, 20); // warms the server up
             Load.run(people, "/api/compare?pieces=" + cut, REQUESTS_A_SECOND, 10);
-            Result room = roomWhileWeighing(people, REQUESTS_A_SECOND, seconds);
-            Result compare = Load.run(people, "/api/compare?pieces=" + cut, REQUESTS_A_SECOND, seconds);
+            Result room = whileWeighing(people, "/api/room", REQUESTS_A_SECOND, seconds);
+            Result compare = whileWeighing(people, "/api/compare?pieces=" + cut, REQUESTS_A_SECOND, seconds);
             Result roomFloor = Floor.run(Floor.ROOM);
             Result compareFloor = Floor.run(Floor.compare(cut));
             report("Room", room, roomFloor);
             report("Compare", compare, compareFloor);
             hang(people.get(0), MANY - HANGING);
             Load.run(people, "/api/room", MANY_A_SECOND, 15); // forecasts the new ones
-            Result many = roomWhileWeighing(people, MANY_A_SECOND, seconds);
+            Result many = whileWeighing(people, "/api/room", MANY_A_SECOND, seconds);
             report("Room 500", many, Floor.run(Floor.ROOM));
         }
     }
 
-    private static Result roomWhileWeighing(List<Client> people, int perSecond, int seconds)
+    private static Result whileWeighing(List<Client> people, String asked, int perSecond, int seconds)
             throws InterruptedException {
         Client hand = people.get(0);
         List<String> hanging = hand.get("/api/room")
@@ -84,7 +84,7 @@ public final class RoomAndCompare {
                 500,
                 1000,
                 TimeUnit.MILLISECONDS);
-        Result result = Load.run(people.subList(1, people.size()), "/api/room", perSecond, seconds);
+        Result result = Load.run(people.subList(1, people.size()), asked, perSecond, seconds);
         scale.shutdown();
         scale.awaitTermination(10, TimeUnit.SECONDS);
         if (next.get() < seconds / 2) {

@@ -16,8 +16,9 @@ import java.util.concurrent.atomic.AtomicInteger;
 import tools.jackson.databind.JsonNode;
 
 /**
- * Two hundred tasters with phones hand in three rounds, each within ten seconds: whether any sheet is lost, and how long
- * one takes from its due moment, beside the same rows by plain JDBC, a commit for each sheet, in the same run.
+ * Two hundred tasters with phones hand in three rounds, each within ten seconds, at three tables one after the other, the first
+ * right after the start: whether any sheet is lost, and how long one takes from its due moment, beside the same rows by plain
+ * JDBC, a commit for each sheet, in the same run.
  */
 public final class Tasters {
     private static final int TASTERS = 200;

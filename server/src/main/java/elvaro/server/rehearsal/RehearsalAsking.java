@@ -192,11 +192,12 @@ class RehearsalAsking {
             return;
         }
         Found found = found(rehearsal, all(rehearsal))
-                .orElseThrow(() -> Refusal.conflict(
-                        "nothing-shown",
-                        rehearsal.work() == LessonWork.TASTING
-                                ? "No table was revealed yet that had both of them."
-                                : "No trial of it is cut yet."));
+                .orElseThrow(
+                        () -> Refusal.conflict(
+                                "nothing-shown",
+                                rehearsal.work() == LessonWork.TASTING
+                                        ? "No table was revealed yet that had both of them."
+                                        : "No trial of aged meat is cut yet. Of meat that is kept fresh a rehearsal says nothing."));
         ClaimReview review = found.review(claim);
         rehearsal.says(claim, found.id());
         rehearsal.end(

@@ -24,7 +24,7 @@ public class TrialOutcomes {
     }
 
     /**
-     * An arm against the control.
+     * An arm against what it is held against.
      *
      * @param measure what it is judged by
      * @param value arm less control in it; 0 where nothing is known
@@ -45,8 +45,8 @@ public class TrialOutcomes {
     }
 
     private TrialOutcome outcome(TrialWithPieces trial) {
-        TrialArm control = trial.control();
         TrialArm arm = trial.others().get(0);
+        TrialArm control = trial.controlOf(arm);
         Map<UUID, Tasted> tasted = trials.tasted(List.of(trial));
         TrialMeasure measure = trial.trial().measure();
         var asked = verdicts.of(trial, tasted.getOrDefault(trial.trial().id(), Tasted.NOTHING)).stream()

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -130,18 +131,13 @@ class RehearsalAskingIT {
         assertThat(says(client, "SECOND").path("score").asInt()).isZero();
     }
 
-    private static Map<String, Object> arm(String name, boolean control, String method, String chamber) {
-        Map<String, Object> setUp = new HashMap<>(Map.of(
-                "method",
-                method,
-                "chamberId",
-                chamber,
-                "targetDays",
-                21,
-                "consumablesMinor",
-                0,
-                "treatments",
-                List.of()));
+    /** @param method null for meat that is kept fresh */
+    private static Map<String, Object> arm(String name, boolean control, @Nullable String method, String chamber) {
+        Map<String, Object> setUp = new HashMap<>(Map.of("consumablesMinor", 0, "treatments", List.of()));
+        setUp.putAll(
+                method == null
+                        ? Map.of("fresh", true)
+                        : Map.of("method", method, "chamberId", chamber, "targetDays", 21));
         return Map.of(
                 "id", UUID.randomUUID().toString(),
                 "name", name,
@@ -152,6 +148,19 @@ class RehearsalAskingIT {
 
     /** A trial of the lot that lies there, so many pieces an arm, seen through by the hand. */
     private static JsonNode trial(Client client, int each) {
+        JsonNode trial = trial(client, each, "SALT_TRAY");
+        assertThat(asked(client).path("hanging").asInt()).isEqualTo(2 * each);
+        client.must(client.post("/api/rehearsal/hand", Map.of()));
+        JsonNode view = client.must(client.get("/api/rehearsal")).body();
+        assertThat(view.path("day").asInt()).isEqualTo(21);
+        assertThat(view.at("/question/hanging").asInt()).isZero();
+        assertThat(client.get("/api/room").status()).isEqualTo(200);
+        return client.must(client.get("/api/trials/" + trial.path("id").asString()))
+                .body();
+    }
+
+    /** As it is begun. */
+    private static JsonNode trial(Client client, int each, @Nullable String method) {
         String chamber = client.get("/api/chambers").body().at("/0/id").asString();
         String lot = asked(client).path("lotId").asString();
         assertThat(client.post("/api/rehearsal/hand", Map.of()).type()).isEqualTo("nothing-hangs");
@@ -159,7 +168,7 @@ class RehearsalAskingIT {
                 "question",
                 "Does a salt tray keep more weight in it?",
                 "factor",
-                "METHOD",
+                method == null ? "AGEING" : "METHOD",
                 "measure",
                 "SHRINK",
                 "lotId",
@@ -167,7 +176,7 @@ class RehearsalAskingIT {
                 "parts",
                 Collections.nCopies(2 * each, 9000 / (2 * each)),
                 "arms",
-                List.of(arm("Open", true, "OPEN_AIR", chamber), arm("Tray", false, "SALT_TRAY", chamber)),
+                List.of(arm("Open", true, "OPEN_AIR", chamber), arm("Tray", false, method, chamber)),
                 "answers",
                 Map.of()));
         String id = UUID.randomUUID().toString();
@@ -178,14 +187,7 @@ class RehearsalAskingIT {
             body.put("answers", answers);
             answer = client.put("/api/trials/" + id, body);
         }
-        client.must(answer);
-        assertThat(asked(client).path("hanging").asInt()).isEqualTo(2 * each);
-        client.must(client.post("/api/rehearsal/hand", Map.of()));
-        JsonNode view = client.must(client.get("/api/rehearsal")).body();
-        assertThat(view.path("day").asInt()).isEqualTo(21);
-        assertThat(view.at("/question/hanging").asInt()).isZero();
-        assertThat(client.get("/api/room").status()).isEqualTo(200);
-        return client.must(client.get("/api/trials/" + id)).body();
+        return client.must(answer).body();
     }
 
     private static String shown(JsonNode trial) {
@@ -218,6 +220,18 @@ class RehearsalAskingIT {
         assertThat(trial.at("/arms/0/pieces/0/weighings").size()).isEqualTo(3);
         JsonNode review = says(client, shown(trial));
         assertThat(review.path("passed").asBoolean()).as(review.toString()).isTrue();
+    }
+
+    @Test
+    void of_what_was_kept_fresh_nothing_is_said_as_it_never_lived_here(Someone owner) {
+        Client client = owner.client();
+        begin(client, RehearsalLesson.PROVED_NOTHING, true);
+        trial(client, 1, null);
+        client.must(client.post("/api/rehearsal/hand", Map.of()));
+        assertThat(asked(client).path("hanging").asInt()).isZero();
+        assertThat(client.post("/api/rehearsal/claim", Map.of("claim", "FIRST")).type())
+                .isEqualTo("nothing-shown");
+        assertThat(asked(client).path("review").isMissingNode()).isTrue();
     }
 
     @Test
