@@ -171,6 +171,7 @@ class CarriedIT {
                         .click();
                 maren.onto("Steaks", "1.9");
                 maren.onto("Discard", "0.08");
+                maren.reads("Every gram is on a pile");
                 maren.press("Close the bench");
                 maren.reads("the price at which it breaks even");
                 finish(hand, id(hand, halves.get(0)), 1900);
