@@ -38,7 +38,7 @@ final class HandedOn extends OutputStream {
                 packing.write(next);
             }
             packed.complete(null);
-        } catch (IOException | RuntimeException | InterruptedException failure) {
+        } catch (Throwable failure) { // whatever it is: whoever writes must not wait for ever
             packed.completeExceptionally(failure);
         }
     }

@@ -51,9 +51,6 @@ interface TastingRepository extends Repository<Tasting, UUID> {
     @Query("select n from TastingNote n where n.tastingId in :tastingIds order by n.id")
     List<TastingNote> notesOf(Collection<UUID> tastingIds);
 
-    @Query("select count(p) from TastingPlace p where p.tastingId = :tastingId")
-    int places(UUID tastingId);
-
     @Modifying
     @Query("update TastingPlace p set p.token = null where p.tastingId = :tastingId")
     void closeLinks(UUID tastingId);
