@@ -6,6 +6,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.sql.Types;
 import java.time.Instant;
+import java.util.UUID;
 
 /** The floor of {@link Ingest}: the same rows into a table of the same form by a JDBC batch, and nothing else. */
 final class PlainBatch implements AutoCloseable {
@@ -18,19 +19,20 @@ final class PlainBatch implements AutoCloseable {
             statement.execute("create table floor_reading like air_reading");
         }
         connection.setAutoCommit(false);
-        insert = connection.prepareStatement(
-                "insert into floor_reading (source_id, taken_at, celsius, humidity, speed) values (?, ?, ?, ?, ?)");
+        // What comes late has where it is from, as in the packs.
+        insert = connection.prepareStatement("insert into floor_reading"
+                + " (source_id, origin_id, taken_at, celsius, humidity, speed) values (1, '%s', ?, ?, ?, ?)"
+                        .formatted(UUID.randomUUID()));
     }
 
     /** How many nanoseconds the readings of these minutes take. */
     long write(Instant from, int first, int end) throws SQLException {
         long began = System.nanoTime();
         for (int index = first; index < end; index++) {
-            insert.setInt(1, 1);
-            insert.setLong(2, from.getEpochSecond() + index * 60L);
-            insert.setInt(3, (int) Math.round(Ingest.celsius(index) * 100));
-            insert.setInt(4, (int) Math.round(Ingest.humidity(index) * 100));
-            insert.setNull(5, Types.INTEGER);
+            insert.setLong(1, from.getEpochSecond() + index * 60L);
+            insert.setInt(2, (int) Math.round(Ingest.celsius(index) * 100));
+            insert.setInt(3, (int) Math.round(Ingest.humidity(index) * 100));
+            insert.setNull(4, Types.INTEGER);
             insert.addBatch();
         }
         insert.executeBatch();

@@ -2,14 +2,11 @@ package elvaro.bench;
 
 import elvaro.server.support.Client;
 import java.io.IOException;
-import java.io.InputStream;
-import java.io.OutputStream;
-import java.net.HttpURLConnection;
-import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** The packaged application in a process of its own, with 512 MB of heap, an empty house and its owner. */
 final class ServerUnderTest implements AutoCloseable {
@@ -18,7 +15,6 @@ final class ServerUnderTest implements AutoCloseable {
 
     /** As the launcher starts it on a machine of 4 GB. */
     private static final List<String> AS_LAUNCHED = List.of(
-            "java",
             "-Xms64m",
             "-Xmx512m",
             "-Xss512k",
@@ -26,7 +22,8 @@ final class ServerUnderTest implements AutoCloseable {
             "-XX:MinHeapFreeRatio=15",
             "-XX:MaxHeapFreeRatio=30",
             "-XX:+UnlockExperimentalVMOptions",
-            "-XX:TrimNativeHeapInterval=10000");
+            "-XX:TrimNativeHeapInterval=10000",
+            "-XX:CompileThresholdScaling=0.1");
 
     private final Process process;
     private final int port;
@@ -48,8 +45,9 @@ final class ServerUnderTest implements AutoCloseable {
     /** Starts it on data that are there. */
     static ServerUnderTest again(Path jar, Path log) throws IOException, InterruptedException {
         int port = Launched.freePort();
-        List<String> command = new ArrayList<>(AS_LAUNCHED);
-        command.addAll(List.of("-jar", jar.toString()));
+        List<String> command = new ArrayList<>(List.of("java"));
+        command.addAll(AS_LAUNCHED);
+        command.addAll(Unpacked.archived(jar, AS_LAUNCHED));
         ProcessBuilder builder =
                 new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(log.toFile());
         builder.environment().put("ELVARO_HTTP_PORT", String.valueOf(port));
@@ -69,24 +67,13 @@ final class ServerUnderTest implements AutoCloseable {
         return port;
     }
 
-    /** Sends a pack over the plain old connection, which takes no part of a core for itself. */
-    int pack(String token, byte[] body) throws IOException {
-        HttpURLConnection connection = (HttpURLConnection) URI.create("http://127.0.0.1:" + port + "/devices/readings")
-                .toURL()
-                .openConnection();
-        connection.setRequestMethod("POST");
-        connection.setDoOutput(true);
-        connection.setFixedLengthStreamingMode(body.length);
-        connection.setRequestProperty("Authorization", "Bearer " + token);
-        connection.setRequestProperty("Content-Type", "application/senml+json");
-        try (OutputStream out = connection.getOutputStream()) {
-            out.write(body);
-        }
-        int status = connection.getResponseCode();
-        try (InputStream answer = status < 400 ? connection.getInputStream() : connection.getErrorStream()) {
-            answer.readAllBytes(); // read to its end, so that the connection is used again
-        }
-        return status;
+    /** Sends a pack as a probe does. */
+    int pack(String token, byte[] body) {
+        return client().plainly(
+                        "POST",
+                        "/devices/readings",
+                        Map.of("Authorization", "Bearer " + token, "Content-Type", "application/senml+json"),
+                        body);
     }
 
     Client client() {

@@ -56,9 +56,7 @@ public final class Tasters {
                 PHONES_AT_ONCE,
                 TASTERS / SECONDS,
                 SECONDS,
-                worker -> phones.get(worker)
-                                .phone("GET", "/taste/sheets", tokens.get(next.getAndIncrement()), null)
-                                .status()
+                worker -> phones.get(worker).status("GET", "/taste/sheets", tokens.get(next.getAndIncrement()), null)
                         == 200);
         report(name + " sheets opened", opened);
         for (int round = 0; round < ROUNDS; round++) {
@@ -67,12 +65,11 @@ public final class Tasters {
             Result handedIn = Load.run(PHONES_AT_ONCE, TASTERS / SECONDS, SECONDS, worker -> {
                 int taster = turn.getAndIncrement();
                 return phones.get(worker)
-                                .phone(
+                                .status(
                                         "PUT",
                                         "/taste/sheets/" + UUID.randomUUID(),
                                         tokens.get(taster),
                                         sheet(table, taster, now))
-                                .status()
                         == 204;
             });
             report(name + " sheets handed in, round " + (round + 1), handedIn);

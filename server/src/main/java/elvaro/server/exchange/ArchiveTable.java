@@ -27,7 +27,7 @@ record ArchiveTable(
     /** Its rows, all of one workshop, in the order they are kept in. */
     String select() {
         return columns.stream()
-                        .map(column -> expressions.getOrDefault(column.name(), "t." + column.name()))
+                        .map(column -> column.asked(expressions.getOrDefault(column.name(), "t." + column.name())))
                         .collect(Collectors.joining(", ", "select ", " from "))
                 + from
                 + (column("id").isPresent() ? " order by t.id" : "");

@@ -9,6 +9,10 @@ import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -28,6 +32,7 @@ class ArchiveWriter {
     static final String RECORD = "record.json";
     static final String CHAIN = "chain.json";
     static final String SCHEMA = "schema.json";
+    private static final int ROWS_A_STEP = 100;
 
     private final ArchiveFormat format;
     private final ArchiveSchema schema;
@@ -66,9 +71,9 @@ class ArchiveWriter {
                 new JsonMapper().writeValueAsBytes(chain.signed(current.person().workshopId()));
         rows.atOneMoment(() -> {
             entry(zip, RECORD);
-            try (HandedOn packing = new HandedOn(zip);
-                    JsonGenerator record = json.createGenerator(packing)) {
-                record(record);
+            try (JsonGenerator record = json.createGenerator(zip);
+                    HandedOn writing = new HandedOn("writes an archive")) {
+                record(record, writing);
             }
             zip.closeEntry();
             photos(zip);
@@ -82,28 +87,49 @@ class ArchiveWriter {
         zip.close();
     }
 
-    private void record(JsonGenerator record) {
-        record.writeStartObject();
-        record.writeStringProperty("format", ArchiveFormat.NAME);
-        record.writeNumberProperty("version", ArchiveFormat.VERSION);
-        record.writeStringProperty(
-                "made_at", clock.instant().truncatedTo(ChronoUnit.SECONDS).toString());
-        rows.read(format.workshop(), values -> {
+    /** Rows are read here and written there. */
+    private void record(JsonGenerator record, HandedOn writing) throws IOException {
+        writing.hand(() -> {
+            record.writeStartObject();
+            record.writeStringProperty("format", ArchiveFormat.NAME);
+            record.writeNumberProperty("version", ArchiveFormat.VERSION);
+            record.writeStringProperty(
+                    "made_at", clock.instant().truncatedTo(ChronoUnit.SECONDS).toString());
             record.writeName("workshop");
-            row(record, format.workshop(), values);
         });
-        record.writeObjectPropertyStart("rows");
-        format.tables().forEach(table -> record.writeNumberProperty(table.name(), rows.count(table)));
-        record.writeEndObject();
+        rows.read(format.workshop(), values -> {
+            @Nullable Object[] row = values.clone();
+            writing.hand(() -> row(record, format.workshop(), row));
+        });
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        format.tables().forEach(table -> counts.put(table.name(), rows.count(table)));
+        writing.hand(() -> {
+            record.writeObjectPropertyStart("rows");
+            counts.forEach(record::writeNumberProperty);
+            record.writeEndObject();
+        });
         for (ArchiveTable table : format.tables()) {
-            record.writeArrayPropertyStart(table.name());
+            writing.hand(() -> record.writeArrayPropertyStart(table.name()));
+            List<@Nullable Object[]> some = new ArrayList<>();
             rows.read(table, values -> {
-                record.writeRaw("\n");
-                row(record, table, values);
+                some.add(values.clone());
+                if (some.size() == ROWS_A_STEP) {
+                    writing.hand(rows(record, table, some));
+                    some.clear();
+                }
             });
-            record.writeEndArray();
+            writing.hand(rows(record, table, some));
+            writing.hand(record::writeEndArray);
         }
-        record.writeEndObject();
+        writing.hand(record::writeEndObject);
+    }
+
+    private static HandedOn.Step rows(JsonGenerator record, ArchiveTable table, List<@Nullable Object[]> some) {
+        List<@Nullable Object[]> these = List.copyOf(some);
+        return () -> these.forEach(row -> {
+            record.writeRaw("\n");
+            row(record, table, row);
+        });
     }
 
     private static void row(JsonGenerator record, ArchiveTable table, @Nullable Object[] values) {

@@ -73,8 +73,14 @@ class Spreadsheet {
     /** A spreadsheet rounds what has more digits than a double. */
     private static @Nullable Object[] asShown(ArchiveTable table, @Nullable Object[] values) {
         for (int column = 0; column < values.length; column++) {
-            if (values[column] != null && table.columns().get(column).isToldAsText()) {
+            ArchiveColumn of = table.columns().get(column);
+            if (values[column] == null) {
+                continue;
+            }
+            if (of.isToldAsText()) {
                 values[column] = String.valueOf(values[column]);
+            } else if (of.kind() == ArchiveColumn.ColumnType.MOMENT) {
+                values[column] = Instant.parse((String) values[column]);
             }
         }
         return values;

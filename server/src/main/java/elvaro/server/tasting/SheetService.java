@@ -4,7 +4,6 @@ import elvaro.core.tasting.Servings.Plate;
 import elvaro.core.tasting.Servings.Serving;
 import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
-import elvaro.server.tasting.Seats.Laid;
 import elvaro.server.tasting.Seats.Seat;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
@@ -53,9 +52,8 @@ class SheetService {
         if (form.round() >= tasting.rounds()) {
             throw Refusal.wrong("other-codes", "round", "There is no such round. Load the page again.");
         }
-        Laid laid = seats.laid(tastingId);
-        Plate plate = tasting.servings(laid.samples().size(), laid.places()).of(seat.position(), form.round());
-        keep(sheetId, placeId, plate, tasting, laid.samples(), form, clock.instant(), typedBy);
+        Plate plate = tasting.servings(seat.samples().size(), seat.places()).of(seat.position(), form.round());
+        keep(sheetId, placeId, plate, tasting, seat.samples(), form, clock.instant(), typedBy);
     }
 
     /** Writes a sheet and its words. */

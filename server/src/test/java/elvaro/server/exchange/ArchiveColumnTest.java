@@ -2,9 +2,13 @@ package elvaro.server.exchange;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
 
 import elvaro.server.exchange.ArchiveColumn.ColumnType;
 import java.math.BigDecimal;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -14,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.json.JsonFactory;
 
@@ -39,6 +44,25 @@ class ArchiveColumnTest {
             parser.nextToken();
             return column.read(parser);
         }
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "2026-01-31 12:00:00",
+                "2026-01-31 12:00:00.000000",
+                "2024-02-29 23:59:59.120000",
+                "1970-01-01 00:00:00.000001",
+                "2199-12-31 00:10:00.100200",
+                "2026-06-01 09:00:00.12",
+                "2026-06-01 09:00:00.000"
+            })
+    void a_moment_of_the_database_is_written_as_an_instant_is(String moment) throws SQLException {
+        ResultSet row = mock(ResultSet.class);
+        when(row.getString(1)).thenReturn(moment);
+
+        assertThat(column(ColumnType.MOMENT).value(row, 1))
+                .isEqualTo(Instant.parse(moment.replace(' ', 'T') + "Z").toString());
     }
 
     static Stream<Arguments> right() {
