@@ -50,18 +50,16 @@ export function Balance({ bench }: { bench: Schema['BenchView'] }) {
         <Typography id="balance" variant="h2">
           Balance
         </Typography>
-        {left !== 0 && (
-          <Typography
-            sx={{
-              fontSize: 40,
-              fontWeight: 660,
-              lineHeight: 1.1,
-              color: closes ? 'text.primary' : 'warning.main',
-            }}
-          >
-            {units.weight(Math.abs(left))}
-          </Typography>
-        )}
+        <Typography
+          sx={{
+            fontSize: 40,
+            fontWeight: 660,
+            lineHeight: 1.1,
+            color: closes ? 'text.primary' : 'warning.main',
+          }}
+        >
+          {units.weight(Math.abs(left))}
+        </Typography>
         <Typography>
           {words}
           {left !== 0 && closes && ', within what scale and drip explain'}
@@ -87,6 +85,8 @@ export function Balance({ bench }: { bench: Schema['BenchView'] }) {
           variant="contained"
           size="large"
           disabled={close.isPending}
+          // The last pile arrives as it is pressed, and moves it from under the finger: it is pressed all the same.
+          onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
           onClick={() => close.mutate({})}
           sx={{ minHeight: 56 }}
         >
