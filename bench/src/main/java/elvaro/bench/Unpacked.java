@@ -19,6 +19,7 @@ final class Unpacked {
                         "-jar",
                         packed.toString(),
                         "extract",
+                        "--force",
                         "--destination",
                         app.toString())
                 .inheritIO()
@@ -28,16 +29,16 @@ final class Unpacked {
     }
 
     /**
-     * Beside the packed one, made once for each; the archive is made on the database the environment names.
+     * Beside the packed one, and made anew after it; the archive is made on the database the environment names.
      *
      * @return the options and the name of what is started
      */
     static List<String> archived(Path packed, List<String> options) throws IOException, InterruptedException {
-        Path folder = packed.resolveSibling(
-                "as-launched-" + Files.getLastModifiedTime(packed).toMillis());
+        Path folder = packed.resolveSibling("as-launched");
         Path archive = folder.resolve("classes.jsa");
         Path app = folder.resolve("unpacked").resolve(packed.getFileName());
-        if (!Files.exists(archive)) {
+        if (!Files.exists(archive)
+                || Files.getLastModifiedTime(archive).compareTo(Files.getLastModifiedTime(packed)) < 0) {
             in(folder, packed);
             List<String> command = new ArrayList<>(List.of("java"));
             command.addAll(options);
