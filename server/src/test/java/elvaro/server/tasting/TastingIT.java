@@ -6,12 +6,16 @@ import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -32,6 +36,25 @@ class TastingIT {
             host.must(table.hand(place, sheet));
         }
         return table;
+    }
+
+    @Test
+    void a_phone_does_not_wait_for_another_that_hands_in_at_the_same_table(Someone owner, DataSource source)
+            throws SQLException {
+        LaidTable table = LaidTable.open(owner.client(), Bodies.tastingBody("PAIRED", 2, 6));
+        String first = table.view().at("/places/0/id").asString();
+        try (Connection other = source.getConnection()) {
+            other.setAutoCommit(false);
+            try (PreparedStatement lock =
+                    other.prepareStatement("select position from tasting_place where id = ? for update")) {
+                lock.setString(1, first);
+                assertThat(lock.executeQuery().next()).isTrue();
+                assertThat(table.hand(1, table.sheet(1, 0, "Honey", 6, 5)).status())
+                        .isEqualTo(204);
+            } finally {
+                other.rollback();
+            }
+        }
     }
 
     @Test
