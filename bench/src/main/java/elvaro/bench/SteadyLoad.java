@@ -1,8 +1,8 @@
 package elvaro.bench;
 
+import elvaro.server.support.Api.Answer;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
-import elvaro.server.support.Client.Answer;
 import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;

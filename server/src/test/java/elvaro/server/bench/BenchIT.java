@@ -5,8 +5,8 @@ import static elvaro.server.support.Bodies.pile;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import elvaro.server.support.Api.Answer;
 import elvaro.server.support.Client;
-import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.util.ArrayList;

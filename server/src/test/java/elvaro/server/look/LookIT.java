@@ -4,9 +4,9 @@ import static elvaro.server.support.Bodies.lookBody;
 import static elvaro.server.support.Pictures.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Api.Answer;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
-import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.awt.image.BufferedImage;

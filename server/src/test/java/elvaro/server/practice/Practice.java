@@ -3,8 +3,8 @@ package elvaro.server.practice;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.working.Units;
+import elvaro.server.support.Api.Answer;
 import elvaro.server.support.Client;
-import elvaro.server.support.Client.Answer;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;

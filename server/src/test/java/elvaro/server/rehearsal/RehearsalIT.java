@@ -7,8 +7,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import elvaro.core.rehearsal.RehearsalLesson;
 import elvaro.core.working.Units;
+import elvaro.server.support.Api.Answer;
 import elvaro.server.support.Client;
-import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.time.LocalDate;

@@ -2,8 +2,8 @@ package elvaro.server.scale;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Api.Answer;
 import elvaro.server.support.Client;
-import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.util.Iterator;

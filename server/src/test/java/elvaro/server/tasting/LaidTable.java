@@ -1,8 +1,8 @@
 package elvaro.server.tasting;
 
+import elvaro.server.support.Api.Answer;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
-import elvaro.server.support.Client.Answer;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.IntStream;

@@ -2,9 +2,9 @@ package elvaro.server.tasting;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import elvaro.server.support.Api.Answer;
 import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
-import elvaro.server.support.Client.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.util.List;

@@ -3,7 +3,7 @@ package elvaro.server.treatment;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import elvaro.server.support.Client.Answer;
+import elvaro.server.support.Api.Answer;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
 import java.util.HashMap;
