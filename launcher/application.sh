@@ -68,7 +68,7 @@ class_archive() {
     [ ! -f "$DIR/elvaro.jsa" ] || [ "$(cat "$DIR/elvaro.jsa.for" 2>/dev/null)" != "$made_for" ] || return 0
     rm -f "$DIR/elvaro.jsa" "$DIR/elvaro.jsa.for"
     (step "Preparing a quicker start" "$LOGS/archive.log" with_database env ELVARO_HTTP_PORT=0 \
-        java "${JVM[@]}" -XX:ArchiveClassesAtExit="$DIR/elvaro.jsa" -Dspring.context.exit=onRefresh -jar "$APP/elvaro.jar") ||
+        java "${JVM[@]}" -XX:TieredStopAtLevel=1 -XX:ArchiveClassesAtExit="$DIR/elvaro.jsa" -Dspring.context.exit=onRefresh -jar "$APP/elvaro.jar") ||
         { say "It starts without."; return 0; }
     echo "$made_for" >"$DIR/elvaro.jsa.for"
 }

@@ -10,6 +10,7 @@ import elvaro.server.support.Client;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** An animal from its tag to packs, at a desk and on a phone. */
@@ -197,7 +198,12 @@ class GameIT {
             assertThat(idris.overflow()).isZero();
             String tag =
                     client.get("/api/pieces/" + piece).body().at("/card/tag").asString();
-            idris.visit("/");
+            idris.opens("/");
+            Locator folded = idris.page.getByRole(
+                    AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^\\d+ more$")));
+            if (folded.isVisible()) { // others hang things in this shop as well
+                folded.click();
+            }
             idris.reads("drain, add 4 kg of ice");
             idris.press("Iced " + tag);
             assertThat(idris.button("Iced " + tag)).hasCount(0);

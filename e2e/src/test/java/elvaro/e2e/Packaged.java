@@ -22,8 +22,7 @@ final class Packaged {
     static final Path JAR = FOLDER.resolve("elvaro.jar");
 
     /** Houses are started often and live for minutes: they do without what pays over hours only. */
-    private static final List<String> FOR_MINUTES = List.of(
-            "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Dspring.data.jpa.repositories.bootstrap-mode=lazy");
+    private static final List<String> FOR_MINUTES = List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC");
 
     private static final Path CLASSES = FOLDER.resolve("elvaro.jsa");
 

@@ -2,17 +2,25 @@ package elvaro.server;
 
 import elvaro.server.shared.ClockFromFile;
 import elvaro.server.shared.HouseTime;
+import java.net.URL;
 import java.nio.file.Path;
 import java.time.Clock;
 import org.slf4j.LoggerFactory;
+import org.springframework.aot.AotDetector;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
+import org.springframework.core.SpringProperties;
 
 @SpringBootApplication
 public class App {
+    /** What is set up of beans is worked out as the application is packaged; while it is developed, at each start. */
     public static void main(String[] args) {
+        URL workedOut = App.class.getResource("App__ApplicationContextInitializer.class");
+        if (workedOut != null && workedOut.getProtocol().equals("jar")) {
+            SpringProperties.setFlag(AotDetector.AOT_ENABLED);
+        }
         SpringApplication.run(App.class, args);
     }
 

@@ -1,6 +1,7 @@
 package elvaro.server;
 
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.belongToAnyOf;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
@@ -13,7 +14,6 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaFieldAccess.AccessType;
 import com.tngtech.archunit.core.domain.JavaMethod;
 import com.tngtech.archunit.core.domain.JavaModifier;
-import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchCondition;
@@ -23,12 +23,15 @@ import com.tngtech.archunit.lang.SimpleConditionEvent;
 import elvaro.server.piece.LogReader;
 import elvaro.server.piece.PieceLogs;
 import elvaro.server.piece.PieceReader;
+import elvaro.server.support.AsWritten;
 import jakarta.persistence.Entity;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.springframework.context.annotation.Conditional;
+import org.springframework.context.annotation.Profile;
 import org.springframework.transaction.annotation.Transactional;
 
-@AnalyzeClasses(packages = "elvaro.server", importOptions = DoNotIncludeTests.class)
+@AnalyzeClasses(packages = "elvaro.server", importOptions = AsWritten.class)
 class ServerRulesTest {
     private static final DescribedPredicate<JavaClass> REPOSITORIES =
             JavaClass.Predicates.assignableTo(org.springframework.data.repository.Repository.class);
@@ -36,6 +39,13 @@ class ServerRulesTest {
     @ArchTest
     static final ArchRule features_depend_one_way =
             slices().matching("elvaro.server.(*)..").should().beFreeOfCycles();
+
+    /** What is worked out as the application is packaged is the same at every start: docs/decisions/0054. */
+    @ArchTest
+    static final ArchRule which_beans_there_are_does_not_depend_on_how_it_is_started = noClasses()
+            .should()
+            .dependOnClassesThat(belongToAnyOf(Conditional.class, Profile.class)
+                    .or(resideInAPackage("org.springframework.boot.autoconfigure.condition")));
 
     @ArchTest
     static final ArchRule controllers_translate_and_nothing_more = noClasses()

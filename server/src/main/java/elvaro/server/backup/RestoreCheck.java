@@ -12,8 +12,8 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -25,7 +25,6 @@ import org.springframework.stereotype.Component;
  * {@code ./elvaro restore} and {@code ./elvaro check}.
  */
 @Component
-@ConditionalOnProperty("elvaro.check")
 class RestoreCheck {
     /** For the launcher: loaded, but not whole. */
     private static final int NOT_WHOLE = 3;
@@ -35,22 +34,28 @@ class RestoreCheck {
     private final CurrentWorkshop current;
     private final ChainCheck chain;
     private final FinishedPieces finishedPieces;
+    private final boolean isAsked;
 
     RestoreCheck(
             JdbcClient database,
             LedgerAudit ledgers,
             CurrentWorkshop current,
             ChainCheck chain,
-            FinishedPieces finishedPieces) {
+            FinishedPieces finishedPieces,
+            @Value("${elvaro.check}") boolean isAsked) {
         this.database = database;
         this.ledgers = ledgers;
         this.current = current;
         this.chain = chain;
         this.finishedPieces = finishedPieces;
+        this.isAsked = isAsked;
     }
 
     @EventListener
     void ready(ApplicationReadyEvent event) {
+        if (!isAsked) {
+            return;
+        }
         List<String> faults = new ArrayList<>(strays());
         int finished = 0;
         long links = 0;

@@ -22,7 +22,7 @@ import net.javacrumbs.shedlock.spring.annotation.EnableSchedulerLock;
 import net.javacrumbs.shedlock.spring.annotation.SchedulerLock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -37,7 +37,6 @@ import org.springframework.stereotype.Component;
  * nobody anything.
  */
 @Component
-@ConditionalOnProperty(name = "elvaro.check", havingValue = "false", matchIfMissing = true)
 class NoticeJobs {
     private static final Logger LOG = LoggerFactory.getLogger(NoticeJobs.class);
 
@@ -53,14 +52,22 @@ class NoticeJobs {
     private final CurrentWorkshop current;
     private final JdbcClient database;
     private final Clock clock;
+    private final boolean onlyLookedAt;
     private volatile boolean isOpen;
 
-    NoticeJobs(NoticeEngine engine, Outbox outbox, CurrentWorkshop current, JdbcClient database, Clock clock) {
+    NoticeJobs(
+            NoticeEngine engine,
+            Outbox outbox,
+            CurrentWorkshop current,
+            JdbcClient database,
+            Clock clock,
+            @Value("${elvaro.check}") boolean onlyLookedAt) {
         this.engine = engine;
         this.outbox = outbox;
         this.current = current;
         this.database = database;
         this.clock = clock;
+        this.onlyLookedAt = onlyLookedAt;
     }
 
     @Configuration
@@ -79,7 +86,7 @@ class NoticeJobs {
     /** Until a house is filled or taken over nobody looks at it: half of it would be told, and the other half would wait. */
     @EventListener(ApplicationReadyEvent.class)
     void open() {
-        isOpen = true;
+        isOpen = !onlyLookedAt;
     }
 
     @Scheduled(initialDelayString = "${elvaro.notices-from}", fixedDelayString = "PT3S")
@@ -199,6 +206,9 @@ class NoticeJobs {
     @Scheduled(initialDelayString = "PT10M", fixedDelayString = "PT12H")
     @SchedulerLock(name = "notice-forget", lockAtMostFor = "PT10M")
     void forget() {
+        if (!isOpen) {
+            return;
+        }
         database.sql("delete from notice where made_at < ? order by made_at limit 10000")
                 .param(utc(clock.instant().minus(Duration.ofDays(KEPT_DAYS))))
                 .update();

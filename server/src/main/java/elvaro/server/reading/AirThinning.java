@@ -12,7 +12,6 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -25,7 +24,6 @@ import org.springframework.transaction.support.TransactionTemplate;
  * readings stay for ever.
  */
 @Component
-@ConditionalOnProperty(name = "elvaro.check", havingValue = "false", matchIfMissing = true)
 class AirThinning {
     private static final Logger LOG = LoggerFactory.getLogger(AirThinning.class);
 
@@ -39,16 +37,20 @@ class AirThinning {
     private final Clock clock;
     private final @Nullable Period whole;
 
-    /** @param whole for how long readings stay as they are, as {@code P2Y}; empty for ever */
+    /**
+     * @param whole for how long readings stay as they are, as {@code P2Y}; empty for ever
+     * @param onlyLookedAt whether the house was restored to be looked at: nothing of it is then changed
+     */
     AirThinning(
             JdbcClient database,
             TransactionTemplate transaction,
             Clock clock,
-            @Value("${elvaro.readings-whole-for}") String whole) {
+            @Value("${elvaro.readings-whole-for}") String whole,
+            @Value("${elvaro.check}") boolean onlyLookedAt) {
         this.database = database;
         this.transaction = transaction;
         this.clock = clock;
-        this.whole = whole.isEmpty() ? null : Period.parse(whole);
+        this.whole = onlyLookedAt || whole.isEmpty() ? null : Period.parse(whole);
     }
 
     @Scheduled(initialDelayString = "PT20M", fixedDelayString = "PT12H")

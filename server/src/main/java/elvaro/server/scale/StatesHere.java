@@ -7,12 +7,8 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnExpression;
-import org.springframework.stereotype.Component;
 
 /** In memory, where one node serves the house: a figure a few seconds old is of no use to anyone. */
-@Component
-@ConditionalOnExpression("${elvaro.nodes} == 1")
 class StatesHere implements ScaleStates {
     private final Map<UUID, StableWeight> states = new ConcurrentHashMap<>();
 

@@ -5,9 +5,7 @@ import elvaro.core.weighing.StableWeight.Shown;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnExpression;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -15,8 +13,6 @@ import tools.jackson.databind.json.JsonMapper;
  * A row a scale, where several nodes serve the house: its figures may come to one of them and be watched or tared at
  * another.
  */
-@Component
-@ConditionalOnExpression("${elvaro.nodes} > 1")
 class StatesOfAllNodes implements ScaleStates {
     private final JdbcClient database;
     private final TransactionTemplate transaction;

@@ -30,7 +30,8 @@ class RestoreCheckIT {
                 RunningApp.bean(LedgerAudit.class),
                 RunningApp.bean(CurrentWorkshop.class),
                 RunningApp.bean(ChainCheck.class),
-                RunningApp.bean(FinishedPieces.class));
+                RunningApp.bean(FinishedPieces.class),
+                true);
         assertThat(check.strays()).isEmpty();
         new TransactionTemplate(RunningApp.bean(PlatformTransactionManager.class)).executeWithoutResult(planted -> {
             database.sql("set foreign_key_checks = 0").update();

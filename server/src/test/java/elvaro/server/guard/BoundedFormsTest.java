@@ -3,7 +3,7 @@ package elvaro.server.guard;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.importer.ClassFileImporter;
-import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
+import elvaro.server.support.AsWritten;
 import jakarta.validation.constraints.Size;
 import java.lang.reflect.AnnotatedElement;
 import java.lang.reflect.AnnotatedParameterizedType;
@@ -29,7 +29,7 @@ class BoundedFormsTest {
     @Test
     void whatever_a_form_lists_is_bounded() {
         new ClassFileImporter()
-                .withImportOption(new DoNotIncludeTests()).importPackages("elvaro.server").stream()
+                .withImportOption(new AsWritten()).importPackages("elvaro.server").stream()
                         .flatMap(each -> Arrays.stream(each.reflect().getDeclaredMethods()))
                         .flatMap(method -> Arrays.stream(method.getParameters()))
                         .filter(parameter -> parameter.isAnnotationPresent(RequestBody.class))

@@ -3,13 +3,13 @@ package elvaro.server.guard;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 
 import com.tngtech.archunit.base.DescribedPredicate;
-import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import elvaro.server.support.AsWritten;
 import org.springframework.security.access.prepost.PreAuthorize;
 
-@AnalyzeClasses(packages = "elvaro.server", importOptions = DoNotIncludeTests.class)
+@AnalyzeClasses(packages = "elvaro.server", importOptions = AsWritten.class)
 class OwnersRoutesTest {
     /** What stands before the body knows this one rule. */
     @ArchTest

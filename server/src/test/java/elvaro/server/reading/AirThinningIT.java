@@ -76,7 +76,7 @@ class AirThinningIT {
 
     private static AirThinning thinning(JdbcClient database, DataSource source) {
         return new AirThinning(
-                database, new RetriedTransaction(new JdbcTransactionManager(source)), Clock.systemUTC(), "");
+                database, new RetriedTransaction(new JdbcTransactionManager(source)), Clock.systemUTC(), "", false);
     }
 
     private static long count(JdbcClient database, long source) {
