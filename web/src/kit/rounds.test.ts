@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Schema } from '../api/client';
-import { alongTheRails, inRounds } from './rounds';
+import { alongTheRails, inRounds, muchIn } from './rounds';
 
 const due = (work: string, id: string) => ({ work, subject: { id } }) as Schema['WorkView'];
 
@@ -31,6 +31,8 @@ test('a round goes along the rails, chamber by chamber, and what hangs nowhere c
 test('eleven weighings are one line, where the first of them stood; two are two', () => {
   const many = Array.from({ length: 11 }, (_, index) => due('WEIGH', String(index)));
   const lines = inRounds([due('STOP', 'x'), ...many, due('LOOK', 'y'), due('TURN', 'z'), due('LOOK', 'w')]);
+  expect(muchIn(lines)).toBe(15);
+  expect(muchIn(lines.slice(2))).toBe(3);
   expect(lines.map((line) => ('all' in line ? `${line.work} ${line.all.length}` : line.work))).toEqual([
     'STOP',
     'WEIGH 11',

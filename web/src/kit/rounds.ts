@@ -33,6 +33,10 @@ export interface Round {
   all: Due[];
 }
 
+/** How much there is to do in lines: in a round as much as it has pieces. */
+export const muchIn = (lines: (Due | Round)[]): number =>
+  lines.reduce((much, line) => much + ('all' in line ? line.all.length : 1), 0);
+
 /** Each line by itself, but what waits for the same on several pieces as one round, where the first of it stood. */
 export function inRounds(due: Due[]): (Due | Round)[] {
   const rounds = new Map<Due['work'], Due[]>();

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schema } from '../api/client';
 import { useRoom } from '../api/room';
-import { alongTheRails, inRounds, roundOf, type Round } from '../kit/rounds';
+import { alongTheRails, inRounds, muchIn, roundOf, type Round } from '../kit/rounds';
 import { ProblemNotice } from '../kit/Notices';
 import { useWriteEntry } from '../kit/entries';
 import { whenOpened } from '../kit/whenOpened';
@@ -66,7 +66,7 @@ export function DueList({ due }: { due: Due[] }) {
       </Box>
       {shown.length < lines.length && (
         <Button fullWidth color="inherit" onClick={() => setAll(true)}>
-          {lines.length - shown.length} more
+          {muchIn(lines.slice(shown.length))} more
         </Button>
       )}
       <AheadList />
