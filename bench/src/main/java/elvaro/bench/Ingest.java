@@ -1,8 +1,6 @@
 package elvaro.bench;
 
 import elvaro.server.support.Client;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
@@ -58,12 +56,13 @@ public final class Ingest {
                         .asString());
             }
             ExecutorService others = Executors.newFixedThreadPool(2);
-            for (String token : tokens.subList(1, CHAMBERS)) {
+            for (String token : tokens.subList(2, CHAMBERS)) {
                 others.submit(() -> load(server, token, from, readings));
             }
             others.shutdown();
             others.awaitTermination(1, TimeUnit.HOURS);
-            beside(server, tokens.get(0), from, readings);
+            beside(server, tokens.get(0), PackOfReadings.JSON, from, readings);
+            beside(server, tokens.get(1), PackOfReadings.CBOR, from, readings);
             for (String stretch : List.of("hour", "day", "week", "month", "year")) {
                 charts(owner, chambers, stretch, now);
             }
@@ -80,46 +79,36 @@ public final class Ingest {
         return 80 + Math.cos(index / 9.0) * 3;
     }
 
-    static Void load(ServerUnderTest server, String token, Instant from, int readings) throws IOException {
+    static Void load(ServerUnderTest server, String token, Instant from, int readings) {
         for (int first = 0; first < readings; first += PACK) {
-            send(server, token, from, first, Math.min(readings, first + PACK));
+            send(server, token, PackOfReadings.JSON, from, first, Math.min(readings, first + PACK));
         }
         return null;
     }
 
     /** Pack and batch by turns, so that both meet the same machine; the making of a pack does not count. */
-    private static void beside(ServerUnderTest server, String token, Instant from, int readings)
-            throws IOException, SQLException {
+    private static void beside(ServerUnderTest server, String token, PackOfReadings form, Instant from, int readings)
+            throws SQLException {
         double sending = 0;
         double writing = 0;
         try (PlainBatch floor = new PlainBatch()) {
             for (int first = 0; first < readings; first += PACK) {
                 int end = Math.min(readings, first + PACK);
-                sending += send(server, token, from, first, end) / 1e9;
+                sending += send(server, token, form, from, first, end) / 1e9;
                 writing += floor.write(from, first, end) / 1e9;
             }
         }
         System.out.printf(
-                "Ingest    %6.0f readings/s by packs of %d, plain JDBC batch %6.0f/s; share of the floor %.2f%n",
-                readings / sending, PACK, readings / writing, writing / sending);
+                "Ingest    %6.0f readings/s by packs of %d in %s, plain JDBC batch %6.0f/s; share of the floor %.2f%n",
+                readings / sending, PACK, form, readings / writing, writing / sending);
     }
 
     /** How many nanoseconds the answer took. */
-    private static long send(ServerUnderTest server, String token, Instant from, int first, int end)
-            throws IOException {
-        StringBuilder pack = new StringBuilder("[{\"bn\":\"probe:\",\"bt\":").append(from.getEpochSecond());
-        for (int index = first; index < end; index++) {
-            pack.append(index == first ? "," : ",{");
-            pack.append(String.format(
-                    Locale.ROOT,
-                    "\"n\":\"t\",\"u\":\"Cel\",\"t\":%1$d,\"v\":%2$.2f},{\"n\":\"h\",\"u\":\"%%RH\",\"t\":%1$d,\"v\":%3$.1f}",
-                    index * 60L,
-                    celsius(index),
-                    humidity(index)));
-        }
-        byte[] body = pack.append(']').toString().getBytes(StandardCharsets.US_ASCII);
+    private static long send(
+            ServerUnderTest server, String token, PackOfReadings form, Instant from, int first, int end) {
+        byte[] body = form.of(from, first, end);
         long began = System.nanoTime();
-        int status = server.pack(token, body);
+        int status = server.pack(token, form.name().toLowerCase(Locale.ROOT), body);
         long took = System.nanoTime() - began;
         if (status != 200) {
             throw new IllegalStateException("A pack was refused: " + status);

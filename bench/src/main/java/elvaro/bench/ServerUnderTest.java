@@ -67,12 +67,16 @@ final class ServerUnderTest implements AutoCloseable {
         return port;
     }
 
-    /** Sends a pack as a probe does. */
-    int pack(String token, byte[] body) {
+    /**
+     * Sends a pack as a probe does.
+     *
+     * @param form what it is written in: {@code json} or {@code cbor}
+     */
+    int pack(String token, String form, byte[] body) {
         return client().plainly(
                         "POST",
                         "/devices/readings",
-                        Map.of("Authorization", "Bearer " + token, "Content-Type", "application/senml+json"),
+                        Map.of("Authorization", "Bearer " + token, "Content-Type", "application/senml+" + form),
                         body);
     }
 
