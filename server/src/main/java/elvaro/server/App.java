@@ -15,7 +15,7 @@ import org.springframework.core.SpringProperties;
 
 @SpringBootApplication
 public class App {
-    /** What is set up of beans is worked out as the application is packaged; while it is developed, at each start. */
+    /** Which beans there are was worked out as this was packaged; run from its classes, it is found out at each start. */
     public static void main(String[] args) {
         URL workedOut = App.class.getResource("App__ApplicationContextInitializer.class");
         if (workedOut != null && workedOut.getProtocol().equals("jar")) {
