@@ -10,5 +10,4 @@ test('the day is the shop’s, not the one the browser is in', () => {
     wrapper: ({ children }) => <QueryClientProvider client={queryClient}>{children}</QueryClientProvider>,
   });
   expect(result.current).toBe('2031-03-15');
-  vi.useRealTimers();
 });

@@ -49,6 +49,12 @@ export default function CurveDrawing({
       },
     ];
   });
+  const strokes: Record<string, { strokeWidth: number; strokeDasharray: string }> = Object.fromEntries(
+    curves.map((curve, index) => [
+      `& [data-series="line-${index}"].MuiLineChart-line`,
+      { strokeWidth: 2.5, strokeDasharray: curve.broken ? '7 5' : 'none' },
+    ]),
+  );
   return (
     <LineChart
       height={height}
@@ -93,12 +99,7 @@ export default function CurveDrawing({
         '& .MuiLineChart-area': { opacity: 0.18 },
         '& [data-series^="low-"], & [data-series^="band-"].MuiLineChart-line, & [data-series^="marks-"].MuiLineChart-line':
           { stroke: 'none' },
-        ...Object.fromEntries(
-          curves.map((curve, index) => [
-            `& [data-series="line-${index}"].MuiLineChart-line`,
-            { strokeWidth: 2.5, strokeDasharray: curve.broken ? '7 5' : 'none' },
-          ]),
-        ),
+        ...strokes,
       }}
     >
       {lines

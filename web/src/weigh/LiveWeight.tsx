@@ -84,7 +84,11 @@ export function LiveWeight({
         <Typography role="status" sx={{ flex: 1, fontWeight: 560 }}>
           {state(shown, keptLaying, tag, ready)}
           {/* Whoever does not see the figure is told it once it is at rest, not five times a second. */}
-          {keepable && <Box sx={visuallyHidden}>{units.weight(shown.grams)}</Box>}
+          {keepable && (
+            <Box component="span" sx={visuallyHidden}>
+              {units.weight(shown.grams)}
+            </Box>
+          )}
         </Typography>
         <Button type="button" color="inherit" onClick={onType}>
           Type it instead

@@ -9,6 +9,7 @@ afterEach(() => {
   cleanup();
   localStorage.clear();
   vi.unstubAllGlobals();
+  vi.useRealTimers();
 });
 
 /** A browser reads an address from where the page stands; Node wants all of it. */

@@ -16,7 +16,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
-/** No view has a serious fault for those who see, hear or move differently. */
+/** What opens on a view has no serious fault for those who see, hear or move differently; see {@link EveryViewIT}. */
 class AccessIT {
 
     static List<String> faults(Page page) {
@@ -40,7 +40,7 @@ class AccessIT {
         return found;
     }
 
-    private static void inScheme(Page page, ColorScheme scheme) {
+    static void inScheme(Page page, ColorScheme scheme) {
         page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
         PlaywrightAssertions.assertThat(page.locator("html"))
                 .hasAttribute("data-scheme", scheme.name().toLowerCase(java.util.Locale.ROOT));
@@ -96,26 +96,6 @@ class AccessIT {
                     .click();
             maren.reads("Expected when hung, and found");
             found.put("a cut piece", faultsInBoth(maren.page));
-        }
-        found.values().removeIf(List::isEmpty);
-        assertThat(found).isEmpty();
-    }
-
-    /** The same colours lie on each other in both: all four would tell no more, and take twice as long. */
-    @Test
-    void no_view_has_one_at_a_desk_in_the_light_or_on_a_phone_in_the_dark() {
-        House house = House.demo();
-        Map<String, List<String>> found = new LinkedHashMap<>();
-        try (Visitor maren = Visitor.at(house).signedIn()) {
-            for (String path : Views.of(house)) {
-                maren.opens(path);
-                found.put(path, faults(maren.page));
-                maren.page.setViewportSize(390, 844);
-                inScheme(maren.page, ColorScheme.DARK);
-                found.put(path + " on a phone in the dark", faults(maren.page));
-                inScheme(maren.page, ColorScheme.LIGHT);
-                maren.page.setViewportSize(1280, 800);
-            }
         }
         found.values().removeIf(List::isEmpty);
         assertThat(found).isEmpty();

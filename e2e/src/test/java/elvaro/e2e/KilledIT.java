@@ -19,17 +19,19 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Whatever is killed, whatever was confirmed is there. Through the launcher, with the durable database it starts. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS) // one house for all
 class KilledIT {
     private static final String OWNER = "maren@brackenrow.example";
 
     @TempDir
-    Path folder;
+    static Path folder;
 
     private final int httpPort = House.freePort();
     private final int dbPort = House.freePort();
@@ -43,7 +45,7 @@ class KilledIT {
     private final List<Integer> handedIn = new java.util.concurrent.CopyOnWriteArrayList<>();
     private Path log;
 
-    @BeforeEach
+    @BeforeAll
     void furnish() throws Exception {
         start();
         Client client = new Client(httpPort);
@@ -54,7 +56,7 @@ class KilledIT {
         pieces.addAll(owner.hangToday(chamber, 28, 4000, 4000));
     }
 
-    @AfterEach
+    @AfterAll
     void end() throws Exception {
         launcher.destroy();
         launcher.waitFor();

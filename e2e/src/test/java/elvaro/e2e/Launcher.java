@@ -22,6 +22,7 @@ final class Launcher {
         ProcessBuilder process = new ProcessBuilder(command).redirectErrorStream(true);
         process.environment().keySet().removeIf(name -> name.startsWith("ELVARO_DB_"));
         process.environment().put("ELVARO_JAR", Packaged.JAR.toString());
+        process.environment().put("ELVARO_MEMORY", "256"); // with the quick compiler
         process.environment().put("JAVA_TOOL_OPTIONS", String.join(" ", Packaged.QUICK_TO_START));
         return process;
     }

@@ -56,7 +56,9 @@ class TastingsIT {
         guest.page
                 .getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("^Taste ")))
                 .waitFor();
-        assertThat(guest.page.evaluate(LayoutIT.TOO_SMALL)).asInstanceOf(LIST).isEmpty();
+        assertThat(guest.page.evaluate(EveryViewIT.TOO_SMALL))
+                .asInstanceOf(LIST)
+                .isEmpty();
         for (int plate = 0; plate < 2; plate++) {
             String code = guest.page
                     .getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(Pattern.compile("^Taste ")))

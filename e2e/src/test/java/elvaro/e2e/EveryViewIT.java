@@ -2,24 +2,33 @@ package elvaro.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.options.ColorScheme;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
-/** Every view fits the screen it is on, however narrow it is and however large the letters are. */
-class LayoutIT {
+/** Every view fits the screen it is on, however narrow it is and however large the letters are, and shuts nobody out. */
+class EveryViewIT {
     private static final List<Integer> WIDTHS = List.of(1280, 768, 390, 320);
 
+    /**
+     * For its faults it is looked at at a desk in the light and on a phone in the dark: the same colours lie on each
+     * other in both, so all four would tell no more and take twice as long.
+     */
     @Test
-    void no_view_has_to_be_pushed_sideways_from_320_to_1280_px_or_with_text_twice_as_large() {
+    void no_view_has_to_be_pushed_sideways_from_320_to_1280_px_or_with_large_text_nor_has_a_serious_fault() {
         House house = House.demo();
         List<String> found = new ArrayList<>();
         try (Visitor maren = Visitor.at(house).signedIn()) {
             for (String path : Views.of(house)) {
-                maren.page.setViewportSize(1280, 800);
                 maren.opens(path);
+                faults(maren, path, found);
+                maren.page.setViewportSize(390, 844);
+                AccessIT.inScheme(maren.page, ColorScheme.DARK);
+                faults(maren, path + " on a phone in the dark", found);
+                AccessIT.inScheme(maren.page, ColorScheme.LIGHT);
                 for (int width : WIDTHS) {
                     maren.page.setViewportSize(width, 800);
                     check(maren, "%s at %d px".formatted(path, width), found);
@@ -31,6 +40,10 @@ class LayoutIT {
             }
         }
         assertThat(found).isEmpty();
+    }
+
+    private static void faults(Visitor maren, String what, List<String> found) {
+        AccessIT.faults(maren.page).forEach(fault -> found.add(what + ": " + fault));
     }
 
     private static void check(Visitor maren, String what, List<String> found) {
