@@ -27,10 +27,12 @@ final class ServerUnderTest implements AutoCloseable {
 
     private final Process process;
     private final int port;
+    private final Client probe;
 
     private ServerUnderTest(Process process, int port) {
         this.process = process;
         this.port = port;
+        probe = new Client(port);
     }
 
     /** Starts it on the database the environment names, and makes the owner. */
@@ -73,11 +75,11 @@ final class ServerUnderTest implements AutoCloseable {
      * @param form what it is written in: {@code json} or {@code cbor}
      */
     int pack(String token, String form, byte[] body) {
-        return client().plainly(
-                        "POST",
-                        "/devices/readings",
-                        Map.of("Authorization", "Bearer " + token, "Content-Type", "application/senml+" + form),
-                        body);
+        return probe.plainly(
+                "POST",
+                "/devices/readings",
+                Map.of("Authorization", "Bearer " + token, "Content-Type", "application/senml+" + form),
+                body);
     }
 
     Client client() {
