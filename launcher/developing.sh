@@ -91,7 +91,7 @@ cmd_bench() {
     local packaged_test
     case ${1:-} in
     felt) packaged_test=FeltSpeed ;;
-    drills) packaged_test=Drills ;;
+    drills) packaged_test=Drills,RestoreDrill ;;
     package) packaged_test=PackageDrill ;;
     *) packaged_test= ;;
     esac
@@ -120,6 +120,8 @@ cmd_bench() {
     java -cp "$classes" elvaro.bench.honesty.Rehearsed
     [ "${1:-}" != honesty ] || return 0
     java -cp "$classes" org.openjdk.jmh.Main ForecastBenchmark
+    ELVARO_MEMORY=512 jvm_options # as on a machine of 4 GB
+    export ELVARO_JVM="${JVM[*]}"
     private_database
     with_database java -cp "$classes" elvaro.bench.RoomAndCompare "$HOME_DIR/server/target/elvaro.jar" "$@"
     local more
