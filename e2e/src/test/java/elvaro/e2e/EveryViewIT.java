@@ -31,8 +31,9 @@ class EveryViewIT {
                 AccessIT.inScheme(maren.page, ColorScheme.LIGHT);
                 maren.page.setViewportSize(768, 800);
                 checkWidth(maren, path + " at 768 px", found);
-                maren.page.evaluate("document.documentElement.style.fontSize = '200%'");
                 maren.page.setViewportSize(320, 800);
+                checkWidth(maren, path + " at 320 px", found);
+                maren.page.evaluate("document.documentElement.style.fontSize = '200%'");
                 checkWidth(maren, path + " at 320 px, text at 200 %", found);
                 maren.page.setViewportSize(1280, 800);
                 checkWidth(maren, path + " at 1280 px, text at 200 %", found);
