@@ -4,6 +4,7 @@ import { ChartsReferenceLine } from '@mui/x-charts/ChartsReferenceLine';
 import { LineChart } from '@mui/x-charts/LineChart';
 import type { ReactNode } from 'react';
 import type { Schema } from '../api/client';
+import { roundAxis, type Axis } from '../kit/axis';
 import { axisTime, ticks, withGaps } from './stretch';
 import { Later } from '../kit/Later';
 
@@ -30,12 +31,12 @@ interface Props {
   levels?: Level[];
   /** Room left above the highest and below the lowest, in the chart's unit. */
   margin: number;
-  format: (value: number) => string;
+  axis: Axis;
 }
 
 /** One quantity of the air over time: its mean, and between which it swung. Every chart of a page has the same axis. */
 export function AirChart(props: Props) {
-  const { title, aside, label, air, colour, height, mean, low, high, levels = [], margin, format } = props;
+  const { title, aside, label, air, colour, height, mean, low, high, levels = [], margin, axis } = props;
   const hours = (Date.parse(air.to) - Date.parse(air.from)) / 3_600_000;
   const rows: (Partial<AirPoint> & { at: string })[] = withGaps(air.points, air.stepSeconds);
   if (!rows.some((row) => mean(row) !== undefined)) {
@@ -45,8 +46,8 @@ export function AirChart(props: Props) {
     .flatMap((row) => [mean(row), low?.(row), high?.(row)])
     .filter((value) => value !== undefined)
     .concat(levels.map(({ value }) => value));
-  const least = Math.floor(seen.reduce((a, b) => Math.min(a, b)) - margin);
-  const most = Math.ceil(seen.reduce((a, b) => Math.max(a, b)) + margin);
+  const least = seen.reduce((a, b) => Math.min(a, b)) - margin;
+  const most = seen.reduce((a, b) => Math.max(a, b)) + margin;
   const band =
     low && high
       ? [
@@ -87,7 +88,7 @@ export function AirChart(props: Props) {
                   valueFormatter: (at: Date) => axisTime(at, hours),
                 },
               ]}
-              yAxis={[{ width: 64, min: least, max: most, valueFormatter: format }]}
+              yAxis={[{ width: 64, ...roundAxis(axis, least, most, height / 40) }]}
               series={[
                 ...band,
                 {

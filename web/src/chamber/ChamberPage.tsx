@@ -17,6 +17,7 @@ import { ChamberLoad, Probes } from './ChamberLoad';
 import { LoggerFile } from './LoggerFile';
 import { RoomWater } from './RoomWater';
 import { stretches, week } from './stretch';
+import { inUnit } from '../kit/axis';
 
 /** Was the air right? */
 export default function ChamberPage() {
@@ -95,7 +96,6 @@ function Heard({ air }: { air: Schema['AirView'] }) {
 function Charts({ air }: { air: Schema['AirView'] }) {
   const units = useUnits();
   const { latest } = air;
-  const humidity = (value: number) => `${Math.round(value)} %`;
   if (air.points.length === 0) {
     return (
       <Typography sx={{ maxWidth: '42em' }}>
@@ -149,7 +149,7 @@ function Charts({ air }: { air: Schema['AirView'] }) {
           { value: 5, name: `${units.temperature(5)}`, act: true },
         ]}
         margin={0.5}
-        format={(value) => units.temperature(value)}
+        axis={units.axes.temperature}
       />
       <AirChart
         title="Humidity"
@@ -163,7 +163,7 @@ function Charts({ air }: { air: Schema['AirView'] }) {
         high={(point) => point.humidityMax}
         levels={[{ value: air.setHumidityPercent, name: 'set' }]}
         margin={4}
-        format={humidity}
+        axis={inUnit('%')}
       />
       <AirChart
         title="Drying power"
@@ -174,7 +174,7 @@ function Charts({ air }: { air: Schema['AirView'] }) {
         height={130}
         mean={(point) => point.drivePascal}
         margin={10}
-        format={(value) => `${Math.round(value)} Pa`}
+        axis={inUnit('Pa')}
       />
     </Box>
   );

@@ -6,6 +6,7 @@ import { ChartsXAxis } from '@mui/x-charts/ChartsXAxis';
 import { ChartsYAxis } from '@mui/x-charts/ChartsYAxis';
 import { LinePlot } from '@mui/x-charts/LineChart';
 import { ScatterPlot } from '@mui/x-charts/ScatterChart';
+import { roundAxis, writtenOn, type Axis } from '../kit/axis';
 import { Later } from '../kit/Later';
 
 /** A piece somewhere between two figures. */
@@ -32,8 +33,8 @@ interface Props {
   clouds: Cloud[];
   xLabel: string;
   yLabel: string;
-  xFormat: (value: number) => string;
-  yFormat: (value: number) => string;
+  x: Axis;
+  y: Axis;
   /** From 0, or from the least there is. */
   fromZero?: boolean;
   /** Upwards by ratios, where one piece may be worth ten others. */
@@ -41,12 +42,10 @@ interface Props {
   onPick: (id: string) => void;
 }
 
-const MARGIN = 0.06;
-
 const span = (values: number[], fromZero: boolean): [number, number] => {
   const most = Math.max(...values);
   const least = fromZero ? Math.min(0, ...values) : Math.min(...values);
-  const room = Math.max(most - least, Math.abs(most) * 0.05, 1e-6) * MARGIN;
+  const room = Math.max(most - least, Math.abs(most) * 0.05) * 0.03; // no dot lies on the frame
   return [fromZero && least === 0 ? 0 : least - room, most + room];
 };
 
@@ -68,8 +67,8 @@ export function DotChart({
   clouds,
   xLabel,
   yLabel,
-  xFormat,
-  yFormat,
+  x,
+  y,
   fromZero = false,
   ratios = false,
   onPick,
@@ -99,11 +98,9 @@ export function DotChart({
                 // A line needs its days on the axis; without one the axis is of the dots alone.
                 data: xs.length > 0 ? xs : undefined,
                 scaleType: 'linear',
-                min: least,
-                max: most,
+                ...roundAxis(x, least, most),
                 label: xLabel,
                 height: 44,
-                valueFormatter: xFormat,
               },
             ]}
             yAxis={[
@@ -111,13 +108,15 @@ export function DotChart({
                 ? {
                     scaleType: 'log' as const,
                     min: lowest * 0.9,
-                    max: high,
-                    width: 72,
+                    max: high * 1.1,
+                    width: 84,
                     label: yLabel,
-                    valueFormatter: yFormat,
-                    tickInterval: steps(lowest * 0.9, high),
+                    valueFormatter: (value: number) => writtenOn(y, value),
+                    tickInterval: steps((lowest * 0.9) / y.one, (high * 1.1) / y.one).map(
+                      (step) => step * y.one,
+                    ),
                   }
-                : { min: low, max: high, width: 72, label: yLabel, valueFormatter: yFormat },
+                : { ...roundAxis(y, low, high), width: 84, label: yLabel },
             ]}
             series={[
               ...curves.map((cloud, index) => ({
@@ -138,7 +137,7 @@ export function DotChart({
                 data: cloud.dots.map(({ id, x, y }) => ({ id, x, y })),
                 valueFormatter: (value: { id?: string | number; x: number; y: number } | null) =>
                   value
-                    ? `${cloud.dots.find(({ id }) => id === value.id)?.name}: ${xFormat(value.x)}, ${yFormat(value.y)}`
+                    ? `${cloud.dots.find(({ id }) => id === value.id)?.name}: ${writtenOn(x, value.x)}, ${writtenOn(y, value.y)}`
                     : '',
               })),
             ]}

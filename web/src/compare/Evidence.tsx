@@ -8,6 +8,7 @@ import { useEvidence } from '../api/compare';
 import { ProblemNotice } from '../kit/Notices';
 import { Waiting } from '../kit/Page';
 import { DataTable } from '../kit/DataTable';
+import { daysHung, shares } from '../kit/axis';
 import { days, percent, useUnits } from '../kit/units';
 import { readAsk, writeAsk } from '../api/ask';
 import { AskFields } from './AskFields';
@@ -112,7 +113,6 @@ function Pictures({ data, colourOf }: { data: View; colourOf: (group: string) =>
   const units = useUnits();
   const navigate = useNavigate();
   const pick = (id: string) => void navigate(`/pieces/${id}`);
-  const whole = (value: number) => value.toFixed(0);
   const clouds = (y: (dot: Schema['DotView']) => number | undefined, curves: boolean): Cloud[] =>
     data.groups.map((group) => ({
       name: group.name,
@@ -145,8 +145,8 @@ function Pictures({ data, colourOf }: { data: View; colourOf: (group: string) =>
           clouds={clouds((dot) => dot.shrink, true)}
           xLabel="days hung"
           yLabel=""
-          xFormat={whole}
-          yFormat={(value) => percent(value)}
+          x={daysHung}
+          y={shares}
           fromZero
           onPick={pick}
         />
@@ -158,8 +158,8 @@ function Pictures({ data, colourOf }: { data: View; colourOf: (group: string) =>
             clouds={clouds(costOf, false)}
             xLabel="days hung"
             yLabel=""
-            xFormat={whole}
-            yFormat={(value) => units.money(value)}
+            x={daysHung}
+            y={units.axes.price}
             ratios
             onPick={pick}
           />
@@ -183,8 +183,8 @@ function Pictures({ data, colourOf }: { data: View; colourOf: (group: string) =>
             ]}
             xLabel="cost of the steak"
             yLabel=""
-            xFormat={(value) => units.money(value)}
-            yFormat={(value) => share(value)}
+            x={units.axes.price}
+            y={shares}
             onPick={pick}
           />
           <Typography variant="body2">

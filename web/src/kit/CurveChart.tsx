@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import { lazy } from 'react';
+import type { Axis } from './axis';
 import type { Point } from './curves';
 import { Later } from './Later';
 
@@ -23,9 +24,10 @@ export interface CurvesOverDays {
   /** Days to be named on the axis. */
   lines?: { day: number; name: string }[];
   days: number;
+  /** Held by the axis besides what is drawn. */
   least?: number;
   most?: number;
-  format: (value: number) => string;
+  axis: Axis;
 }
 
 const Drawing = lazy(() => import('./CurveDrawing'));

@@ -1,6 +1,7 @@
 import { ChartsReferenceLine } from '@mui/x-charts/ChartsReferenceLine';
 import { LineChart } from '@mui/x-charts/LineChart';
 import type { CurvesOverDays } from './CurveChart';
+import { roundAxis } from './axis';
 import { at } from './curves';
 
 /** The picture of a CurveChart. */
@@ -12,7 +13,7 @@ export default function CurveDrawing({
   days,
   least,
   most,
-  format,
+  axis,
 }: CurvesOverDays) {
   const measured = [
     { marks, colour: 'var(--mui-palette-text-primary)' },
@@ -26,6 +27,15 @@ export default function CurveDrawing({
   ]
     .filter((day) => day <= days)
     .sort((a, b) => a - b);
+  const held = [
+    ...curves.flatMap(({ points }) => xs.map((day) => at(points, day))),
+    ...curves.flatMap(({ band = [] }) =>
+      band.filter(({ day }) => day <= days).flatMap(({ low, high }) => [low, high]),
+    ),
+    ...measured.flatMap((each) => each.marks.filter(({ day }) => day <= days).map(({ value }) => value)),
+    least,
+    most,
+  ].filter((value) => value != null);
   const bands = curves.flatMap((curve, index) => {
     if (!curve.band) {
       return [];
@@ -75,7 +85,7 @@ export default function CurveDrawing({
           valueFormatter: (day: number) => String(Math.round(day)),
         },
       ]}
-      yAxis={[{ width: 76, min: least, max: most, valueFormatter: format }]}
+      yAxis={[{ width: 76, ...roundAxis(axis, Math.min(...held), Math.max(...held)) }]}
       series={[
         ...bands.map((band) => ({ ...band, showMark: false, curve: 'linear' as const })),
         ...curves.map((curve, index) => ({

@@ -48,7 +48,15 @@ function View({ title, aside, children }: Props) {
       ref={main}
       id="main"
       tabIndex={-1}
-      sx={{ px: { xs: 2, md: 4 }, pt: 2.5, pb: 10, maxWidth: 1480, mx: 'auto', outline: 'none' }}
+      sx={{
+        px: { xs: 2, md: 4 },
+        pt: 2.5,
+        pb: 10,
+        maxWidth: 1480,
+        mx: 'auto',
+        outline: 'none',
+        '--elvaro-thumb': { xs: 'calc(59px + env(safe-area-inset-bottom))', md: '0px' }, // the bar of views on a phone
+      }}
     >
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap', mb: 2 }}>
         <Typography variant="h1">{title}</Typography>

@@ -15,3 +15,6 @@ export function focusFirst(within: Element | null): void {
 
 /** At a desk the first field has the keys at once; on a phone a keyboard over half of the screen would be in the way. */
 export const useAtDesk = (): boolean => useMediaQuery('(min-width:900px)', { noSsr: true });
+
+/** Whether a finger does what a key would. */
+export const useByFinger = (): boolean => useMediaQuery('(pointer: coarse)', { noSsr: true });

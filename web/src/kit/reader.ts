@@ -1,11 +1,13 @@
 import dayjs from 'dayjs';
 import type { Schema } from '../api/client';
 import { formsOf, localeOf, writtenAs } from './locale';
-import { writeSentence, type Writers } from './sentence';
+import type { Axis } from './axis';
+import { inchesOf, writeSentence, type Writers } from './sentence';
 import {
   readWeight,
   unitOf,
   weightForField,
+  writeAbout,
   writeFigures,
   writeNumber,
   writeWeight,
@@ -92,6 +94,18 @@ export function buildUnits(
   const degrees = (celsius: number) => (fahrenheit ? celsius * 1.8 + 32 : celsius);
   const degree = fahrenheit ? '°F' : '°C';
   const temperature = (celsius: number) => `${number(degrees(celsius), 1)} ${degree}`;
+  const axes: Record<'weight' | 'price' | 'temperature', Axis> = {
+    weight: {
+      one: unit === 'G' ? 1 : perWeight.kg * 1000,
+      write: (figure, digits) => `${number(figure, digits)} ${unit === 'G' ? 'g' : perWeight.label}`,
+    },
+    price: { one: minors / perWeight.kg, write: (figure) => `${money(figure * minors)}/${perWeight.label}` },
+    temperature: {
+      one: fahrenheit ? 1 / 1.8 : 1,
+      nought: fahrenheit ? -32 / 1.8 : 0,
+      write: (figure, digits) => `${number(figure, digits)} ${degree}`,
+    },
+  };
   const weight = (grams: number) => writeWeight(grams, unit, locale);
   /** Names and signs of the house's own currency, before or behind an amount. */
   const signs = [
@@ -140,6 +154,10 @@ export function buildUnits(
   return {
     unit,
     weight,
+    /** A weight nobody weighed. */
+    about: (grams: number) => writeAbout(grams, unit, locale),
+    /** How curves over these are labelled. */
+    axes,
     /** A few grams, in grams or ounces. */
     small: (grams: number) => (pounds ? `${number(grams / GRAMS_PER_OUNCE, 1)} oz` : `${number(grams, 0)} g`),
     /** What is weighed out on a small scale. */
@@ -162,9 +180,10 @@ export function buildUnits(
       return Math.round((unit === 'f' ? (read.value - 32) / 1.8 : read.value) * 100) / 100;
     },
     lengthUnit: inches ? 'in' : 'mm',
-    lengthForField: (mm: number) => (inches ? plain(mm / MM_PER_INCH, 2) : plain(mm, 1)),
+    lengthForField: (mm: number) =>
+      inches ? plain(inchesOf(mm), Number.isInteger(inchesOf(mm) * 8) ? 3 : 2) : plain(mm, 1),
     /** A thickness or depth. */
-    thickness: (mm: number) => (inches ? `${number(mm / MM_PER_INCH, 2)} in` : `${number(mm, 1)} mm`),
+    thickness: (mm: number) => (inches ? `${number(inchesOf(mm), 2)} in` : `${number(mm, 1)} mm`),
     readLength: (text: string) => {
       const read = readWithUnit(text);
       const unit = read?.unit || (inches ? 'in' : 'mm');

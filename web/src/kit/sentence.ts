@@ -21,6 +21,12 @@ export interface Writers {
 
 const METRES_PER_FOOT = 0.3048;
 const MM_PER_INCH = 25.4;
+
+/** Whole millimetres are eighths of an inch where those are kept as just so many: what was typed so is read so again. */
+export function inchesOf(mm: number): number {
+  const eighths = Math.round((mm / MM_PER_INCH) * 8) / 8;
+  return Math.round(eighths * MM_PER_INCH) === mm ? eighths : mm / MM_PER_INCH;
+}
 const ML_PER_FLUID_OUNCE = 29.5735295625;
 const GRAMS_PER_POUND = 453.59237;
 
@@ -68,7 +74,8 @@ const kinds: Record<string, Write> = {
     () => ' degrees',
   ),
   length: each(
-    (mm, digits, { number, inches }) => (inches ? number(mm / MM_PER_INCH, 2) : number(mm, digits)),
+    (mm, digits, { number, inches }) =>
+      inches ? number(digits === 0 ? inchesOf(mm) : mm / MM_PER_INCH, 2) : number(mm, digits),
     ({ inches }) => (inches ? ' in' : ' mm'),
   ),
   surface: each(

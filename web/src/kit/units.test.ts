@@ -22,13 +22,29 @@ test('temperatures, depths and prices come back as they were typed', () => {
     const celsius = abroad.readTemperature(String(tenths / 10)) ?? Number.NaN;
     expect(Number(abroad.temperatureForField(celsius))).toBe(tenths / 10);
   }
-  expect(abroad.readLength('0.5')).toBe(13);
   expect(shop.readLength('8')).toBe(8);
   for (let cents = 5; cents < 9000; cents += 37) {
     const typed = (cents / 100).toFixed(2);
     expect(abroad.priceForField(abroad.readPrice(typed) ?? 0)).toBe(typed);
     expect(shop.priceForField(shop.readPrice(typed) ?? 0)).toBe(typed);
   }
+});
+
+test('eighths of an inch are read again as they were typed, though they are kept in millimetres', () => {
+  for (let eighths = 1; eighths <= 96; eighths++) {
+    const mm = abroad.readLength(String(eighths / 8)) ?? Number.NaN;
+    expect(Number(abroad.lengthForField(mm))).toBe(eighths / 8);
+  }
+  expect(abroad.thickness(25)).toBe('1.00 in');
+  expect(abroad.thickness(6.1)).toBe('0.24 in');
+});
+
+test('what nobody weighed has three figures', () => {
+  expect(shop.about(5647)).toBe('5.65 kg');
+  expect(shop.about(952)).toBe('0.952 kg');
+  expect(buildUnits('LB', true, true, 'USD', 'en-US').about(5650)).toBe('12.5 lb');
+  expect(abroad.about(5650)).toBe('12 lb 7 oz');
+  expect(buildUnits('G', false, false, 'EUR').about(5647)).toBe('5650 g');
 });
 
 test('a price below nothing and a word are no prices', () => {

@@ -75,6 +75,18 @@ export function writeWeight(grams: number, unit: WeightUnit, locale?: string): s
   }
 }
 
+/** An estimate, of which the first three figures mean something, e.g. `5.65 kg`, `12.5 lb` or `12 lb 7 oz`. */
+export function writeAbout(grams: number, unit: WeightUnit, locale?: string): string {
+  if (unit === 'LB_OZ') {
+    const ounces = Math.round(Math.abs(grams) / GRAMS_PER_OUNCE);
+    return `${grams < 0 ? '−' : ''}${Math.floor(ounces / 16)} lb ${ounces % 16} oz`;
+  }
+  const size = grams / (perUnit[plainUnit[unit]] ?? 1);
+  const read = Number(size.toPrecision(3));
+  const decimals = unit === 'G' ? 0 : Math.max(0, 2 - Math.floor(Math.log10(Math.max(0.1, Math.abs(read)))));
+  return `${writeNumber(read, decimals, locale)} ${plainUnit[unit]}`;
+}
+
 /** The number alone, to stand in a field where the unit is written beside it. */
 export function weightForField(grams: number, unit: WeightUnit): string {
   return unit === 'LB_OZ' ? writeWeight(grams, unit) : (writeWeight(grams, unit).split(' ')[0] ?? '');

@@ -30,17 +30,17 @@ export function AtTheTarget({ piece, ahead }: { piece: PieceView; ahead: Ahead }
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))', gap: 2 }}>
         <Figure
           name="Weight"
-          note={`${units.weight(atTarget.leastGrams)} to ${units.weight(atTarget.mostGrams)}`}
+          note={`${units.about(atTarget.leastGrams)} to ${units.about(atTarget.mostGrams)}`}
           working={working('80 % band')}
         >
-          {units.weight(atTarget.grams)}
+          {units.about(atTarget.grams)}
         </Figure>
         <Figure
           name="Steak to come"
           note={`${percent(atTarget.steakLeast)} to ${percent(atTarget.steakMost)} of green`}
           working={working('Steak ahead')}
         >
-          {units.weight(Math.round(atTarget.steak * piece.card.greenGrams))}
+          {units.about(atTarget.steak * piece.card.greenGrams)}
         </Figure>
         <Figure name="Crust" note={`${percent(atTarget.crust)} of green`} working={working('Crust')}>
           {atTarget.crustMm > 0 ? `${units.thickness(atTarget.crustMm)} deep` : 'none'}

@@ -10,9 +10,10 @@ import { Form } from '../kit/form/Form';
 import { useKeptForm } from '../kit/form/keptForm';
 import { Save } from '../kit/form/Save';
 import { PieceHeading } from '../kit/PieceHeading';
-import { percent, useUnits } from '../kit/units';
+import { useUnits } from '../kit/units';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
 import type { Shown } from '../weigh/scale';
+import { gone, neverWeighed } from '../kit/weighed';
 
 export type EntryKind = Extract<
   Schema['EntryForm']['kind'],
@@ -126,8 +127,10 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
         card={card}
         more={
           <Typography>
-            Last {units.weight(card.nowGrams)}, {percent(card.shrinkFraction)} gone
-            {card.expectedNowGrams != null && `; expected now ${units.weight(card.expectedNowGrams)}`}
+            {neverWeighed(card)
+              ? `Hung at ${units.weight(card.greenGrams)}, never weighed since`
+              : `Last ${units.weight(card.nowGrams)}, ${gone(card)}`}
+            {card.expectedNowGrams != null && `; expected now ${units.about(card.expectedNowGrams)}`}
             {card.coatGrams > 0 &&
               `; its coat of ${units.weight(card.coatGrams)} is taken off the scale's figure`}
           </Typography>
@@ -171,6 +174,7 @@ export function EntryPanel({ piece, kind, corrects, onSaved, scale }: Props) {
       )}
       <Save
         button={button}
+        inSight={live !== null}
         busy={write.isPending}
         disabled={!ready}
         failure={write.error}

@@ -26,7 +26,7 @@ export function ForecastCurve({ piece }: { piece: PieceView }) {
         Weighed and expected
       </Typography>
       <CurveChart
-        label={`${weighings.length} weighings, from ${units.weight(card.greenGrams)} to ${units.weight(card.nowGrams)}. On day ${atTarget.day} ${units.weight(atTarget.grams)} is expected, four times in five between ${units.weight(atTarget.leastGrams)} and ${units.weight(atTarget.mostGrams)}.`}
+        label={`${weighings.length} weighings, from ${units.weight(card.greenGrams)} to ${units.weight(card.nowGrams)}. On day ${atTarget.day} ${units.about(atTarget.grams)} is expected, four times in five between ${units.about(atTarget.leastGrams)} and ${units.about(atTarget.mostGrams)}.`}
         height={270}
         days={Math.max(1, lastDay)}
         marks={[
@@ -34,7 +34,7 @@ export function ForecastCurve({ piece }: { piece: PieceView }) {
           ...weighings.map(({ day, netGrams }) => ({ day, value: netGrams })),
         ]}
         lines={lines}
-        format={(grams) => units.weight(grams)}
+        axis={units.axes.weight}
         curves={[
           {
             name: 'expected',
@@ -47,16 +47,6 @@ export function ForecastCurve({ piece }: { piece: PieceView }) {
             })),
           },
         ]}
-        least={
-          Math.floor(
-            (Math.min(
-              ...ahead.days.filter(({ day }) => day <= lastDay).map(({ leastGrams }) => leastGrams),
-              card.nowGrams,
-            ) *
-              0.97) /
-              100,
-          ) * 100
-        }
       />
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
         {restsOn(ahead.restsOnPieces, weighings.length)}

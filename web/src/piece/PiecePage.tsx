@@ -30,6 +30,7 @@ import { PhotoStory } from '../photo/PhotoStory';
 import { Next } from './Next';
 import { Given } from '../treatment/Given';
 import { GiveDialog } from '../treatment/GiveDialog';
+import { neverWeighed, weighedAgo } from '../kit/weighed';
 
 /** Is it drying as it should, and what happened to it. */
 export default function PiecePage() {
@@ -184,13 +185,14 @@ function Facts({ piece }: { piece: PieceView }) {
   const units = useUnits();
   const { card } = piece;
   const working = (name: string) => piece.workings.find((each) => each.name === name);
+  const guessed = neverWeighed(card);
+  const expected =
+    card.expectedNowGrams == null ? null : `${units.about(card.expectedNowGrams)} expected now`;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(130px, 1fr))', gap: 2 }}>
       <Figure
-        name={nowNames[card.state] ?? 'Aged weight'}
-        note={
-          card.expectedNowGrams != null ? `${units.weight(card.expectedNowGrams)} expected now` : undefined
-        }
+        name={guessed ? 'As it was hung' : (nowNames[card.state] ?? 'Aged weight')}
+        note={[guessed ? 'never weighed since' : weighedAgo(card), expected].filter(Boolean).join('; ')}
         big
       >
         {units.weight(card.nowGrams)}
@@ -199,10 +201,16 @@ function Facts({ piece }: { piece: PieceView }) {
         <Figure
           name="Shrink"
           working={working('Shrink')}
-          note={`${units.weight(card.shrinkGrams)} of ${units.weight(card.greenGrams)}`}
+          note={
+            guessed
+              ? 'by the forecast; a weight will tell'
+              : `${units.weight(card.shrinkGrams)} of ${units.weight(card.greenGrams)}`
+          }
           big
         >
-          {percent(card.shrinkFraction)}
+          {guessed && card.expectedLost != null
+            ? `≈ ${percent(card.expectedLost)}`
+            : percent(card.shrinkFraction)}
         </Figure>
       )}
       {card.dayNumber != null && (

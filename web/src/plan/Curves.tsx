@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import type { Schema } from '../api/client';
 import { CurveChart, type Curve } from '../kit/CurveChart';
 import { percent, useUnits } from '../kit/units';
+import { shares } from '../kit/axis';
 
 type Forward = Schema['ForwardView'];
 
@@ -45,7 +46,7 @@ export const Curves = memo(function Curves({ ways }: { ways: Way[] }) {
       lines: best,
       least: undefined,
       most: undefined,
-      format: (minor: number) => units.pricePer(minor),
+      axis: units.axes.price,
       label: told(
         ({ forward: { target } }) =>
           `${target.costPerKg != null ? units.pricePer(target.costPerKg) : 'no steak'} on day ${target.day}.`,
@@ -57,7 +58,7 @@ export const Curves = memo(function Curves({ ways }: { ways: Way[] }) {
       lines: targets,
       least: 0,
       most: undefined,
-      format: (share: number) => percent(share),
+      axis: shares,
       label: told(({ forward: { target } }) => `${percent(target.crust)} on day ${target.day}.`),
     },
     {
@@ -66,7 +67,7 @@ export const Curves = memo(function Curves({ ways }: { ways: Way[] }) {
       lines: targets,
       least: 0,
       most: 1,
-      format: (share: number) => percent(share),
+      axis: shares,
       label: told(({ forward: { target } }) => `${percent(target.tenderness ?? 0)} on day ${target.day}.`),
     },
   ].filter(({ curves }) => curves.length > 0);
@@ -93,7 +94,7 @@ export const Curves = memo(function Curves({ ways }: { ways: Way[] }) {
           days={days}
           least={0}
           lines={targets}
-          format={(share) => percent(share)}
+          axis={shares}
           curves={ways.map(({ letter, forward }, index) => ({
             name: letter,
             colour: colours[index] ?? '',

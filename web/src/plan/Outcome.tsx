@@ -39,7 +39,7 @@ export const Outcome = memo(function Outcome({ forward, greenGrams, cutCode, pri
             {units.weight(target.grams)} on day {target.day}
           </Typography>
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-            {units.weight(target.leastGrams)} to {units.weight(target.mostGrams)} four times in five
+            {units.about(target.leastGrams)} to {units.about(target.mostGrams)} four times in five
             {target.style && `; ${target.style}`}
           </Typography>
         </Box>

@@ -12,12 +12,13 @@ import { useKeptForm } from '../kit/form/keptForm';
 import { LinkedRow } from '../kit/LinkedRow';
 import { Page, Waiting } from '../kit/Page';
 import { SectionGlyph } from '../kit/SectionGlyph';
-import { date, days, percent, useUnits } from '../kit/units';
+import { date, days, useUnits } from '../kit/units';
 import { roleWords } from '../kit/words';
 import { Decisions } from '../piece/PieceLog';
 import { lotBody, lotText } from './draft';
 import { LotForm } from './LotForm';
 import { Split } from './Split';
+import { gone } from '../kit/weighed';
 
 type Lot = Schema['LotView'];
 
@@ -136,8 +137,7 @@ function Pieces({ lot, hung }: { lot: Lot; hung: boolean }) {
               </Typography>
               <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                 {units.weight(piece.greenGrams)} green
-                {piece.dayNumber != null &&
-                  `, ${days(piece.dayNumber)}, ${percent(piece.shrinkFraction)} gone`}
+                {piece.dayNumber != null && `, ${days(piece.dayNumber)}, ${gone(piece)}`}
               </Typography>
             </Box>
           </LinkedRow>

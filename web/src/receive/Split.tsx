@@ -68,18 +68,21 @@ function SplitForm({ lot, methods, chambers, onHung }: FormProps) {
   const atDesk = useAtDesk();
   const units = useUnits();
   const { id, receivedGrams } = lot.form;
-  const firstChamber = chambers[0]?.id ?? '';
+  const first = chambers[0];
+  const usual = methods.find(({ usualIn }) => first && usualIn.includes(first.kind));
   const fresh = (weight: string, like?: PieceText): PieceText => ({
     id: newId(),
     weight,
     role: like?.role ?? 'PLAIN',
-    method: like?.method ?? 'OPEN_AIR',
-    chamberId: like?.chamberId ?? firstChamber,
-    days: like?.days ?? String(methods.find((each) => each.method === 'OPEN_AIR')?.usualDays ?? 28),
+    method: like?.method ?? usual?.method ?? 'OPEN_AIR',
+    chamberId: like?.chamberId ?? first?.id ?? '',
+    days: like?.days ?? String(usual?.usualDays ?? 28),
     coat: '',
     coating: 'NONE',
     contact: '',
-    consumables: like?.consumables ?? '',
+    consumables:
+      like?.consumables ??
+      (usual?.usualConsumablesMinor ? units.moneyForField(usual.usualConsumablesMinor) : ''),
     count: '',
   });
   const today = useToday();

@@ -60,6 +60,9 @@ export function pieceBody(piece: PieceText, hungOn: string, units: Units): NewPi
 
 const Piece = fieldsOf<PieceText>();
 
+/** What belongs to a piece stands beside its tag. */
+const INDENT = { sm: '4.2rem' };
+
 const roles: Record<PieceText['role'], string> = {
   PLAIN: 'plain',
   CONTROL: 'control',
@@ -100,8 +103,26 @@ export function SplitPiece({ tag, methods, chambers, begins, onRemove }: RowProp
       <Box component="legend" sx={{ position: 'absolute', left: -9999 }}>
         Piece {tag}
       </Box>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start' }}>
-        <Typography aria-hidden sx={{ typography: 'h2', width: '3.4rem', pt: 1.25 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          gap: 1.5,
+          alignItems: 'flex-start',
+          position: 'relative',
+          pl: INDENT,
+        }}
+      >
+        <Typography
+          aria-hidden
+          sx={{
+            typography: 'h2',
+            position: { sm: 'absolute' },
+            left: 0,
+            width: { xs: '100%', sm: '3.4rem' },
+            pt: 1.25,
+          }}
+        >
           {tag}
         </Typography>
         <Box sx={{ width: 132 }}>
@@ -172,7 +193,7 @@ export function SplitPiece({ tag, methods, chambers, begins, onRemove }: RowProp
           </Button>
         )}
       </Box>
-      <Box sx={{ pl: { sm: '4.2rem' }, display: 'grid', gap: 1 }}>
+      <Box sx={{ pl: INDENT, pt: 1, display: 'grid', gap: 1 }}>
         {piece.role === 'FRESH' ? (
           <Typography variant="body2">
             Vacuum packed and frozen, to be tasted beside the aged ones.

@@ -124,7 +124,7 @@ export function Otherwise({ curve }: { curve: Schema['WeightOnDay'][] }) {
             label="Weight by day, as it was; broken: with the other choice"
             height={240}
             days={Math.ceil(last)}
-            format={(value) => units.weight(value)}
+            axis={units.axes.weight}
             curves={[
               { name: 'as it was', colour: 'var(--mui-palette-secondary-main)', points: points(curve) },
               {

@@ -114,7 +114,7 @@ export function Review({ piece, review }: { piece: Schema['PieceBefore']; review
               label={`Weight by day, down to ${units.weight(last.grams)} on day ${Math.floor(last.day)}${finding ? '; broken: if done at once' : ''}`}
               height={280}
               days={Math.ceil(last.day)}
-              format={(value) => units.weight(value)}
+              axis={units.axes.weight}
               curves={[
                 {
                   name: 'as it was',

@@ -4,7 +4,8 @@ import { Link } from 'react-router';
 import type { PieceCard, Schema } from '../api/client';
 import { LinkedRow } from '../kit/LinkedRow';
 import { SectionGlyph } from '../kit/SectionGlyph';
-import { percent, useUnits, type Units } from '../kit/units';
+import { useUnits, type Units } from '../kit/units';
+import { gone, neverWeighed } from '../kit/weighed';
 
 type Chamber = Schema['ChamberView'];
 
@@ -138,14 +139,18 @@ function Ahead({ piece, units }: { piece: PieceCard; units: Units }) {
         ? piece.drift === 'TOO_FAST'
           ? 'dries fast'
           : 'dries slowly'
-        : `→ ${units.weight(piece.expectedPullGrams ?? 0)}`}
+        : `→ ${units.about(piece.expectedPullGrams ?? 0)}`}
     </Typography>
   );
 }
 
 function HungPiece({ piece, units }: { piece: PieceCard; units: Units }) {
   const { words, act } = state(piece);
-  const name = `${piece.tag}, ${piece.cutName}, ${words}, ${units.weight(piece.nowGrams)} now, ${percent(piece.shrinkFraction)} gone`;
+  const now =
+    neverWeighed(piece) && piece.expectedNowGrams != null
+      ? `≈ ${units.about(piece.expectedNowGrams)}`
+      : units.weight(piece.nowGrams);
+  const name = `${piece.tag}, ${piece.cutName}, ${words}, ${now} now, ${gone(piece)}`;
   return (
     <Box component="li" sx={{ width: PLACE_WIDTH, height: PLACE_HEIGHT }}>
       <LinkedRow
@@ -171,7 +176,7 @@ function HungPiece({ piece, units }: { piece: PieceCard; units: Units }) {
           {words}
         </Typography>
         <Typography variant="caption" sx={{ lineHeight: 1.35, fontWeight: 600 }}>
-          {units.weight(piece.nowGrams)}
+          {now}
         </Typography>
         <Ahead piece={piece} units={units} />
       </LinkedRow>

@@ -59,26 +59,30 @@ function Work({ room }: { room: Schema['RoomView'] }) {
   const { whose, choose } = useWhose();
   const kept = room.chambers.some(({ keeperId }) => keeperId);
   const known = [EVERYBODY, MINE, ...room.chambers.map(({ id }) => id)].includes(whose);
+  /** Where one person has one chamber there is nothing to choose. */
+  const several = kept || room.chambers.length > 1;
   return (
     <Box>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1.5 }}>
-        <TextField
-          select
-          size="small"
-          label="Whose work"
-          value={known ? whose : EVERYBODY}
-          onChange={(event) => choose(event.target.value)}
-          sx={{ flex: 1 }}
-        >
-          <MenuItem value={EVERYBODY}>everybody’s</MenuItem>
-          {kept && <MenuItem value={MINE}>mine, and nobody’s</MenuItem>}
-          {room.chambers.map(({ id, name, keeper }) => (
-            <MenuItem key={id} value={id}>
-              {name}
-              {keeper && ` (${keeper})`}
-            </MenuItem>
-          ))}
-        </TextField>
+        {several && (
+          <TextField
+            select
+            size="small"
+            label="Whose work"
+            value={known ? whose : EVERYBODY}
+            onChange={(event) => choose(event.target.value)}
+            sx={{ flex: 1 }}
+          >
+            <MenuItem value={EVERYBODY}>everybody’s</MenuItem>
+            {kept && <MenuItem value={MINE}>mine, and nobody’s</MenuItem>}
+            {room.chambers.map(({ id, name, keeper }) => (
+              <MenuItem key={id} value={id}>
+                {name}
+                {keeper && ` (${keeper})`}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
         <Button component={Link} to="/day" color="inherit">
           On paper
         </Button>

@@ -11,6 +11,7 @@ import { WeightBar } from '../kit/WeightBar';
 import { Plain } from './Plain';
 import { SaveButtons } from './SaveButtons';
 import { SharedPhoto } from './SharedPhoto';
+import { shares } from '../kit/axis';
 
 /** A piece as whoever has its link sees it. */
 export default function SharedPiecePage() {
@@ -48,11 +49,14 @@ export default function SharedPiecePage() {
           size={220}
           title={describeSection(piece.section)}
         />
-        <Typography sx={{ fontSize: '1.4rem', fontWeight: 640 }}>
-          {percent(ledger.shrinkFraction)} water lost
-          {piece.cutUp &&
-            `; ${percent(ledger.steakYield)} steak, ${percent(ledger.usableYield)} usable, ${percent(ledger.discardFraction)} thrown away`}
-        </Typography>
+        {/* Of what hangs and was never weighed nobody knows what it lost. */}
+        {(piece.cutUp || piece.weighings.length > 0) && (
+          <Typography sx={{ fontSize: '1.4rem', fontWeight: 640 }}>
+            {percent(ledger.shrinkFraction)} water lost
+            {piece.cutUp &&
+              `; ${percent(ledger.steakYield)} steak, ${percent(ledger.usableYield)} usable, ${percent(ledger.discardFraction)} thrown away`}
+          </Typography>
+        )}
         {piece.cutUp && (
           <WeightBar ledger={ledger} scaleGrams={ledger.greenGrams} height={40} name={piece.cut} />
         )}
@@ -62,7 +66,7 @@ export default function SharedPiecePage() {
             height={260}
             days={last}
             least={0}
-            format={(share) => percent(share)}
+            axis={shares}
             curves={[]}
             marks={piece.weighings.map(({ day, lost }) => ({ day, value: Math.max(0, lost) }))}
           />

@@ -5,6 +5,7 @@ import type { Schema } from '../api/client';
 import { SectionGlyph, describeSection } from '../kit/SectionGlyph';
 import { figure, percent, useUnits } from '../kit/units';
 import { armColour } from './arms';
+import { gone } from '../kit/weighed';
 
 type Trial = Schema['TrialView'];
 
@@ -53,7 +54,7 @@ export function Arms({ trial }: { trial: Trial }) {
                   {card.tag}
                 </Typography>
                 <Typography variant="body2">
-                  {percent(card.shrinkFraction)} gone
+                  {gone(card)}
                   {card.state === 'HANGING' && `, day ${card.dayNumber}`}
                 </Typography>
               </Box>

@@ -4,6 +4,7 @@ import type { Schema } from '../api/client';
 import { CurveChart } from '../kit/CurveChart';
 import { percent } from '../kit/units';
 import { armColour } from './arms';
+import { shares } from '../kit/axis';
 
 const FIRST_MARK = ['●', '◆', '■', '▲'];
 
@@ -38,7 +39,7 @@ export function ArmsChart({ arms: all }: { arms: Drying[] }) {
         height={280}
         days={Math.max(1, last)}
         least={0}
-        format={(share) => percent(share)}
+        axis={shares}
         curves={arms.map((arm) => ({
           name: arm.name,
           colour: armColour(arm.place),

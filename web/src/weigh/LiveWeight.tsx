@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import visuallyHidden from '@mui/utils/visuallyHidden';
+import { useByFinger } from '../kit/focus';
 import { useUnits } from '../kit/units';
 import type { Shown } from './scale';
 
@@ -35,7 +36,7 @@ interface Props {
   tag: string;
   /** Whether that stands beside the figure as large as the figure: the piece that is about to be written. */
   named?: boolean;
-  /** What to do with a steady figure. */
+  /** What to do with a steady figure, if not to save it. */
   ready?: string;
   onType: () => void;
 }
@@ -49,16 +50,10 @@ const large = {
 };
 
 /** The figure of the scale as it moves, to be read at arm's length, and what it waits for. */
-export function LiveWeight({
-  shown,
-  keptLaying,
-  tag,
-  named,
-  ready = 'Steady: Enter keeps it',
-  onType,
-}: Props) {
+export function LiveWeight({ shown, keptLaying, tag, named, ready, onType }: Props) {
   const units = useUnits();
   const keepable = isKeepable(shown, keptLaying);
+  const byFinger = useByFinger();
   return (
     <Box
       sx={{
@@ -82,7 +77,7 @@ export function LiveWeight({
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1 }}>
         <Typography role="status" sx={{ flex: 1, fontWeight: 560 }}>
-          {state(shown, keptLaying, tag, ready)}
+          {state(shown, keptLaying, tag, ready ?? (byFinger ? 'Steady: keep it' : 'Steady: Enter keeps it'))}
           {/* Whoever does not see the figure is told it once it is at rest, not five times a second. */}
           {keepable && (
             <Box component="span" sx={visuallyHidden}>

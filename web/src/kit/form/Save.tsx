@@ -21,6 +21,8 @@ interface Props {
   button?: Ref<HTMLButtonElement>;
   /** What else can be done, beside the button. */
   beside?: ReactNode;
+  /** Stays in sight on a phone however long the form is: its figure comes by itself. */
+  inSight?: boolean;
 }
 
 /**
@@ -38,9 +40,22 @@ export function Save({
   grave,
   button,
   beside,
+  inSight,
 }: Props) {
   return (
-    <Box className="whole" sx={{ display: 'grid', gap: 2 }}>
+    <Box
+      className="whole"
+      sx={[
+        { display: 'grid', gap: 2 },
+        inSight === true && {
+          position: { xs: 'sticky', md: 'static' },
+          bottom: 'var(--elvaro-thumb, 0px)',
+          zIndex: 2,
+          bgcolor: { xs: 'background.default', md: 'transparent' },
+          py: { xs: 1, md: 0 },
+        },
+      ]}
+    >
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button
           ref={button}

@@ -15,8 +15,9 @@ final class ServerUnderTest implements AutoCloseable {
     private static final String PASSWORD = "bone and tallow";
 
     /** As the launcher starts it, which says so. */
-    private static final List<String> AS_LAUNCHED = List.of(
-            Objects.requireNonNull(System.getenv("ELVARO_JVM"), "started by './elvaro bench'").split(" "));
+    private static final List<String> AS_LAUNCHED =
+            List.of(Objects.requireNonNull(System.getenv("ELVARO_JVM"), "started by './elvaro bench'")
+                    .split(" "));
 
     private final Process process;
     private final int port;

@@ -64,7 +64,7 @@ final class House {
         House house = open(name, false);
         Client client = house.client();
         if (client.get("/api/session").body().path("setupNeeded").asBoolean()) {
-            client.must(client.setUp(house.code(), OWNER, PASSWORD));
+            client.must(client.setUp(typed(house.code()), OWNER, PASSWORD));
         }
         return house;
     }
@@ -159,6 +159,11 @@ final class House {
         } catch (IOException notYet) {
             return false;
         }
+    }
+
+    /** As a person types what they read. */
+    private static String typed(String code) {
+        return code.toLowerCase(java.util.Locale.ROOT).replace("-", " ");
     }
 
     /** The one-time code as it was printed. */

@@ -1,5 +1,6 @@
 package elvaro.core.cut;
 
+import static elvaro.core.working.Quantity.limit;
 import static elvaro.core.working.Quantity.mass;
 import static elvaro.core.working.Quantity.temperature;
 
@@ -36,7 +37,7 @@ public record Arrival(Cut cut, int grams, Optional<Double> celsius, Optional<Lon
                             .formatted(
                                     mass(grams),
                                     cut.name().toLowerCase(java.util.Locale.ROOT),
-                                    mass(cut.leastGrams(), cut.mostGrams()))));
+                                    limit(cut.leastGrams(), cut.mostGrams()))));
         }
         celsius.filter(degrees -> degrees > COLD_HOLDING_CELSIUS)
                 .ifPresent(degrees -> questions.add(Question.reason(

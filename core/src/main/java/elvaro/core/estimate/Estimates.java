@@ -130,6 +130,9 @@ public final class Estimates {
     /** How deep meat spoils beyond the crust where as much of a film is lifted as touches, mm, over all of it; a wide guess. */
     public static final double POCKET_MM = 1.5;
 
+    /** The loss by which meat in pockets has spoilt so deep: what a membrane loses in two to three weeks; a guess. */
+    public static final double POCKET_WHOLE_LOST = 0.08;
+
     /** What that is off by, as a share of it. */
     public static final double POCKET_SD = 0.5;
 

@@ -1,6 +1,6 @@
 package elvaro.core.plan;
 
-import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.limit;
 import static elvaro.core.working.Quantity.share;
 import static elvaro.core.working.Quantity.surface;
 
@@ -52,7 +52,7 @@ public final class WholeInstead {
                         share(kept(small, climate, day)),
                         day,
                         larger.name().toLowerCase(Locale.ROOT),
-                        mass(grams),
+                        limit(grams),
                         share(kept(whole, climate, day)),
                         surface(perKg(hanging)),
                         surface(perKg(whole.hanging())));

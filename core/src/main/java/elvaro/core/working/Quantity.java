@@ -76,6 +76,11 @@ public record Quantity(QuantityKind kind, List<String> amounts) {
         return mark(QuantityKind.LIMIT, String.valueOf(grams));
     }
 
+    /** @param from and {@code to} g, bounds of which the first figures matter */
+    public static String limit(long from, long to) {
+        return mark(QuantityKind.LIMIT, String.valueOf(from), String.valueOf(to));
+    }
+
     /** A limit or an advice, in whole degrees Celsius. */
     public static String temperature(int celsius) {
         return mark(QuantityKind.TEMPERATURE, String.valueOf(celsius));

@@ -153,9 +153,8 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency curr
             case LENGTH ->
                 each(
                         quantity,
-                        amount -> inches
-                                ? decimals(2, amount.doubleValue() / MM_PER_INCH)
-                                : decimals(amount.scale(), amount.doubleValue()),
+                        amount ->
+                                inches ? decimals(2, inchesOf(amount)) : decimals(amount.scale(), amount.doubleValue()),
                         inches ? " in" : " mm");
             case SPAN ->
                 each(
@@ -202,6 +201,14 @@ public record Units(Mass mass, boolean fahrenheit, boolean inches, Currency curr
                         .map(day -> date(LocalDate.parse(day)))
                         .collect(Collectors.joining(" to "));
         };
+    }
+
+    /** Whole millimetres are eighths of an inch where those are kept as just so many: what was typed so is read so again. */
+    private static double inchesOf(BigDecimal mm) {
+        double inches = mm.doubleValue() / MM_PER_INCH;
+        double eighths = Math.round(inches * 8) / 8.0;
+        boolean asTyped = mm.scale() == 0 && Math.round(eighths * MM_PER_INCH) == mm.longValue();
+        return asTyped ? eighths : inches;
     }
 
     private String limit(double grams) {

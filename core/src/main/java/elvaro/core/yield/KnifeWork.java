@@ -35,7 +35,10 @@ public record KnifeWork(double cutMm, double crustMm, boolean measured, double m
                 cut,
                 crust,
                 measuredCrustMm.isPresent(),
-                cut - crust - trimModel.pocketMm() - trimModel.closeness().moreMm()));
+                cut
+                        - crust
+                        - trimModel.pocketMm(ledger.lostOfRest())
+                        - trimModel.closeness().moreMm()));
     }
 
     /**

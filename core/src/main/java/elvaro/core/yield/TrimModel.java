@@ -114,14 +114,18 @@ public record TrimModel(
 
     /** What spoils in pockets under a film that has lifted, share of the green weight. */
     private double pockets(double lost) {
-        double depth = pocketMm();
+        double depth = pocketMm(lost);
         return depth == 0 ? 0 : solid().outside(cutMm(lost) + depth) / hanging.greenGrams() - crust(lost);
     }
 
-    /** How deep that is, mm over all of it: the more the pockets join, the deeper. */
-    double pocketMm() {
+    /**
+     * How deep that is, mm over all of it: the more the pockets join, the deeper; nothing on the day it is wrapped, and all of it
+     * once it has dried for a while, as long as that takes.
+     */
+    double pocketMm(double lost) {
         double lifted = hanging.lifted();
-        return lifted / (1 - lifted) * Estimates.POCKET_MM;
+        double share = Math.max(0, Math.min(1, lost / Estimates.POCKET_WHOLE_LOST));
+        return share * lifted / (1 - lifted) * Estimates.POCKET_MM;
     }
 
     /** How deep is cut, mm: the crust and what the knife takes with it. */

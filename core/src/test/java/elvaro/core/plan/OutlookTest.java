@@ -177,7 +177,7 @@ class OutlookTest {
         assertThat(WholeInstead.sentence(steak, small, ROOM, 21))
                 .hasValueSatisfying(sentence -> assertThat(PLAIN.sentence(sentence))
                         .startsWith("It is small: of it ")
-                        .contains("kept as steak by day 21, of a whole strip loin of 5500 g in the same air"));
+                        .contains("kept as steak by day 21, of a whole strip loin of 5.5 kg in the same air"));
         assertThat(WholeInstead.sentence(STRIP, TrimModel.of(STRIP, strip(6000), 0, BenchOrder.SLICE_FIRST), ROOM, 21))
                 .isEmpty();
     }

@@ -51,6 +51,14 @@ class TrimModelPropertiesTest {
 
     @ParameterizedTest(name = "seed {0}")
     @MethodSource("seeds")
+    void nothing_has_spoilt_under_a_film_on_the_day_it_is_put_on(long seed) {
+        TrimModel loose = any(new Random(seed), Method.MEMBRANE);
+        assertThat(loose.after(0).pockets()).isCloseTo(0, within(1e-12));
+        assertThat(loose.pocketMm(0.02)).isPositive().isLessThan(loose.pocketMm(0.07));
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @MethodSource("seeds")
     void slicing_first_never_gives_less_than_trimming_first(long seed) {
         Random random = new Random(seed);
         TrimModel trimModel = any(random, Method.OPEN_AIR);

@@ -6,13 +6,11 @@ import elvaro.server.shared.Role;
 import elvaro.server.shared.Sha256;
 import elvaro.server.shared.SignedIn;
 import java.nio.charset.StandardCharsets;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -30,13 +28,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 class PasswordCodes {
     static final int KEPT = 8;
 
-    /** Without the letters and figures that are read for one another. */
-    private static final String LETTERS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
-
     private static final int GROUPS = 5;
-    private static final int GROUP = 4;
     private static final Duration INVITED_FOR = Duration.ofDays(7);
-    private static final SecureRandom RANDOM = new SecureRandom();
 
     private enum CodeKind {
         INVITED,
@@ -62,18 +55,8 @@ class PasswordCodes {
         this.clock = clock;
     }
 
-    private static String fresh() {
-        StringBuilder code = new StringBuilder();
-        RANDOM.ints(GROUPS * GROUP, 0, LETTERS.length())
-                .forEach(index -> code.append(code.length() % (GROUP + 1) == GROUP && !code.isEmpty() ? "-" : "")
-                        .append(LETTERS.charAt(index)));
-        return code.toString();
-    }
-
-    /** However it was typed. */
     private static String hash(String code) {
-        String plain = code.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
-        return Sha256.of(plain.getBytes(StandardCharsets.UTF_8));
+        return Sha256.of(TypedCode.read(code).getBytes(StandardCharsets.UTF_8));
     }
 
     /** For somebody of this workshop, for a week; an earlier one opens nothing any more. */
@@ -106,7 +89,7 @@ class PasswordCodes {
     }
 
     private String make(UUID accountId, CodeKind kind, @Nullable LocalDateTime endsAt) {
-        String code = fresh();
+        String code = TypedCode.fresh(GROUPS);
         database.sql(
                         "insert into password_code (code_hash, workshop_id, account_id, kind, ends_at) values (?, ?, ?, ?, ?)")
                 .params(hash(code), current.person().workshopId().toString(), accountId.toString(), kind.name(), endsAt)

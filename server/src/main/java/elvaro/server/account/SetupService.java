@@ -6,7 +6,6 @@ import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Refusal;
 import elvaro.server.shared.Role;
 import elvaro.server.shared.SignedIn;
-import java.security.SecureRandom;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.ApplicationArguments;
@@ -24,10 +23,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Order(SetupService.AFTER_THE_DEMO)
 public class SetupService implements ApplicationRunner {
     static final int AFTER_THE_DEMO = 100;
-    /** Without the letters and figures that are read for one another. */
-    private static final String LETTERS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
-
-    private static final int CODE_LENGTH = 12;
+    private static final int CODE_GROUPS = 3;
 
     private final SignInDirectory directory;
     private final AccountService accounts;
@@ -64,13 +60,9 @@ public class SetupService implements ApplicationRunner {
         if (!isNeeded()) {
             return;
         }
-        StringBuilder code = new StringBuilder();
-        new SecureRandom()
-                .ints(CODE_LENGTH, 0, LETTERS.length())
-                .forEach(index -> code.append(code.length() == 4 || code.length() == 9 ? "-" : "")
-                        .append(LETTERS.charAt(index)));
+        String code = TypedCode.fresh(CODE_GROUPS);
         database.sql("replace into setup_code (id, code_hash) values (1, ?)")
-                .param(encoder.encode(code.toString()))
+                .param(encoder.encode(TypedCode.read(code)))
                 .update();
         System.out.println("One-time code for the first visit: " + code);
     }
@@ -113,7 +105,7 @@ public class SetupService implements ApplicationRunner {
                 .query(String.class)
                 .optional()
                 .orElseThrow(SetupService::wrongCode);
-        if (!isNeeded() || !encoder.matches(code.strip().toUpperCase(java.util.Locale.ROOT), hash)) {
+        if (!isNeeded() || !encoder.matches(TypedCode.read(code), hash)) {
             throw wrongCode();
         }
         database.sql("delete from setup_code").update();

@@ -1,5 +1,6 @@
 package elvaro.server.carcass;
 
+import static elvaro.core.working.Quantity.limit;
 import static elvaro.core.working.Quantity.mass;
 
 import elvaro.core.cut.Arrival;
@@ -181,8 +182,8 @@ class CarcassService {
             questions.add(Question.confirm(
                     "animal-weight",
                     "grams",
-                    "%s is unusual for such an animal, which weighs %s to %s. Is it the right animal?"
-                            .formatted(mass(form.grams()), mass(animal.leastGrams()), mass(animal.mostGrams()))));
+                    "%s is unusual for such an animal, which weighs %s. Is it the right animal?"
+                            .formatted(mass(form.grams()), limit(animal.leastGrams(), animal.mostGrams()))));
         }
         if (form.cooledAt() != null
                 && Duration.between(form.killedAt(), form.cooledAt()).compareTo(Cooling.COOL_WITHIN) > 0) {

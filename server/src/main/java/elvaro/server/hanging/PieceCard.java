@@ -31,8 +31,10 @@ import org.jspecify.annotations.Nullable;
  * @param dayNumber days hung, to the pull where it was pulled; absent for one set aside fresh
  * @param overdueDays days past its target while it still hangs, 0 if none
  * @param nowGrams last net weight known
+ * @param daysUnweighed days since it was last weighed, or since it was hung where it never was; while it hangs
  * @param coatGrams weight of the coat or seal on it now
  * @param expectedNowGrams what the forecast says it weighs now, while it hangs
+ * @param expectedLost what it is expected to have lost by now of what hangs, while it hangs
  * @param expectedPullGrams what it is expected to weigh on its day, while it hangs
  * @param drift whether it dries otherwise than its own past says, while it hangs
  * @param section the shares its picture is drawn from
@@ -66,7 +68,9 @@ public record PieceCard(
         int shrinkGrams,
         double shrinkFraction,
         @Nullable Instant lastWeighedAt,
+        @Nullable Long daysUnweighed,
         @Nullable Integer expectedNowGrams,
+        @Nullable Double expectedLost,
         @Nullable Integer expectedPullGrams,
         Drift drift,
         Section section) {
@@ -81,16 +85,16 @@ public record PieceCard(
             HouseClock house) {
         var lot = piece.lot();
         var cut = piece.cut();
-        Optional<Ahead> expected =
-                piece.state() == PieceState.HANGING ? Optional.ofNullable(ahead.get()) : Optional.empty();
+        boolean hangs = piece.state() == PieceState.HANGING;
+        Optional<Ahead> expected = hangs ? Optional.ofNullable(ahead.get()) : Optional.empty();
         LocalDate today = house.day(now);
         LocalDate until = log.pull().map(pull -> house.day(pull.at())).orElse(today);
         Long day = piece.hungOn()
                 .map(hung -> DayNumber.of(hung, until.isBefore(hung) ? hung : until))
                 .orElse(null);
-        long overdue = piece.state() != PieceState.HANGING || day == null
-                ? 0
-                : Math.max(0, day - piece.targetDays().orElseThrow());
+        Optional<Forecast.Day> expectedNow = expected.map(each -> each.at(Forecasts.dayOf(now, hungAt(piece, house))));
+        long overdue =
+                !hangs || day == null ? 0 : Math.max(0, day - piece.targetDays().orElseThrow());
         return new PieceCard(
                 piece.id(),
                 piece.tag(),
@@ -120,12 +124,21 @@ public record PieceCard(
                 ledger.shrink(),
                 ledger.shrinkFraction(),
                 log.lastWeighedAt().orElse(null),
-                expected.map(each -> weight(ledger, each.at(Forecasts.dayOf(now, hungAt(piece, house)))))
-                        .orElse(null),
+                hangs ? unweighed(piece, log, today, house) : null,
+                expectedNow.map(each -> weight(ledger, each)).orElse(null),
+                expectedNow.map(Forecast.Day::lost).orElse(null),
                 expected.map(each -> weight(ledger, each.at(piece.targetDays().orElseThrow())))
                         .orElse(null),
                 expected.map(Ahead::drift).orElse(Drift.NONE),
                 section);
+    }
+
+    private static @Nullable Long unweighed(Piece piece, PieceLog log, LocalDate today, HouseClock house) {
+        return log.lastWeighedAt()
+                .map(house::day)
+                .or(piece::hungOn)
+                .map(since -> since.isAfter(today) ? 0L : DayNumber.of(since, today))
+                .orElse(null);
     }
 
     private static Instant hungAt(Piece piece, HouseClock house) {

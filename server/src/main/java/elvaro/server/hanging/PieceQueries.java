@@ -121,9 +121,6 @@ public class PieceQueries {
         workings.add(worked.steak().working());
         AheadView ahead = outlooks.view(worked).orElse(null);
         Optional.ofNullable(ahead).map(AheadView::workings).ifPresent(workings::addAll);
-        Double perDay = card.dayNumber() == null || card.dayNumber() == 0
-                ? null
-                : (double) card.shrinkGrams() / card.dayNumber();
         return new PieceView(
                 card,
                 piece.version(),
@@ -131,7 +128,7 @@ public class PieceQueries {
                 piece.consumablesMinor(),
                 piece.coating(),
                 piece.benchOrder().orElse(null),
-                perDay,
+                perDay(worked),
                 LedgerView.of(worked.ledger()),
                 CostView.of(worked.landed(), worked.steak(), worked.ledger().green(), settings),
                 neighbours.beside(piece),
@@ -144,6 +141,14 @@ public class PieceQueries {
                 log(piece.id()),
                 decisions.about(piece.lot().id(), piece.id()),
                 workings);
+    }
+
+    /** What it lost a day until it was last weighed: of the days after that nothing is known. */
+    private @Nullable Double perDay(Figures worked) {
+        List<WeighingView> weighings = weighings(worked);
+        double days =
+                weighings.isEmpty() ? 0 : weighings.get(weighings.size() - 1).day();
+        return days < 1 ? null : worked.ledger().shrink() / days;
     }
 
     public PieceCard card(Figures worked) {

@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Everything about one piece.
  *
- * @param perDayGrams water lost a day over the days hung, absent on day 0
+ * @param perDayGrams water lost a day until it was last weighed, absent where it was not weighed since its first day
  * @param coating what is on it
  * @param ice what it takes, where it lies on ice and somebody said how warm it is
  * @param ahead what is expected of it; absent for one set aside fresh

@@ -2,7 +2,7 @@ package elvaro.server.plan;
 
 import static elvaro.core.working.Quantity.date;
 import static elvaro.core.working.Quantity.days;
-import static elvaro.core.working.Quantity.mass;
+import static elvaro.core.working.Quantity.limit;
 import static elvaro.core.working.Quantity.price;
 
 import elvaro.core.cut.CutCatalogue;
@@ -64,8 +64,8 @@ class LotAheadService {
                 .formatted(
                         scenario.method().label().toLowerCase(Locale.ROOT),
                         days(target.day()),
-                        mass(target.grams()),
-                        mass(
+                        limit(target.grams()),
+                        limit(
                                 Math.round(target.steakLeast() * scenario.greenGrams()),
                                 Math.round(target.steakMost() * scenario.greenGrams())));
     }

@@ -9,6 +9,8 @@ import elvaro.server.support.Bodies;
 import elvaro.server.support.Client;
 import elvaro.server.support.RunningApp;
 import elvaro.server.support.RunningApp.Someone;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -52,6 +54,25 @@ class HungAsItIsIT {
                 .body()
                 .at("/ahead/atTarget/lost")
                 .asDouble();
+    }
+
+    @Test
+    void what_nobody_weighed_for_weeks_is_told_as_expected_and_what_it_lost_a_day_is_told_until_it_was_weighed(
+            Someone owner) {
+        Client client = owner.client();
+        String piece =
+                client.hangAgo(40, client.chamber("Cabinet", 50_000), 60, 6000).get(0);
+        JsonNode never = client.get("/api/pieces/" + piece).body();
+        assertThat(never.at("/card/daysUnweighed").asInt()).isEqualTo(40);
+        assertThat(never.at("/card/expectedLost").asDouble()).isBetween(0.05, 0.4);
+        assertThat(never.has("perDayGrams")).isFalse();
+
+        Map<String, Object> halfWay = entry("WEIGHED", 5600);
+        halfWay.put("at", Instant.now().minus(20, ChronoUnit.DAYS).toString());
+        client.must(client.write(piece, halfWay));
+        JsonNode weighed = client.get("/api/pieces/" + piece).body();
+        assertThat(weighed.at("/card/daysUnweighed").asInt()).isBetween(19, 21);
+        assertThat(weighed.path("perDayGrams").asDouble()).isEqualTo(20, within(1.5));
     }
 
     @Test

@@ -1,0 +1,46 @@
+import { nice, ticks } from 'd3-array';
+import { writeNumber } from './weights';
+
+/** How an axis is written for its reader: what one of their figures is in what is drawn, and where their nought lies. */
+export interface Axis {
+  one: number;
+  nought?: number;
+  /** Whether there is nothing between one and two. */
+  whole?: boolean;
+  write: (figure: number, decimals: number) => string;
+}
+
+/** Of figures that everybody reads alike. */
+export const inUnit = (unit: string): Axis => ({
+  one: 1,
+  write: (figure, decimals) => `${writeNumber(figure, decimals)} ${unit}`,
+});
+
+/** Of fractions, in percent. */
+export const shares: Axis = { ...inUnit('%'), one: 0.01 };
+
+export const daysHung: Axis = { one: 1, whole: true, write: (figure) => writeNumber(figure, 0) };
+
+/** A value as it is written beside an axis, once. */
+export const writtenOn = ({ one, nought = 0, write }: Axis, value: number): string =>
+  write((value - nought) / one, 1);
+
+/** About how many figures stand beside an axis. */
+const FIGURES = 6;
+
+/** From where to where an axis goes to hold two values, and what is written beside it: round figures of its reader's. */
+export function roundAxis(axis: Axis, least: number, most: number, about = FIGURES) {
+  const { one, nought = 0, whole, write } = axis;
+  const figure = (value: number) => (value - nought) / one;
+  const value = (figure: number) => figure * one + nought;
+  const [low, high] = nice(figure(least), figure(Math.max(most, least + one * (whole ? about : 1))), about);
+  const named = ticks(low, high, about);
+  const step = (named[1] ?? high) - (named[0] ?? low);
+  const decimals = Math.max(0, Math.ceil(-Math.log10(step) - 1e-9));
+  return {
+    min: value(low),
+    max: value(high),
+    tickInterval: named.map(value),
+    valueFormatter: (drawn: number) => write(figure(drawn), decimals),
+  };
+}
