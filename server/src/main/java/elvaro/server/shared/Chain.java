@@ -41,6 +41,10 @@ public class Chain implements PostInsertEventListener {
 
     private static final int AT_ONCE = 500;
 
+    /** The last link, without the id of a row, before the rows. */
+    private static final String HEAD_AND =
+            "(select null, convert(hash using utf8mb4), number from chain_link where workshop_id = ? order by number desc limit 1) union all (%s)";
+
     private final Map<SharedSessionContractImplementor, List<Written>> writing = new ConcurrentHashMap<>();
     private final ChainForms forms;
     private final Changes changes;
@@ -106,8 +110,9 @@ public class Chain implements PostInsertEventListener {
                 byTable.computeIfAbsent(row.table(), each -> new ArrayList<>()).add(row.id()));
         changes.raise(session); // and so whoever else writes for the workshop waits
         ((Session) session).doWork(connection -> {
+            Head head = null;
             for (Map.Entry<String, List<String>> each : byTable.entrySet()) {
-                appendAlone(connection, workshop, each.getKey(), each.getValue(), Optional.empty());
+                head = appendAlone(connection, workshop, head, each.getKey(), each.getValue(), Optional.empty());
             }
         });
     }
@@ -123,23 +128,25 @@ public class Chain implements PostInsertEventListener {
             lock.setString(1, workshop.toString());
             lock.executeUpdate();
         }
-        appendAlone(connection, workshop, table, ids, importId);
+        appendAlone(connection, workshop, null, table, ids, importId);
     }
 
-    private void appendAlone(
-            Connection connection, UUID workshop, String table, List<String> ids, Optional<UUID> importId)
+    /** Where a chain ends. */
+    private record Head(long number, String hash) {}
+
+    /**
+     * @param before where the chain ends, if this transaction knows it already
+     * @return where it ends now
+     */
+    private @Nullable Head appendAlone(
+            Connection connection,
+            UUID workshop,
+            @Nullable Head before,
+            String table,
+            List<String> ids,
+            Optional<UUID> importId)
             throws SQLException {
-        long number = 0;
-        String hash = BEGIN;
-        try (PreparedStatement last = connection.prepareStatement(
-                "select number, hash from chain_link where workshop_id = ? order by number desc limit 1")) {
-            last.setString(1, workshop.toString());
-            ResultSet row = last.executeQuery();
-            if (row.next()) {
-                number = row.getLong(1);
-                hash = row.getString(2);
-            }
-        }
+        Head head = before;
         long now = clock.millis();
         int form = forms.newest(table);
         try (PreparedStatement write = connection.prepareStatement("insert into chain_link"
@@ -147,15 +154,17 @@ public class Chain implements PostInsertEventListener {
                 + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)")) {
             for (int from = 0; from < ids.size(); from += AT_ONCE) {
                 List<String> some = ids.subList(from, Math.min(ids.size(), from + AT_ONCE));
-                Map<String, String> hashes = hashes(connection, workshop, table, form, some);
+                Map<String, String> hashes = new HashMap<>();
+                Head read = read(connection, workshop, table, form, some, head == null, hashes);
+                head = head == null ? read : head;
                 for (String id : some) {
                     String file = importId.map(UUID::toString).orElse(null);
-                    Link link = new Link(++number, table, id, form, hashes.get(id), now, file);
-                    hash = link.hash(hash);
+                    Link link = new Link(head.number() + 1, table, id, form, hashes.get(id), now, file);
+                    head = new Head(link.number(), link.hash(head.hash()));
                     int column = 0;
-                    for (Object value :
-                            new Object[] {workshop.toString(), number, table, id, form, link.rowHash(), now, file, hash
-                            }) {
+                    for (Object value : new Object[] {
+                        workshop.toString(), head.number(), table, id, form, link.rowHash(), now, file, head.hash()
+                    }) {
                         write.setObject(++column, value);
                     }
                     write.addBatch();
@@ -163,23 +172,54 @@ public class Chain implements PostInsertEventListener {
                 write.executeBatch();
             }
         }
+        return head;
     }
 
     /** The hashes of rows as they are now, by id; those that are not there are missing. */
     public Map<String, String> hashes(Connection connection, UUID workshop, String table, int form, List<String> ids)
             throws SQLException {
         Map<String, String> hashes = new HashMap<>();
-        try (PreparedStatement asked = connection.prepareStatement(forms.hashes(table, form, ids.size()))) {
-            asked.setString(1, workshop.toString());
-            for (int index = 0; index < ids.size(); index++) {
-                asked.setString(index + 2, ids.get(index));
+        read(connection, workshop, table, form, ids, false, hashes);
+        return hashes;
+    }
+
+    /**
+     * Reads hashes of rows, and in the same statement, if it is asked for, where the chain ends: every weighing waits for it.
+     *
+     * @param hashes are put here, by id
+     * @return the end; the beginning where there is no link yet, or it was not asked for
+     */
+    private Head read(
+            Connection connection,
+            UUID workshop,
+            String table,
+            int form,
+            List<String> ids,
+            boolean withHead,
+            Map<String, String> hashes)
+            throws SQLException {
+        Head head = new Head(0, BEGIN);
+        String rows = forms.hashes(table, form, ids.size());
+        try (PreparedStatement asked = connection.prepareStatement(withHead ? HEAD_AND.formatted(rows) : rows)) {
+            int place = 0;
+            if (withHead) {
+                asked.setString(++place, workshop.toString());
             }
-            ResultSet rows = asked.executeQuery();
-            while (rows.next()) {
-                hashes.put(rows.getString(1), rows.getString(2));
+            asked.setString(++place, workshop.toString());
+            for (String id : ids) {
+                asked.setString(++place, id);
+            }
+            ResultSet read = asked.executeQuery();
+            while (read.next()) {
+                String id = read.getString(1);
+                if (id == null) {
+                    head = new Head(read.getLong(3), read.getString(2));
+                } else {
+                    hashes.put(id, read.getString(2));
+                }
             }
         }
-        return hashes;
+        return head;
     }
 
     @Override

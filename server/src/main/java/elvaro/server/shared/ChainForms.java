@@ -77,7 +77,7 @@ public class ChainForms {
         String parts = Objects.requireNonNull(known(table).get(form), "No such form").stream()
                 .map(column -> "concat('%1$s=', length(`%1$s`), ':', `%1$s`)".formatted(column))
                 .collect(Collectors.joining(", "));
-        return "select id, sha2(concat_ws(char(10), %s), 256) from %s where workshop_id = ? and id in (?%s)"
+        return "select id, sha2(concat_ws(char(10), %s), 256), 0 from %s where workshop_id = ? and id in (?%s)"
                 .formatted(parts, table, ", ?".repeat(ids - 1));
     }
 }

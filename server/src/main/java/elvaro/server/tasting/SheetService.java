@@ -2,6 +2,7 @@ package elvaro.server.tasting;
 
 import elvaro.core.tasting.Servings.Plate;
 import elvaro.core.tasting.Servings.Serving;
+import elvaro.server.shared.CurrentWorkshop;
 import elvaro.server.shared.Ids;
 import elvaro.server.shared.Refusal;
 import elvaro.server.tasting.Seats.Seat;
@@ -21,12 +22,15 @@ import org.springframework.transaction.annotation.Transactional;
 class SheetService {
     private final TastingRepository tastings;
     private final Seats seats;
+    private final CurrentWorkshop current;
     private final EntityManager entities;
     private final Clock clock;
 
-    SheetService(TastingRepository tastings, Seats seats, EntityManager entities, Clock clock) {
+    SheetService(
+            TastingRepository tastings, Seats seats, CurrentWorkshop current, EntityManager entities, Clock clock) {
         this.tastings = tastings;
         this.seats = seats;
+        this.current = current;
         this.entities = entities;
         this.clock = clock;
     }
@@ -39,7 +43,8 @@ class SheetService {
      */
     void take(UUID tastingId, UUID placeId, UUID sheetId, SheetForm form, @Nullable UUID typedBy) {
         // The tasting first, as the reveal does, so that neither waits for the other.
-        Tasting tasting = tastings.share(tastingId).orElseThrow(() -> Refusal.notFound("tasting"));
+        Tasting tasting =
+                tastings.share(current.person().workshopId(), tastingId).orElseThrow(() -> Refusal.notFound("tasting"));
         Seat seat = seats.lock(placeId, form.round());
         if (seat.handedIn() != null) {
             if (seat.handedIn().equals(sheetId)) {

@@ -201,7 +201,8 @@ class TastingService {
             boolean seasoned,
             @Nullable Double core,
             CookAlike.@Nullable Probe probe) {
-        Tasting tasting = tastings.share(id).orElseThrow(() -> Refusal.notFound("tasting"));
+        Tasting tasting =
+                tastings.share(current.person().workshopId(), id).orElseThrow(() -> Refusal.notFound("tasting"));
         tasting.mustNotBeRevealed();
         TastingSample sample = tastings.samplesOf(List.of(id)).stream()
                 .filter(each -> each.id().equals(sampleId))
