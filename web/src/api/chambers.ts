@@ -4,6 +4,15 @@ import { answer, api } from './client';
 export const useChambers = () =>
   useQuery({ queryKey: ['chambers'], queryFn: () => answer(api.GET('/api/chambers')) });
 
+/** One of each kind as they usually are. */
+export const useUsualChambers = (wanted: boolean) =>
+  useQuery({
+    queryKey: ['usual-chambers'],
+    queryFn: () => answer(api.GET('/api/chambers/usual')),
+    enabled: wanted,
+    staleTime: Infinity,
+  });
+
 /** The air of a chamber in the hours up to now; as many points as a screen shows apart. */
 export const useAir = (id: string, hours: number, points: number) =>
   useQuery({

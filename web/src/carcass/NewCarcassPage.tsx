@@ -17,6 +17,7 @@ import { CautionText } from '../kit/Notices';
 import { Page, Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
 import { Pick } from '../stock/Pick';
+import { NoPlace } from './NoPlace';
 import { carcassBody, carcassNames, missingOf, noAnimal, type CarcassText } from './draft';
 import { testWords } from './words';
 
@@ -132,15 +133,19 @@ function Coming({
             choices={{ HANG: 'hung in the cold', ICE: 'laid on ice' }}
             onChange={(how) => change({ iced: how === 'ICE', chamberId: '' })}
           />
-          <Came.Choice
-            size="small"
-            name="chamberId"
-            label="Where it goes"
-            shown={there.some(({ id: known }) => known === text.chamberId) ? text.chamberId : ''}
-            required="Say where it goes."
-          >
-            {chamberChoices(there)}
-          </Came.Choice>
+          {there.length === 0 ? (
+            <NoPlace iced={text.iced} onMade={(chamberId) => change({ chamberId })} />
+          ) : (
+            <Came.Choice
+              size="small"
+              name="chamberId"
+              label="Where it goes"
+              shown={there.some(({ id: known }) => known === text.chamberId) ? text.chamberId : ''}
+              required="Say where it goes."
+            >
+              {chamberChoices(there)}
+            </Came.Choice>
+          )}
           <Came.Measure
             size="small"
             name="days"

@@ -66,6 +66,7 @@ export default function CalendarField({
           }
         },
         ...look,
+        className: clock ? 'clock' : undefined,
         sx: [readable, typed === null ? quiet : {}, ...(Array.isArray(sx) ? sx : [sx])],
         slotProps: { inputLabel: { shrink: true }, htmlInput: { 'aria-label': ariaLabel } },
       },

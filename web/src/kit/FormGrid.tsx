@@ -19,6 +19,7 @@ export function FormGrid({ children, maxWidth, dialog }: Props) {
         pt: dialog ? 1 : 0,
         maxWidth,
         '& .whole': { gridColumn: '1 / -1' },
+        '& .clock': { gridColumn: { xs: '1 / -1', sm: 'auto' } }, // a day with its hour is cut off in half a phone
       }}
     >
       {children}

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schema } from '../api/client';
-import { useChambers } from '../api/chambers';
+import { useChambers, useUsualChambers } from '../api/chambers';
 import { refresh } from '../api/house';
 import { usePeople } from '../api/settings';
 import { newId } from '../kit/drafts';
@@ -19,25 +19,15 @@ import { columns, Part } from './Part';
 
 type Chamber = Schema['ChamberForm'];
 
-/** A spare refrigerator: what most people start with. */
-const starting = (): Chamber => ({
-  id: newId(),
-  version: 0,
-  name: '',
-  kind: 'REFRIGERATOR',
-  rails: 1,
-  placesPerRail: 4,
-  limitGrams: 20_000,
-  setCelsius: 2,
-  setHumidityPercent: 65,
-  setMetresPerSecond: 0.1,
-  purchaseMinor: 0,
-  lifeYears: 10,
-  powerWatts: 40,
-});
+/** A spare refrigerator: what most people start with. It waits for its name. */
+const starting = (usual: Chamber[]): Chamber | null => {
+  const one = usual.find(({ kind }) => kind === 'REFRIGERATOR');
+  return one ? { ...one, id: newId(), name: '' } : null;
+};
 
 export function Chambers({ mayChange }: { mayChange: boolean }) {
   const chambers = useChambers();
+  const usual = useUsualChambers(mayChange);
   const units = useUnits();
   const [editing, setEditing] = useState<Chamber | null>(null);
   return (
@@ -70,12 +60,23 @@ export function Chambers({ mayChange }: { mayChange: boolean }) {
         </Box>
       ))}
       {/* Not before the list stands above it: it would move from under the finger. */}
-      {mayChange && !editing && chambers.data && (
-        <Button variant="outlined" onClick={() => setEditing(starting())} sx={{ justifySelf: 'start' }}>
+      {mayChange && !editing && chambers.data && usual.data && (
+        <Button
+          variant="outlined"
+          onClick={() => setEditing(starting(usual.data))}
+          sx={{ justifySelf: 'start' }}
+        >
           Add a chamber
         </Button>
       )}
-      {editing && <ChamberForm key={editing.id} chamber={editing} onDone={() => setEditing(null)} />}
+      {editing && (
+        <ChamberForm
+          key={editing.id}
+          chamber={editing}
+          usual={usual.data ?? []}
+          onDone={() => setEditing(null)}
+        />
+      )}
     </Part>
   );
 }
@@ -151,7 +152,21 @@ const names = {
 
 const Of = fieldsOf<ChamberText>();
 
-function ChamberForm({ chamber, onDone }: { chamber: Chamber; onDone: () => void }) {
+/** What of a new chamber is still as its kind usually is, as another kind usually is. */
+function asUsual(text: ChamberText, was: ChamberText, will: ChamberText): Partial<ChamberText> {
+  const still = (Object.keys(will) as (keyof ChamberText)[]).filter(
+    (part) => part !== 'name' && part !== 'kind' && text[part] === was[part],
+  );
+  return Object.fromEntries(still.map((part) => [part, will[part]]));
+}
+
+interface FormProps {
+  chamber: Chamber;
+  usual: Chamber[];
+  onDone: () => void;
+}
+
+function ChamberForm({ chamber, usual, onDone }: FormProps) {
   const units = useUnits();
   const people = usePeople(true);
   const form = useKeptForm(
@@ -167,6 +182,18 @@ function ChamberForm({ chamber, onDone }: { chamber: Chamber; onDone: () => void
       onDone();
     },
   });
+  const usualText = (kind: string) => {
+    const one = usual.find((each) => each.kind === kind);
+    return one && textOf(one, units);
+  };
+  const text = form.values;
+  const becomes = (kind: string) => {
+    const was = usualText(text.kind);
+    const will = usualText(kind);
+    if (chamber.version === 0 && was && will) {
+      form.change(asUsual(text, was, will));
+    }
+  };
   const leave = () => {
     form.clear();
     onDone();
@@ -181,7 +208,7 @@ function ChamberForm({ chamber, onDone }: { chamber: Chamber; onDone: () => void
       sx={{ ...columns, p: 2.5, bgcolor: 'background.paper', border: '1px solid', borderColor: 'divider' }}
     >
       <Of.Text name="name" label="Name of the chamber" required autoFocus />
-      <Of.Choice name="kind" label="Kind" choices={chamberWords} />
+      <Of.Choice name="kind" label="Kind" choices={chamberWords} onChanged={becomes} />
       <Of.Weight name="limit" label="Carries at most" required />
       <Of.Measure name="rails" label="Rails or shelves" of="number" required />
       <Of.Measure name="places" label="Places on each" of="number" required />

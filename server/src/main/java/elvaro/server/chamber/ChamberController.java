@@ -1,7 +1,9 @@
 package elvaro.server.chamber;
 
+import elvaro.core.air.ChamberKind;
 import elvaro.server.shared.Refusal;
 import jakarta.validation.Valid;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -24,6 +26,14 @@ class ChamberController {
     @GetMapping
     List<ChamberForm> all() {
         return service.all().stream().map(Chamber::form).toList();
+    }
+
+    /** One of each kind as they usually are, each with an id it can be kept under. */
+    @GetMapping("/usual")
+    List<ChamberForm> usual() {
+        return Arrays.stream(ChamberKind.values())
+                .map(kind -> UsualChamber.of(kind, UUID.randomUUID()))
+                .toList();
     }
 
     @PutMapping("/{id}")

@@ -1,11 +1,9 @@
 package elvaro.server.first;
 
-import elvaro.core.air.Air;
-import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Coating;
 import elvaro.core.drying.Method;
-import elvaro.server.chamber.ChamberForm;
 import elvaro.server.chamber.ChamberService;
+import elvaro.server.chamber.UsualChamber;
 import elvaro.server.hanging.HangingService;
 import elvaro.server.hanging.SplitForm;
 import elvaro.server.hanging.SplitForm.NewPiece;
@@ -26,21 +24,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 class FirstPieceService {
-    private static final int LIFE_YEARS = 10;
-
-    /** What such a place usually holds. Common practice, no source. */
-    private record Usual(String name, int rails, int places, int limitGrams, int watts) {
-        static Usual of(ChamberKind kind) {
-            return switch (kind) {
-                case REFRIGERATOR -> new Usual("Refrigerator", 1, 4, 20_000, 40);
-                case CABINET -> new Usual("Cabinet", 1, 6, 45_000, 90);
-                case WALK_IN -> new Usual("Cold room", 2, 10, 180_000, 600);
-                case SHED -> new Usual("Shed", 1, 8, 80_000, 0);
-                case ICE_CHEST -> new Usual("Ice chest", 1, 4, 40_000, 0);
-            };
-        }
-    }
-
     private final ChamberService chambers;
     private final LotService lots;
     private final HangingService hanging;
@@ -77,7 +60,7 @@ class FirstPieceService {
                     "half-a-batch", "count", "A batch is hung whole. Cut one piece in two, or hang the batch.");
         }
         if (!again) {
-            chambers.put(chamber(form));
+            chambers.put(UsualChamber.of(form.kind(), form.chamberId()));
         }
         LocalDate hungOn = form.hungOn() == null ? workshops.today() : form.hungOn();
         UUID lot = Ids.after(pieceId, "lot");
@@ -100,28 +83,6 @@ class FirstPieceService {
                     Boolean.TRUE.equals(form.half().waitTogether()),
                     form.answers());
         }
-    }
-
-    private static ChamberForm chamber(FirstForm form) {
-        Usual usual = Usual.of(form.kind());
-        Air air = form.kind().usualAir();
-        return new ChamberForm(
-                form.chamberId(),
-                0,
-                usual.name(),
-                form.kind(),
-                usual.rails(),
-                usual.places(),
-                usual.limitGrams(),
-                air.celsius(),
-                (int) Math.round(air.relativeHumidity() * 100),
-                air.metresPerSecond(),
-                null,
-                0,
-                LIFE_YEARS,
-                usual.watts(),
-                null,
-                null);
     }
 
     private static LotForm lot(UUID id, FirstForm form, LocalDate came) {
