@@ -107,7 +107,7 @@ function Answer({
     <>
       <Box role="status">
         <Typography variant="h2" sx={{ fontSize: '1.8rem' }}>
-          Buy {table.pieces} × {cut?.name.toLowerCase()} of {units.weight(table.greenGramsEach)}, and hang{' '}
+          Buy {table.pieces} × {cut?.name.toLowerCase()} of {units.about(table.greenGramsEach)}, and hang{' '}
           {table.pieces === 1 ? 'it' : 'them'} by {date(table.hangBy)}
         </Typography>
         <Typography sx={{ color: 'text.secondary' }}>
@@ -116,14 +116,14 @@ function Answer({
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))', gap: 2 }}>
         <Figure name="Green weight in all" big>
-          {units.weight(table.greenGrams)}
+          {units.about(table.greenGrams)}
         </Figure>
         <Figure
           name="Steak expected"
           note={`${percent(table.expected.steakLeast)} to ${percent(table.expected.steakMost)} of green`}
           big
         >
-          {units.weight(Math.round(table.expected.steak * table.greenGrams))}
+          {units.about(table.expected.steak * table.greenGrams)}
         </Figure>
         {table.costMinor > 0 && (
           <Figure name="Cost of it all" note={`${units.money(table.costPerPortionMinor)} a portion`} big>

@@ -36,7 +36,7 @@ export const Outcome = memo(function Outcome({ forward, greenGrams, cutCode, pri
         <Box>
           <Typography variant="h2" component="h3">
             {letter && `${letter}: `}
-            {units.weight(target.grams)} on day {target.day}
+            {units.about(target.grams)} on day {target.day}
           </Typography>
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>
             {units.about(target.leastGrams)} to {units.about(target.mostGrams)} four times in five
@@ -64,7 +64,7 @@ export const Outcome = memo(function Outcome({ forward, greenGrams, cutCode, pri
           note={`${percent(target.steakLeast)} to ${percent(target.steakMost)}`}
           working={working('Steak ahead')}
         >
-          {units.weight(Math.round(target.steak * greenGrams))}
+          {units.about(target.steak * greenGrams)}
         </Figure>
         <Figure
           name="Crust and trim"

@@ -41,7 +41,7 @@ function Chooser({ kinds, recipes, cut, methods, kind: first }: Props) {
   const form = useKeptForm<OnAPiece>('treatment on a piece', () => ({
     ...firstOf(first),
     cutCode: cut.code,
-    weight: units.weightForField(3400),
+    weight: units.weightForField(units.perWeightUnit === 'lb' ? 3402 : 3400),
     method: 'OPEN_AIR',
     sharedChamber: false,
     celsius: '',

@@ -16,6 +16,10 @@ public record Preferences(
     static final Preferences STARTING =
             new Preferences(WeightUnit.KG, TemperatureUnit.CELSIUS, LengthUnit.MM, Theme.SYSTEM, Figures.DEVICE);
 
+    public boolean inPounds() {
+        return weightUnit == WeightUnit.LB || weightUnit == WeightUnit.LB_OZ;
+    }
+
     /** In what a person thinks, asked in one touch. */
     public enum Measures {
         /** Kilograms, degrees Celsius, millimetres. */

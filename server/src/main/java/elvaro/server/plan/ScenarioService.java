@@ -18,6 +18,9 @@ import elvaro.core.plan.Purchase;
 import elvaro.core.plan.WholeInstead;
 import elvaro.core.portion.Steaks;
 import elvaro.core.portion.Steaks.Trimmed;
+import elvaro.server.account.AccountService;
+import elvaro.server.account.Preferences;
+import elvaro.server.account.Preferences.LengthUnit;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.forecast.DayAhead;
@@ -56,19 +59,27 @@ public class ScenarioService {
     private static final int FIRST_GRAMS = 5000;
     private static final int FIRST_STEAK_MM = 30;
 
+    /** The same for whoever thinks in these, g and mm. */
+    private static final int ELEVEN_POUNDS = 4990;
+
+    private static final int INCH_AND_A_QUARTER = 32;
+
     private final ChamberService chambers;
     private final OutlookService outlooks;
     private final LoadService loads;
     private final WorkshopService workshops;
     private final LotService lots;
+    private final AccountService accounts;
 
     ScenarioService(
             ChamberService chambers,
             OutlookService outlooks,
             LoadService loads,
             WorkshopService workshops,
-            LotService lots) {
+            LotService lots,
+            AccountService accounts) {
         this.lots = lots;
+        this.accounts = accounts;
         this.chambers = chambers;
         this.outlooks = outlooks;
         this.loads = loads;
@@ -80,12 +91,13 @@ public class ScenarioService {
         Optional<Chamber> chamber = chambers.all().stream().findFirst();
         Method method = Method.usualIn(chamber.map(Chamber::kind).orElse(ChamberKind.REFRIGERATOR));
         Map<String, Integer> paid = lots.lastPaid();
+        Preferences reader = accounts.preferences();
         ScenarioForm scenario = new ScenarioForm(
                 FIRST_CUT,
                 false,
                 null,
                 0,
-                FIRST_GRAMS,
+                reader.inPounds() ? ELEVEN_POUNDS : FIRST_GRAMS,
                 method,
                 Coating.NONE,
                 null,
@@ -97,7 +109,7 @@ public class ScenarioService {
                 method.usualDays(),
                 paid.getOrDefault(FIRST_CUT, 0),
                 0,
-                FIRST_STEAK_MM);
+                reader.lengthUnit() == LengthUnit.INCH ? INCH_AND_A_QUARTER : FIRST_STEAK_MM);
         return new FirstPlan(scenario, paid);
     }
 

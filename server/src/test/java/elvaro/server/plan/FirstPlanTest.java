@@ -1,12 +1,20 @@
 package elvaro.server.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.mockito.Mockito.lenient;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import elvaro.core.air.ChamberKind;
 import elvaro.core.drying.Method;
+import elvaro.server.account.AccountService;
+import elvaro.server.account.Preferences;
+import elvaro.server.account.Preferences.Figures;
+import elvaro.server.account.Preferences.LengthUnit;
+import elvaro.server.account.Preferences.TemperatureUnit;
+import elvaro.server.account.Preferences.Theme;
+import elvaro.server.account.Preferences.WeightUnit;
 import elvaro.server.chamber.Chamber;
 import elvaro.server.chamber.ChamberService;
 import elvaro.server.lot.LotService;
@@ -36,11 +44,19 @@ class FirstPlanTest {
     @Mock
     WorkshopService workshops;
 
+    @Mock
+    AccountService accounts;
+
     private ScenarioService scenarios;
+
+    private static Preferences thinkingIn(WeightUnit weight, LengthUnit length) {
+        return new Preferences(weight, TemperatureUnit.CELSIUS, length, Theme.SYSTEM, Figures.DEVICE);
+    }
 
     @BeforeEach
     void a_house_that_bought_strip_loin() {
-        scenarios = new ScenarioService(chambers, mock(), mock(), workshops, lots);
+        scenarios = new ScenarioService(chambers, mock(), mock(), workshops, lots, accounts);
+        lenient().when(accounts.preferences()).thenReturn(thinkingIn(WeightUnit.KG, LengthUnit.MM));
         when(lots.lastPaid()).thenReturn(Map.of("strip", 2180));
     }
 
@@ -66,6 +82,15 @@ class FirstPlanTest {
         assertThat(first.method()).isEqualTo(method);
         assertThat(first.targetDays()).isEqualTo(days);
         assertThat(first.chamberId()).isEqualTo(id);
+    }
+
+    @Test
+    void whoever_thinks_in_pounds_and_inches_begins_with_round_ones() {
+        when(chambers.all()).thenReturn(List.of());
+        when(accounts.preferences()).thenReturn(thinkingIn(WeightUnit.LB_OZ, LengthUnit.INCH));
+        ScenarioForm first = scenarios.first().scenario();
+        assertThat(first.greenGrams() / 453.59237).isCloseTo(11, within(0.002));
+        assertThat(first.steakMm() / 25.4).isCloseTo(1.25, within(0.02));
     }
 
     /** ISO 4217: the euro has two decimals, the yen none, the Kuwaiti dinar three. */
