@@ -18,6 +18,7 @@ import { Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
 import { CuttingLoss } from './CuttingLoss';
 import { pieceBody, SplitPiece, type PieceText } from './SplitPiece';
+import { usualWay } from '../kit/methods';
 
 type Method = Schema['MethodView'];
 
@@ -69,20 +70,18 @@ function SplitForm({ lot, methods, chambers, onHung }: FormProps) {
   const units = useUnits();
   const { id, receivedGrams } = lot.form;
   const first = chambers[0];
-  const usual = methods.find(({ usualIn }) => first && usualIn.includes(first.kind));
+  const usual = usualWay(methods, first?.kind, units);
   const fresh = (weight: string, like?: PieceText): PieceText => ({
     id: newId(),
     weight,
     role: like?.role ?? 'PLAIN',
     method: like?.method ?? usual?.method ?? 'OPEN_AIR',
     chamberId: like?.chamberId ?? first?.id ?? '',
-    days: like?.days ?? String(usual?.usualDays ?? 28),
+    days: like?.days ?? usual?.days ?? '28',
     coat: '',
     coating: 'NONE',
     contact: '',
-    consumables:
-      like?.consumables ??
-      (usual?.usualConsumablesMinor ? units.moneyForField(usual.usualConsumablesMinor) : ''),
+    consumables: like?.consumables ?? usual?.consumables ?? '',
     count: '',
   });
   const today = useToday();

@@ -31,6 +31,7 @@ import { Flaws } from './Flaws';
 import { Parts } from './Parts';
 import { QuestionFields } from './QuestionFields';
 import { Shared } from './Shared';
+import { usualWay } from '../kit/methods';
 
 interface Props {
   next: Schema['NextForm'] | null;
@@ -60,7 +61,9 @@ export function TrialForm({ next, chosen, known }: Props) {
   const units = useUnits();
   const navigate = useNavigate();
   const [id] = useState(newId);
-  const firstChamber = known.chambers[0]?.id ?? '';
+  const first = known.chambers[0];
+  const firstChamber = first?.id ?? '';
+  const usual = usualWay(known.methods, first?.kind, units);
   const form = useKeptForm<TrialText>(
     next ? `trial after ${next.fromId ?? next.protocolId} ${chosen.join()}` : 'trial',
     () => ({
@@ -74,8 +77,8 @@ export function TrialForm({ next, chosen, known }: Props) {
       arms: next
         ? next.arms.map((arm, index) => armOf(arm, chosen[index] ?? 0, known.kinds, firstChamber, units))
         : [
-            plainArm('Plain', true, firstChamber, []),
-            plainArm('Treated', false, firstChamber, firstGive(known.kinds)),
+            { ...plainArm('Plain', true, firstChamber, []), ...usual },
+            { ...plainArm('Treated', false, firstChamber, firstGive(known.kinds)), ...usual },
           ],
     }),
   );
