@@ -26,14 +26,32 @@ interface Props {
 
 type Step = 'smell' | 'wrap' | 'cut';
 
+/** The last look since it was taken down. */
+function useLookSincePull({ card, log }: Schema['PieceView']) {
+  const looks = useLooks(card.id);
+  const pulledAt = log.find(({ kind, stands }) => kind === 'PULLED' && stands)?.happenedAt ?? '';
+  return {
+    known: looks.data !== undefined && pulledAt !== '',
+    look: looks.data?.find(({ stands, at }) => stands && at >= pulledAt),
+  };
+}
+
+/** Said of a closed bench where the first step was left out. */
+export function NobodySmelled({ piece }: { piece: Schema['PieceView'] }) {
+  const { known, look } = useLookSincePull(piece);
+  return known && !look ? (
+    <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+      Nobody noted how it smelled and looked after it was taken down.
+    </Typography>
+  ) : null;
+}
+
 /** What comes before the knife: smell and look, take the wrap off, choose how to cut. Each opens by a touch. */
 export function BeforeTheKnife({ bench, shown }: Props) {
   const units = useUnits();
-  const { card, log, benchOrder } = bench.piece;
-  const looks = useLooks(card.id);
+  const { card, benchOrder } = bench.piece;
+  const { look } = useLookSincePull(bench.piece);
   const [open, setOpen] = useState<Step | null>(null);
-  const pulledAt = log.find(({ kind, stands }) => kind === 'PULLED' && stands)?.happenedAt ?? '';
-  const look = looks.data?.find(({ stands, at }) => stands && at >= pulledAt);
   const close = () => setOpen(null);
   const smelled = bench.smellAgainAt
     ? `rests, smell again ${moment(bench.smellAgainAt)}`

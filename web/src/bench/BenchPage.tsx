@@ -16,7 +16,7 @@ import { PhotoStory } from '../photo/PhotoStory';
 import { Packs } from '../stock/Packs';
 import { useScale, useScales } from '../weigh/scale';
 import { Balance } from './Balance';
-import { BeforeTheKnife } from './BeforeTheKnife';
+import { BeforeTheKnife, NobodySmelled } from './BeforeTheKnife';
 import { DividedWeight } from './DividedWeight';
 import { FoundLedger } from './FoundLedger';
 import { KnifeWork } from './KnifeWork';
@@ -129,6 +129,7 @@ function Closed({ bench }: { bench: Bench }) {
     <Box sx={twoColumns}>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 4, alignContent: 'start' }}>
         <FoundLedger bench={bench} />
+        <NobodySmelled piece={bench.piece} />
         <KnifeWork bench={bench} />
         <Packs bench={bench} />
       </Box>

@@ -27,9 +27,9 @@ export function NoPlace({ iced, onMade }: { iced: boolean; onMade: (id: string) 
       onMade(id);
     },
   });
-  const offered = kinds[iced ? 'iced' : 'hung'].flatMap(
-    (kind) => usual.data?.find((each) => each.kind === kind) ?? [],
-  );
+  const offered = mayMake
+    ? kinds[iced ? 'iced' : 'hung'].flatMap((kind) => usual.data?.find((each) => each.kind === kind) ?? [])
+    : [];
   return (
     <Box className="whole" role="group" aria-label="Where it goes" sx={{ display: 'grid', gap: 1 }}>
       <Typography>

@@ -87,7 +87,7 @@ class LotAheadServiceTest {
         assertThat(said(2180, TODAY.minusDays(16), chamber("Cabinet", true, TODAY), chamber("Cold room", true, TODAY)))
                 .satisfiesExactly(
                         given -> assertThat(given)
-                                .contains("after 28 days it weighs about 6500 g and gives 4000 g to 4800 g of steak"),
+                                .contains("after 28 days it weighs about 6.5 kg and gives 4 kg to 4.8 kg of steak"),
                         cost -> assertThat(cost).startsWith("That steak costs 34.50"),
                         room -> assertThat(room).isEqualTo("There is room for it in Cabinet, Cold room."),
                         age -> assertThat(age).isEqualTo("It has been in its pack for 16 days."));
