@@ -69,7 +69,7 @@ class TabletIT {
             idris.visit("/pieces/" + piece);
             touch(idris, "Pull");
             scale.lay(aged);
-            assertThat(idris.page.getByText("Steady: Enter keeps it")).isVisible();
+            assertThat(idris.page.getByText("Steady: keep it")).isVisible();
             touch(idris, "Pull it");
             tap(named(idris, AriaRole.LINK, "Cut it"));
             idris.sees("Bench");
@@ -85,7 +85,7 @@ class TabletIT {
             scale.lay(0);
             idris.reads("on the scale");
             scale.lay(aged - WRAP);
-            assertThat(idris.page.getByText("Steady: Enter keeps it")).isVisible();
+            assertThat(idris.page.getByText("Steady: keep it")).isVisible();
             touch(idris, "Save weight");
             assertThat(named(idris, AriaRole.BUTTON, "Wrap and string")).containsText("taken off");
             touch(idris, "How to cut");

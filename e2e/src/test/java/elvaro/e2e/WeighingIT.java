@@ -24,7 +24,7 @@ import tools.jackson.databind.JsonNode;
 class WeighingIT {
     private static final int[] GREEN =
             IntStream.range(0, 10).map(piece -> 4000 + 37 * piece).toArray();
-    private static final Pattern STEADY = Pattern.compile("Steady: Enter keeps it");
+    private static final String ENTER_KEEPS_IT = "Steady: Enter keeps it";
 
     @TempDir
     private Path folder;
@@ -86,8 +86,14 @@ class WeighingIT {
         scale.lay(0);
         maren.reads("Lay %s on the scale".formatted(tag));
         scale.lay(grams);
-        assertThat(maren.page.getByText(STEADY)).isVisible();
-        maren.page.keyboard().press("Enter");
+        assertThat(maren.page.getByText(Pattern.compile("Steady: (Enter keeps|keep) it")))
+                .isVisible();
+        if (maren.page.getByText(ENTER_KEEPS_IT).isVisible()) {
+            maren.page.keyboard().press("Enter");
+        } else {
+            assertThat(maren.button("Save weight")).isInViewport(); // however long the form is
+            maren.press("Save weight");
+        }
         assertThat(maren.page.getByText(Pattern.compile(tag + ": .* " + said))).isVisible();
     }
 
@@ -147,7 +153,7 @@ class WeighingIT {
                             window.keysAt = document.activeElement.innerText;
                             observer.disconnect();
                         }
-                    }).observe(document.body, {subtree: true, childList: true, characterData: true})""", STEADY.pattern());
+                    }).observe(document.body, {subtree: true, childList: true, characterData: true})""", ENTER_KEEPS_IT);
             weigh(maren, tag(piece), expected(piece), "saved");
             assertThat(maren.page.evaluate("window.keysAt")).isEqualTo("Save weight");
         }
