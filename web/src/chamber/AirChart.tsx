@@ -4,7 +4,8 @@ import { ChartsReferenceLine } from '@mui/x-charts/ChartsReferenceLine';
 import { LineChart } from '@mui/x-charts/LineChart';
 import type { ReactNode } from 'react';
 import type { Schema } from '../api/client';
-import { roundAxis, type Axis } from '../kit/axis';
+import { roundAxis, writtenOn, type Axis } from '../kit/axis';
+import { moment } from '../kit/units';
 import { axisTime, ticks, withGaps } from './stretch';
 import { Later } from '../kit/Later';
 
@@ -53,7 +54,14 @@ export function AirChart(props: Props) {
       ? [
           { id: 'low', data: rows.map((row) => low(row) ?? null), color: 'transparent' },
           { id: 'band', data: rows.map((row) => spread(low(row), high(row))), color: colour },
-        ].map((each) => ({ ...each, stack: 'band', area: true, showMark: false, curve: 'linear' as const }))
+        ].map((each) => ({
+          ...each,
+          stack: 'band',
+          area: true,
+          showMark: false,
+          curve: 'linear' as const,
+          valueFormatter: () => null,
+        }))
       : [];
   return (
     <Box component="figure" sx={{ m: 0 }}>
@@ -85,7 +93,8 @@ export function AirChart(props: Props) {
                   max: new Date(air.to),
                   height: 26,
                   tickInterval: ticks(air.from, air.to),
-                  valueFormatter: (at: Date) => axisTime(at, hours),
+                  valueFormatter: (at: Date, { location }) =>
+                    location === 'tick' ? axisTime(at, hours) : moment(at.toISOString()),
                 },
               ]}
               yAxis={[{ width: 64, ...roundAxis(axis, least, most, height / 40) }]}
@@ -93,6 +102,8 @@ export function AirChart(props: Props) {
                 ...band,
                 {
                   id: 'mean',
+                  label: title,
+                  valueFormatter: (value: number | null) => (value === null ? null : writtenOn(axis, value)),
                   data: rows.map((row) => mean(row) ?? null),
                   color: colour,
                   showMark: false,

@@ -92,7 +92,7 @@ export function DotChart({
             height={300}
             skipAnimation
             disableKeyboardNavigation
-            margin={{ left: 4, right: 14, top: 12, bottom: 0 }}
+            margin={{ left: 4, right: 34, top: 12, bottom: 0 }}
             xAxis={[
               {
                 // A line needs its days on the axis; without one the axis is of the dots alone.

@@ -1,8 +1,10 @@
 import { ChartsReferenceLine } from '@mui/x-charts/ChartsReferenceLine';
 import { LineChart } from '@mui/x-charts/LineChart';
 import type { CurvesOverDays } from './CurveChart';
-import { roundAxis } from './axis';
+import { roundAxis, writtenOn } from './axis';
 import { at } from './curves';
+
+const untold = { valueFormatter: () => null };
 
 /** The picture of a CurveChart. */
 export default function CurveDrawing({
@@ -59,6 +61,8 @@ export default function CurveDrawing({
       },
     ];
   });
+  /** What the pointer lies on, in words: nothing of the two halves a band is drawn from. */
+  const told = (value: number | null) => (value === null ? null : writtenOn(axis, value));
   const strokes: Record<string, { strokeWidth: number; strokeDasharray: string }> = Object.fromEntries(
     curves.map((curve, index) => [
       `& [data-series="line-${index}"].MuiLineChart-line`,
@@ -82,15 +86,18 @@ export default function CurveDrawing({
           max: days,
           label: 'days hung',
           height: 42,
-          valueFormatter: (day: number) => String(Math.round(day)),
+          valueFormatter: (day: number, { location }) =>
+            location === 'tick' ? String(Math.round(day)) : `day ${Math.floor(day)}`,
         },
       ]}
       yAxis={[{ width: 76, ...roundAxis(axis, Math.min(...held), Math.max(...held)) }]}
       series={[
-        ...bands.map((band) => ({ ...band, showMark: false, curve: 'linear' as const })),
+        ...bands.map((band) => ({ ...band, ...untold, showMark: false, curve: 'linear' as const })),
         ...curves.map((curve, index) => ({
           id: `line-${index}`,
           data: xs.map((day) => at(curve.points, day)),
+          label: curve.name,
+          valueFormatter: told,
           color: curve.colour,
           curve: 'linear' as const,
           showMark: false,
@@ -98,6 +105,8 @@ export default function CurveDrawing({
         ...measured.map((each, index) => ({
           id: `marks-${index}`,
           data: xs.map((day) => each.marks.find((mark) => mark.day === day)?.value ?? null),
+          label: 'measured',
+          valueFormatter: told,
           color: each.colour,
           curve: 'linear' as const,
           showMark: true,

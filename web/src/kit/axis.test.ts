@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { roundAxis, shares } from './axis';
+import { daysHung, roundAxis, shares } from './axis';
 import { buildUnits } from './reader';
 
 const written = (axis: ReturnType<typeof roundAxis>) => axis.tickInterval.map(axis.valueFormatter);
@@ -49,5 +49,7 @@ test('an axis holds what is drawn on it, all alike too', () => {
   const axis = roundAxis(here.axes.weight, 4215, 4215);
   expect(axis.min).toBeLessThanOrEqual(4215);
   expect(axis.max).toBeGreaterThan(4215);
+  expect(written(roundAxis(here.axes.weight, 6160, 6750)).at(-1)).toBe('6.8 kg');
+  expect(written(roundAxis(daysHung, 47, 47))).toEqual(['47', '48', '49', '50', '51', '52', '53']);
   expect(written(roundAxis(shares, 0, 0.237))).toEqual(['0 %', '5 %', '10 %', '15 %', '20 %', '25 %']);
 });

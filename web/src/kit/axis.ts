@@ -5,6 +5,8 @@ import { writeNumber } from './weights';
 export interface Axis {
   one: number;
   nought?: number;
+  /** Decimals of a figure that stands by itself; 1 if left out. */
+  fine?: number;
   /** Whether there is nothing between one and two. */
   whole?: boolean;
   write: (figure: number, decimals: number) => string;
@@ -21,9 +23,9 @@ export const shares: Axis = { ...inUnit('%'), one: 0.01 };
 
 export const daysHung: Axis = { one: 1, whole: true, write: (figure) => writeNumber(figure, 0) };
 
-/** A value as it is written beside an axis, once. */
-export const writtenOn = ({ one, nought = 0, write }: Axis, value: number): string =>
-  write((value - nought) / one, 1);
+/** A value that stands by itself. */
+export const writtenOn = ({ one, nought = 0, fine = 1, write }: Axis, value: number): string =>
+  write((value - nought) / one, fine);
 
 /** About how many figures stand beside an axis. */
 const FIGURES = 6;
@@ -33,7 +35,8 @@ export function roundAxis(axis: Axis, least: number, most: number, about = FIGUR
   const { one, nought = 0, whole, write } = axis;
   const figure = (value: number) => (value - nought) / one;
   const value = (figure: number) => figure * one + nought;
-  const [low, high] = nice(figure(least), figure(Math.max(most, least + one * (whole ? about : 1))), about);
+  const wide = whole ? Math.max(most, least + one * about) : most > least ? most : least + one;
+  const [low, high] = nice(figure(least), figure(wide), about);
   const named = ticks(low, high, about);
   const step = (named[1] ?? high) - (named[0] ?? low);
   const decimals = Math.max(0, Math.ceil(-Math.log10(step) - 1e-9));

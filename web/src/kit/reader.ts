@@ -97,6 +97,7 @@ export function buildUnits(
   const axes: Record<'weight' | 'price' | 'temperature', Axis> = {
     weight: {
       one: unit === 'G' ? 1 : perWeight.kg * 1000,
+      fine: unit === 'G' ? 0 : 2,
       write: (figure, digits) => `${number(figure, digits)} ${unit === 'G' ? 'g' : perWeight.label}`,
     },
     price: { one: minors / perWeight.kg, write: (figure) => `${money(figure * minors)}/${perWeight.label}` },
