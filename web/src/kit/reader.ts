@@ -97,13 +97,13 @@ export function buildUnits(
   const axes: Record<'weight' | 'price' | 'temperature', Axis> = {
     weight: {
       one: unit === 'G' ? 1 : perWeight.kg * 1000,
-      fine: unit === 'G' ? 0 : 2,
+      decimals: unit === 'G' ? 0 : 2,
       write: (figure, digits) => `${number(figure, digits)} ${unit === 'G' ? 'g' : perWeight.label}`,
     },
     price: { one: minors / perWeight.kg, write: (figure) => `${money(figure * minors)}/${perWeight.label}` },
     temperature: {
       one: fahrenheit ? 1 / 1.8 : 1,
-      nought: fahrenheit ? -32 / 1.8 : 0,
+      zero: fahrenheit ? -32 / 1.8 : 0,
       write: (figure, digits) => `${number(figure, digits)} ${degree}`,
     },
   };

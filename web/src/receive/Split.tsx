@@ -18,7 +18,7 @@ import { Waiting } from '../kit/Page';
 import { useUnits } from '../kit/units';
 import { CuttingLoss } from './CuttingLoss';
 import { pieceBody, SplitPiece, type PieceText } from './SplitPiece';
-import { usualWay } from '../kit/methods';
+import { usualAgeing } from '../kit/methods';
 
 type Method = Schema['MethodView'];
 
@@ -70,7 +70,7 @@ function SplitForm({ lot, methods, chambers, onHung }: FormProps) {
   const units = useUnits();
   const { id, receivedGrams } = lot.form;
   const first = chambers[0];
-  const usual = usualWay(methods, first?.kind, units);
+  const usual = usualAgeing(methods, first?.kind, units);
   const fresh = (weight: string, like?: PieceText): PieceText => ({
     id: newId(),
     weight,

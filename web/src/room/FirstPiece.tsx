@@ -25,7 +25,7 @@ import { chamberWords } from '../kit/words';
 import { Told } from '../plan/Told';
 import { isKeepable, LiveWeight } from '../weigh/LiveWeight';
 import { useScale, useScales } from '../weigh/scale';
-import { usualWay } from '../kit/methods';
+import { usualAgeing } from '../kit/methods';
 
 type Kind = Schema['FirstForm']['kind'];
 type Method = Schema['FirstForm']['method'];
@@ -85,8 +85,8 @@ function Asked({ methods, treatments }: AskedProps) {
   const units = useUnits();
   const navigate = useNavigate();
   const usual = (kind: Kind) => {
-    const way = usualWay(methods, kind, units);
-    return way && { method: way.method, days: way.days };
+    const ageing = usualAgeing(methods, kind, units);
+    return ageing && { method: ageing.method, days: ageing.days };
   };
   const form = useKeptForm<Text>('first', () => ({
     pieceId: newId(),

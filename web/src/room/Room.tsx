@@ -59,8 +59,9 @@ function Work({ room }: { room: Schema['RoomView'] }) {
   const { whose, choose } = useWhose();
   const kept = room.chambers.some(({ keeperId }) => keeperId);
   const known = [EVERYBODY, MINE, ...room.chambers.map(({ id }) => id)].includes(whose);
-  /** Where one person has one chamber there is nothing to choose. */
+  /** Where one person has one chamber there is nothing to choose, and what was chosen once hides nothing. */
   const several = kept || room.chambers.length > 1;
+  const shown = several && known ? whose : EVERYBODY;
   return (
     <Box>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1.5 }}>
@@ -69,7 +70,7 @@ function Work({ room }: { room: Schema['RoomView'] }) {
             select
             size="small"
             label="Whose work"
-            value={known ? whose : EVERYBODY}
+            value={shown}
             onChange={(event) => choose(event.target.value)}
             sx={{ flex: 1 }}
           >
@@ -87,7 +88,7 @@ function Work({ room }: { room: Schema['RoomView'] }) {
           On paper
         </Button>
       </Box>
-      <DueList due={workOf(room, whose, me)} />
+      <DueList due={workOf(room, shown, me)} />
     </Box>
   );
 }

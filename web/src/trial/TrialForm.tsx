@@ -31,7 +31,7 @@ import { Flaws } from './Flaws';
 import { Parts } from './Parts';
 import { QuestionFields } from './QuestionFields';
 import { Shared } from './Shared';
-import { usualWay } from '../kit/methods';
+import { usualAgeing } from '../kit/methods';
 
 interface Props {
   next: Schema['NextForm'] | null;
@@ -63,7 +63,7 @@ export function TrialForm({ next, chosen, known }: Props) {
   const [id] = useState(newId);
   const first = known.chambers[0];
   const firstChamber = first?.id ?? '';
-  const usual = usualWay(known.methods, first?.kind, units);
+  const usual = usualAgeing(known.methods, first?.kind, units);
   const form = useKeptForm<TrialText>(
     next ? `trial after ${next.fromId ?? next.protocolId} ${chosen.join()}` : 'trial',
     () => ({

@@ -23,7 +23,7 @@ public record Quantity(QuantityKind kind, List<String> amounts) {
     public enum QuantityKind {
         /** Grams. */
         MASS,
-        /** Grams of a bound, of which the first figures matter. */
+        /** Grams of a bound or of an estimate, of which the first figures matter. */
         LIMIT,
         /** Degrees Celsius; decimals count. */
         TEMPERATURE,

@@ -143,12 +143,12 @@ public class PieceQueries {
                 workings);
     }
 
-    /** What it lost a day until it was last weighed: of the days after that nothing is known. */
+    /** What it lost a day until it was last weighed: of the days after that nothing is known, nor from an estimate. */
     private @Nullable Double perDay(Figures worked) {
         List<WeighingView> weighings = weighings(worked);
         double days =
                 weighings.isEmpty() ? 0 : weighings.get(weighings.size() - 1).day();
-        return days < 1 ? null : worked.ledger().shrink() / days;
+        return days < 1 || worked.log().isEstimated() ? null : worked.ledger().shrink() / days;
     }
 
     public PieceCard card(Figures worked) {

@@ -154,9 +154,14 @@ public class Chain implements PostInsertEventListener {
                 + " values (?, ?, ?, ?, ?, ?, ?, ?, ?)")) {
             for (int from = 0; from < ids.size(); from += AT_ONCE) {
                 List<String> some = ids.subList(from, Math.min(ids.size(), from + AT_ONCE));
-                Map<String, String> hashes = new HashMap<>();
-                Head read = read(connection, workshop, table, form, some, head == null, hashes);
-                head = head == null ? read : head;
+                Map<String, String> hashes;
+                if (head == null) {
+                    HashesRead read = withHead(connection, workshop, table, form, some);
+                    head = read.head();
+                    hashes = read.hashes();
+                } else {
+                    hashes = hashes(connection, workshop, table, form, some);
+                }
                 for (String id : some) {
                     String file = importId.map(UUID::toString).orElse(null);
                     Link link = new Link(head.number() + 1, table, id, form, hashes.get(id), now, file);
@@ -178,48 +183,43 @@ public class Chain implements PostInsertEventListener {
     /** The hashes of rows as they are now, by id; those that are not there are missing. */
     public Map<String, String> hashes(Connection connection, UUID workshop, String table, int form, List<String> ids)
             throws SQLException {
-        Map<String, String> hashes = new HashMap<>();
-        read(connection, workshop, table, form, ids, false, hashes);
-        return hashes;
+        return read(connection, forms.hashes(table, form, ids.size()), List.of(workshop.toString()), ids)
+                .hashes();
     }
 
-    /**
-     * Reads hashes of rows, and in the same statement, if it is asked for, where the chain ends: every weighing waits for it.
-     *
-     * @param hashes are put here, by id
-     * @return the end; the beginning where there is no link yet, or it was not asked for
-     */
-    private Head read(
-            Connection connection,
-            UUID workshop,
-            String table,
-            int form,
-            List<String> ids,
-            boolean withHead,
-            Map<String, String> hashes)
+    /** The same, and where the chain ends, in one statement: every weighing waits for it. */
+    private HashesRead withHead(Connection connection, UUID workshop, String table, int form, List<String> ids)
+            throws SQLException {
+        String both = HEAD_AND.formatted(forms.hashes(table, form, ids.size()));
+        return read(connection, both, List.of(workshop.toString(), workshop.toString()), ids);
+    }
+
+    /** @param head the beginning where there is no link yet, or it was not asked for */
+    private record HashesRead(Head head, Map<String, String> hashes) {}
+
+    private static HashesRead read(Connection connection, String sql, List<String> workshop, List<String> ids)
             throws SQLException {
         Head head = new Head(0, BEGIN);
-        String rows = forms.hashes(table, form, ids.size());
-        try (PreparedStatement asked = connection.prepareStatement(withHead ? HEAD_AND.formatted(rows) : rows)) {
+        Map<String, String> hashes = new HashMap<>();
+        try (PreparedStatement asked = connection.prepareStatement(sql)) {
             int place = 0;
-            if (withHead) {
-                asked.setString(++place, workshop.toString());
+            for (String each : workshop) {
+                asked.setString(++place, each);
             }
-            asked.setString(++place, workshop.toString());
             for (String id : ids) {
                 asked.setString(++place, id);
             }
-            ResultSet read = asked.executeQuery();
-            while (read.next()) {
-                String id = read.getString(1);
+            ResultSet rows = asked.executeQuery();
+            while (rows.next()) {
+                String id = rows.getString(1);
                 if (id == null) {
-                    head = new Head(read.getLong(3), read.getString(2));
+                    head = new Head(rows.getLong(3), rows.getString(2));
                 } else {
-                    hashes.put(id, read.getString(2));
+                    hashes.put(id, rows.getString(2));
                 }
             }
         }
-        return head;
+        return new HashesRead(head, hashes);
     }
 
     @Override

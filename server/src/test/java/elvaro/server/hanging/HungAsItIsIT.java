@@ -73,6 +73,13 @@ class HungAsItIsIT {
         JsonNode weighed = client.get("/api/pieces/" + piece).body();
         assertThat(weighed.at("/card/daysUnweighed").asInt()).isBetween(19, 21);
         assertThat(weighed.path("perDayGrams").asDouble()).isEqualTo(20, within(1.5));
+
+        Map<String, Object> guessed = entry("PULLED", 4900);
+        guessed.put("estimated", true);
+        client.must(client.write(piece, guessed));
+        assertThat(client.get("/api/pieces/" + piece).body().has("perDayGrams"))
+                .as("a guess tells nothing of the days")
+                .isFalse();
     }
 
     @Test
